@@ -1,0 +1,86 @@
+import type { Beam, Element } from '@grey-keel/model';
+import { answerOf, type Answer, type WorkingStep } from '../calculation.ts';
+import { beamwidthLevel } from './beamwidth-level.ts';
+import { beamwidth } from './beamwidth.ts';
+import { argumentAtLevel } from './directivity.ts';
+
+/** The level at which every cone is drawn and compared. */
+export const drawnLevelDb = -3;
+
+export interface DrawnCone {
+  readonly acrossDeg: number;
+  /** Along the boat: the same for a cone, the narrow width for a fan. */
+  readonly alongDeg: number;
+  readonly working: readonly WorkingStep[];
+}
+
+const fanWidth = (widthDeg: number, levelDb: number): number => {
+  const sine =
+    (Math.sin((widthDeg * Math.PI) / 360) * argumentAtLevel('line', drawnLevelDb)) / argumentAtLevel('line', levelDb);
+  return (Math.asin(sine) * 360) / Math.PI;
+};
+
+/**
+ * A beam's width at -3 dB, whatever level it is quoted at (between -20 and -3 dB; a width quoted above -3 dB may have
+ * none and is then left as quoted). Cones as discs, the narrow width of a fan as a line.
+ */
+export const halfPowerCone = (beam: Beam): DrawnCone => {
+  if (beam.levelDb >= drawnLevelDb)
+    return { acrossDeg: beam.beamwidthDeg, alongDeg: beam.alongDeg ?? beam.beamwidthDeg, working: [] };
+  if (beam.alongDeg !== null)
+    return {
+      acrossDeg: fanWidth(beam.beamwidthDeg, beam.levelDb),
+      alongDeg: fanWidth(beam.alongDeg, beam.levelDb),
+      working: [],
+    };
+  const answer = answerOf(beamwidthLevel, {
+    beamwidthDeg: beam.beamwidthDeg,
+    fromLevelDb: beam.levelDb,
+    toLevelDb: drawnLevelDb,
+  });
+  return { acrossDeg: answer.beamwidthDeg, alongDeg: answer.beamwidthDeg, working: answer.working };
+};
+
+export interface SheetCheck {
+  /** What the face would give at the quoted level. */
+  readonly expectedDeg: number;
+  readonly expected: Answer<{ beamwidthDeg: number }>;
+  /** The usual level at which sheet and face agree best, and how far they are then apart as a fraction. */
+  readonly likelyLevelDb: number;
+  readonly departure: number;
+  /** The same at the level that is quoted. */
+  readonly departureAsQuoted: number;
+}
+
+const usualLevelsDb = [-3, -6, -10] as const;
+
+/** Checks a quoted cone against the face it comes from. Null where the face is unknown, a fan, or of constant beamwidth. */
+export const checkSheet = (element: Element, beam: Beam, soundSpeedMps: number): SheetCheck | null => {
+  const { apertureM } = element;
+  if (apertureM === null || element.constantBeamwidth || beam.alongDeg !== null) return null;
+  const at = (levelDb: number) => {
+    const x = argumentAtLevel('piston', levelDb);
+    if (x > (Math.PI * apertureM * beam.frequencyHz) / soundSpeedMps) return null;
+    const answer = answerOf(beamwidth, {
+      shape: 'piston',
+      apertureM,
+      frequencyHz: beam.frequencyHz,
+      soundSpeedMps,
+      levelDb,
+    });
+    return { levelDb, answer, departure: Math.abs(answer.beamwidthDeg / beam.beamwidthDeg - 1) };
+  };
+  const quoted = at(beam.levelDb);
+  if (!quoted) return null;
+  const best = usualLevelsDb.reduce((found, levelDb) => {
+    const other = at(levelDb);
+    return other && other.departure < found.departure ? other : found;
+  }, quoted);
+  return {
+    expectedDeg: quoted.answer.beamwidthDeg,
+    expected: quoted.answer,
+    likelyLevelDb: best.levelDb,
+    departure: best.departure,
+    departureAsQuoted: quoted.departure,
+  };
+};

@@ -1,0 +1,185 @@
+import fc from 'fast-check';
+import { answerOf, calculate } from '../calculation.ts';
+import { normal, seeded } from '../testing/sample-plan.ts';
+import { depthOffset } from './depth-offset.ts';
+import { cutoffFor, findOutliers, median } from './outliers.ts';
+
+type Pair = { leadLineM: number; displayedM: number };
+const base = {
+  soundSpeedAssumedMps: 1500,
+  soundSpeedActualMps: 1500,
+  keelBelowWaterlineM: 0.62,
+  reference: 'waterline' as const,
+};
+const five: Pair[] = [
+  { leadLineM: 5.2, displayedM: 4.83 },
+  { leadLineM: 8.1, displayedM: 7.69 },
+  { leadLineM: 13.41, displayedM: 13.02 },
+  { leadLineM: 16.2, displayedM: 15.8 },
+  { leadLineM: 10.7, displayedM: 9.87 },
+];
+
+/** A world with known truth: what a display shows whose face lies `face` below the waterline. */
+const shown = (lead: number, face: number, set: number, assumed: number, actual: number): number =>
+  ((lead - face) * assumed) / actual + set;
+
+describe('depth-offset', () => {
+  it('by hand: mean, standard error and the slip named', () => {
+    const answer = answerOf(depthOffset, { ...base, readings: five });
+    expect(answer.offsetM).toBeCloseTo(0.48, 9);
+    expect(answer.standardErrorM).toBeCloseTo(
+      Math.sqrt((0.11 ** 2 + 0.07 ** 2 + 0.09 ** 2 + 0.08 ** 2 + 0.35 ** 2) / 4 / 5),
+      9,
+    );
+    expect(answer.flagged).toEqual([4]);
+    expect(answer.excluded).toEqual([]);
+    const without = answerOf(depthOffset, { ...base, readings: five.slice(0, 4) });
+    expect(without.offsetM).toBeCloseTo(0.3925, 9);
+    expect(without.flagged).toEqual([]);
+    // Student's t for three degrees of freedom, 95 %: 3.182.
+    expect((without.halfInterval95M ?? 0) / (without.standardErrorM ?? 1)).toBeCloseTo(3.182, 3);
+  });
+
+  it('finds the face again whatever was set, whichever speed was assumed, to the waterline and to the keel', () => {
+    const metres = fc.double({ min: 2, max: 60, noNaN: true });
+    fc.assert(
+      fc.property(
+        fc.array(metres, { minLength: 2, maxLength: 12 }),
+        fc.double({ min: 0.05, max: 1.5, noNaN: true }),
+        fc.double({ min: -1, max: 1, noNaN: true }),
+        fc.double({ min: 1420, max: 1540, noNaN: true }),
+        (depths, face, offsetSetM, soundSpeedActualMps) => {
+          const readings = depths.map((leadLineM) => ({
+            leadLineM,
+            displayedM: shown(leadLineM, face, offsetSetM, 1500, soundSpeedActualMps),
+          }));
+          fc.pre(readings.every(({ displayedM }) => displayedM > Math.max(0, offsetSetM)));
+          const input = { ...base, readings, offsetSetM, soundSpeedActualMps };
+          expect(answerOf(depthOffset, input).offsetM).toBeCloseTo(face, 6);
+          expect(answerOf(depthOffset, { ...input, reference: 'keel' }).offsetM).toBeCloseTo(face - 0.62, 6);
+        },
+      ),
+    );
+  });
+
+  it('takes the speed of sound into account: 1500 assumed in water of 1430 m/s', () => {
+    const readings = [20, 30].map((leadLineM) => ({ leadLineM, displayedM: shown(leadLineM, 0.4, 0, 1500, 1430) }));
+    const naive = readings.reduce((sum, r) => sum + r.leadLineM - r.displayedM, 0) / 2;
+    expect(answerOf(depthOffset, { ...base, readings, soundSpeedActualMps: 1430 }).offsetM).toBeCloseTo(0.4, 9);
+    expect(naive).toBeLessThan(-0.5);
+  });
+
+  it('leaves a flagged reading out by itself from eight readings on, not before', () => {
+    const clean = [4, 6, 8, 10, 12, 14, 16].map((leadLineM, i) => ({
+      leadLineM,
+      displayedM: leadLineM - 0.4 + 0.01 * ((i % 3) - 1),
+    }));
+    const slip = { leadLineM: 11, displayedM: 9.6 };
+    const eight = answerOf(depthOffset, { ...base, readings: [...clean, slip] });
+    expect(eight.flagged).toEqual([7]);
+    expect(eight.excluded).toEqual([7]);
+    expect(eight.offsetM).toBeCloseTo(0.4, 2);
+    expect(eight.readingsUsed).toBe(7);
+    const seven = answerOf(depthOffset, { ...base, readings: [...clean.slice(1), slip] });
+    expect(seven.flagged).toEqual([6]);
+    expect(seven.excluded).toEqual([]);
+    expect(seven.offsetM).toBeGreaterThan(0.5);
+  });
+
+  it('does not flag what only the rounding of a coarse display sets apart', () => {
+    const readings = [5, 7, 9, 11].map((leadLineM) => ({ leadLineM, displayedM: leadLineM - 0.4 }));
+    const rounded = [...readings, { leadLineM: 13, displayedM: 12.5 }];
+    expect(answerOf(depthOffset, { ...base, readings: rounded, displayResolutionM: 0.1 }).flagged).toEqual([]);
+    expect(answerOf(depthOffset, { ...base, readings: rounded, displayResolutionM: 0.001 }).flagged).toEqual([4]);
+    expect(answerOf(depthOffset, { ...base, readings: rounded }).displayResolutionM).toBe(0.1);
+    expect(answerOf(depthOffset, { ...base, readings: five }).displayResolutionM).toBe(0.01);
+  });
+
+  it('finds a scale of its own only when depths spread far enough and it is significant', () => {
+    const uniform = seeded(3);
+    const at = (depths: number[], scale: number): Pair[] =>
+      depths.map((leadLineM) => ({ leadLineM, displayedM: (leadLineM - 0.4) / scale + 0.02 * (uniform() - 0.5) }));
+    const wide = [3, 6, 10, 15, 20, 30];
+    const answer = answerOf(depthOffset, { ...base, readings: at(wide, 1.05) });
+    expect(answer.scaleJustified).toBeTrue();
+    expect(answer.scale).toBeCloseTo(1.05, 2);
+    expect(answer.scaledOffsetM).toBeCloseTo(0.4, 1);
+    expect(answer.flags.length).toBe(1);
+    expect(answerOf(depthOffset, { ...base, readings: at(wide, 1) }).scaleJustified).toBeFalse();
+    expect(answerOf(depthOffset, { ...base, readings: at([20, 21, 22, 23, 24, 25], 1.05) }).scaleJustified).toBeFalse();
+    expect(answerOf(depthOffset, { ...base, readings: at([3, 10, 20, 30], 1.05) }).scaleJustified).toBeFalse();
+  });
+
+  it('covers the truth in 95 of 100 series with its 95 % interval', () => {
+    const uniform = seeded(21);
+    const series = 2000;
+    let covered = 0;
+    for (let i = 0; i < series; i++) {
+      const readings = [6, 9, 12, 15, 18].map((leadLineM) => ({
+        leadLineM,
+        displayedM: leadLineM - 0.4 + 0.05 * normal(uniform),
+      }));
+      const { offsetM, halfInterval95M } = answerOf(depthOffset, { ...base, readings, displayResolutionM: 0.01 });
+      if (Math.abs(offsetM - 0.4) <= (halfInterval95M ?? 0)) covered += 1;
+    }
+    expect(covered / series).toBeGreaterThan(0.935);
+    expect(covered / series).toBeLessThan(0.965);
+  });
+
+  it('knows no standard error from one reading, and warns below three', () => {
+    const one = answerOf(depthOffset, { ...base, readings: five.slice(0, 1) });
+    expect(one.standardErrorM).toBeNull();
+    expect(one.halfInterval95M).toBeNull();
+    expect(one.flags.length).toBe(1);
+    expect(answerOf(depthOffset, { ...base, readings: five.slice(0, 3) }).flags).toEqual([]);
+  });
+
+  it('names the reading that leaves no water under the face', () => {
+    const result = calculate(depthOffset, {
+      ...base,
+      readings: [five[0], { leadLineM: 3, displayedM: 0.4 }],
+      offsetSetM: 0.5,
+    });
+    expect(result).toEqual({ ok: false, errors: [jasmine.objectContaining({ field: 'readings[1].displayedM' })] });
+    const half = calculate(depthOffset, { ...base, readings: [{ leadLineM: 3 }] });
+    expect(half).toEqual({
+      ok: false,
+      errors: [
+        jasmine.objectContaining({
+          field: 'readings[0].displayedM',
+          message: '"readings[0].displayedM" is missing.',
+          range: '0 to 500',
+        }),
+      ],
+    });
+  });
+});
+
+describe('outliers', () => {
+  it('takes the median of odd and even lists', () => {
+    expect(median([3, 1, 2])).toBe(2);
+    expect(median([4, 1, 2, 3])).toBe(2.5);
+  });
+
+  it('flags one of a clean series in about 5 of 100 series, whatever the number of readings', () => {
+    for (const n of [4, 5, 6, 8, 10, 12, 15, 20, 30]) {
+      const uniform = seeded(100 + n);
+      const series = 4000;
+      let flagged = 0;
+      for (let i = 0; i < series; i++) {
+        const values = Array.from({ length: n }, () => normal(uniform));
+        if (findOutliers(values, 1e-9).flagged.length > 0) flagged += 1;
+      }
+      const rate = flagged / series;
+      expect(rate).withContext(`${n} readings`).toBeGreaterThan(0.035);
+      expect(rate).withContext(`${n} readings`).toBeLessThan(0.065);
+    }
+  });
+
+  it('never flags one of two, and is no stricter between the entries of its table', () => {
+    expect(findOutliers([0, 100], 0.01).flagged).toEqual([]);
+    expect(cutoffFor(2)).toBe(Number.POSITIVE_INFINITY);
+    expect(cutoffFor(11)).toBe(cutoffFor(10));
+    expect(cutoffFor(500)).toBe(cutoffFor(30));
+  });
+});

@@ -1,0 +1,271 @@
+import { planSchema, type DepthOffset, type Edit, type Patch, type Path, type Plan } from '@grey-keel/model';
+import { create } from 'mutative';
+import { fieldErrors, type FieldError } from '../field-errors.ts';
+
+export interface Applied {
+  readonly ok: true;
+  readonly plan: Plan;
+  readonly patches: readonly Patch[];
+  /** Lead back: the edit that undoes these is `restore` with them. */
+  readonly inverse: readonly Patch[];
+}
+export interface Refused {
+  readonly ok: false;
+  readonly errors: readonly FieldError[];
+}
+
+/** Thrown while an edit is applied, for one that speaks of something that is not there, or is there already. */
+class EditRefused extends Error {
+  override readonly name = 'EditRefused';
+  constructor(
+    readonly field: string,
+    message: string,
+  ) {
+    super(message);
+  }
+}
+
+type Collection = 'stations' | 'waters' | 'sought' | 'transducers';
+
+const words: Record<Collection, string> = {
+  stations: 'station',
+  waters: 'water',
+  sought: 'thing sought',
+  transducers: 'transducer',
+};
+
+const has = (record: object, key: string): boolean => Object.prototype.hasOwnProperty.call(record, key);
+
+const present = (plan: Plan, collection: Collection, id: string): void => {
+  if (!has(plan[collection], id))
+    throw new EditRefused(`${collection}.${id}`, `There is no ${words[collection]} "${id}" any more.`);
+};
+
+const absent = (plan: Plan, collection: Collection, id: string): void => {
+  if (has(plan[collection], id))
+    throw new EditRefused(`${collection}.${id}`, `There is a ${words[collection]} "${id}" already.`);
+};
+
+/** What is put in place the first time a transducer's depth is spoken of. */
+export const newDepthOffset = (): DepthOffset => ({
+  reference: 'waterline',
+  offsetSetM: 0,
+  soundSpeedAssumedMps: 1500,
+  toleranceM: 0.1,
+  displayResolutionM: 0.1,
+  readings: {},
+  entered: null,
+});
+
+const offsetOf = (plan: Plan, transducerId: string): DepthOffset => {
+  present(plan, 'transducers', transducerId);
+  plan.depthOffsets[transducerId] ??= newDepthOffset();
+  return plan.depthOffsets[transducerId];
+};
+
+const readingOf = (plan: Plan, transducerId: string, readingId: string) => {
+  const offset = offsetOf(plan, transducerId);
+  const reading = offset.readings[readingId];
+  if (!reading)
+    throw new EditRefused(
+      `depthOffsets.${transducerId}.readings.${readingId}`,
+      `There is no reading "${readingId}" any more.`,
+    );
+  return { offset, reading };
+};
+
+const describe = <C extends Collection>(
+  plan: Plan,
+  collection: C,
+  id: string,
+  changes: Partial<Plan[C][string]>,
+): void => {
+  present(plan, collection, id);
+  Object.assign(plan[collection][id] as object, changes);
+};
+
+const applyTo = (plan: Plan, edit: Exclude<Edit, { type: 'restore' }>): void => {
+  switch (edit.type) {
+    case 'describeBoat':
+      Object.assign(plan.boat, edit.changes);
+      return;
+    case 'addStation':
+      absent(plan, 'stations', edit.id);
+      plan.stations[edit.id] = edit.station;
+      return;
+    case 'describeStation':
+      return describe(plan, 'stations', edit.id, edit.changes);
+    case 'removeStation':
+      present(plan, 'stations', edit.id);
+      delete plan.stations[edit.id];
+      return;
+    case 'addWater':
+      absent(plan, 'waters', edit.id);
+      plan.waters[edit.id] = edit.water;
+      plan.working.waterId ??= edit.id;
+      return;
+    case 'describeWater':
+      return describe(plan, 'waters', edit.id, edit.changes);
+    case 'removeWater':
+      present(plan, 'waters', edit.id);
+      delete plan.waters[edit.id];
+      if (plan.working.waterId === edit.id) plan.working.waterId = Object.keys(plan.waters).sort()[0] ?? null;
+      return;
+    case 'addSought':
+      absent(plan, 'sought', edit.id);
+      plan.sought[edit.id] = edit.sought;
+      return;
+    case 'describeSought':
+      return describe(plan, 'sought', edit.id, edit.changes);
+    case 'removeSought':
+      present(plan, 'sought', edit.id);
+      delete plan.sought[edit.id];
+      return;
+    case 'useWay':
+      if (edit.used) plan.ways[edit.way] = true;
+      else delete plan.ways[edit.way];
+      return;
+    case 'workIn':
+      if (edit.waterId !== null) present(plan, 'waters', edit.waterId);
+      plan.working.waterId = edit.waterId;
+      return;
+    case 'workAtDepth':
+      plan.working.depthM = edit.depthM;
+      return;
+    case 'placeTransducer':
+      absent(plan, 'transducers', edit.id);
+      plan.transducers[edit.id] = edit.transducer;
+      return;
+    case 'describeTransducer':
+      return describe(plan, 'transducers', edit.id, edit.changes);
+    case 'removeTransducer':
+      present(plan, 'transducers', edit.id);
+      delete plan.transducers[edit.id];
+      delete plan.depthOffsets[edit.id];
+      return;
+    case 'transmitIn': {
+      present(plan, 'transducers', edit.id);
+      const transducer = plan.transducers[edit.id];
+      if (edit.transmits && transducer) transducer.transmitsIn[edit.way] = true;
+      else delete transducer?.transmitsIn[edit.way];
+      return;
+    }
+    case 'describeDepthOffset':
+      Object.assign(offsetOf(plan, edit.transducerId), edit.changes);
+      return;
+    case 'recordReading': {
+      const offset = offsetOf(plan, edit.transducerId);
+      if (has(offset.readings, edit.readingId))
+        throw new EditRefused(
+          `depthOffsets.${edit.transducerId}.readings.${edit.readingId}`,
+          `There is a reading "${edit.readingId}" already.`,
+        );
+      offset.readings[edit.readingId] = edit.reading;
+      return;
+    }
+    case 'correctReading':
+      Object.assign(readingOf(plan, edit.transducerId, edit.readingId).reading, edit.changes);
+      return;
+    case 'removeReading':
+      delete readingOf(plan, edit.transducerId, edit.readingId).offset.readings[edit.readingId];
+      return;
+    case 'enterDepthOffset': {
+      const offset = offsetOf(plan, edit.transducerId);
+      offset.entered = edit.entered;
+      return;
+    }
+    case 'printCard':
+      plan.cards[edit.id] = edit.card;
+      return;
+  }
+};
+
+/** One change to a draft, with the patches there and back. The draft type is the plan's own: it is mutable data. */
+const changing = (plan: Plan, change: (draft: Plan) => void): [Plan, RawPatch[], RawPatch[]] => {
+  const [next, forward, back] = create(plan as object, (draft) => change(draft as Plan), { enablePatches: true });
+  return [next as Plan, forward, back];
+};
+
+interface RawPatch {
+  readonly op: string;
+  readonly path: string | (string | number)[];
+  readonly value?: unknown;
+}
+
+const toPatches = (raw: readonly RawPatch[]): Patch[] =>
+  raw.map(({ op, path, value }) => ({
+    op: op as Patch['op'],
+    path: [...path],
+    ...(op === 'remove' ? {} : { value: value as NonNullable<Patch['value']> }),
+  }));
+
+/**
+ * Applies edits in order to a plan and gives the new plan with the patches there and back. The plan given stays as it is.
+ * Refused as a whole when one edit speaks of what is not there or when the plan would no longer obey its schema.
+ */
+export const applyEdits = (plan: Plan, edits: readonly Edit[]): Applied | Refused => {
+  const patches: Patch[] = [];
+  let inverse: Patch[] = [];
+  let current = plan;
+  try {
+    for (const edit of edits) {
+      const from = edit.type === 'restore' ? restoring(current, edit.patches) : null;
+      const [next, forward, back] =
+        from ?? changing(current, (draft) => applyTo(draft, edit as Exclude<Edit, { type: 'restore' }>));
+      current = next;
+      patches.push(...toPatches(forward));
+      inverse = [...toPatches(back), ...inverse];
+    }
+  } catch (error) {
+    if (error instanceof EditRefused)
+      return { ok: false, errors: [{ field: error.field, message: error.message, range: '' }] };
+    throw error;
+  }
+  const valid = planSchema.safeParse(current);
+  if (!valid.success) return { ok: false, errors: fieldErrors(valid.error, planSchema) };
+  return { ok: true, plan: current, patches, inverse };
+};
+
+/** Applies patches that came from elsewhere, and finds the patches that lead back. */
+const restoring = (plan: Plan, given: readonly Patch[]) => {
+  const refuse = (): never => {
+    throw new EditRefused('patches', 'What this would restore is no longer there.');
+  };
+  for (const { path } of given) if (!reaches(plan, path, given)) refuse();
+  try {
+    return changing(plan, (draft) => {
+      for (const { op, path, value } of given) {
+        const target = path
+          .slice(0, -1)
+          .reduce<unknown>((at, key) => (at as Record<string | number, unknown>)[key], draft) as Record<
+          string | number,
+          unknown
+        >;
+        const last = path[path.length - 1] ?? '';
+        if (op === 'remove') delete target[last];
+        else target[last] = JSON.parse(JSON.stringify(value)) as unknown;
+      }
+    });
+  } catch (error) {
+    if (error instanceof TypeError) return refuse();
+    throw error;
+  }
+};
+
+/** Whether the parent of a path is in the plan, or is put there by one of the patches themselves. */
+const reaches = (plan: Plan, path: Path, given: readonly Patch[]): boolean => {
+  let at: unknown = plan;
+  for (const key of path.slice(0, -1)) {
+    if (typeof at !== 'object' || at === null || !has(at, String(key)))
+      return given.some(
+        (patch) =>
+          patch.op !== 'remove' && patch.path.length < path.length && patch.path.every((step, i) => step === path[i]),
+      );
+    at = (at as Record<string | number, unknown>)[key];
+  }
+  return true;
+};
+
+/** The edits that take edits back. */
+export const undoing = (inverse: readonly Patch[]): Edit[] =>
+  inverse.length === 0 ? [] : [{ type: 'restore', patches: [...inverse] }];

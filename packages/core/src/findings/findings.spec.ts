@@ -1,0 +1,241 @@
+import type { Edit, Finding, Plan } from '@grey-keel/model';
+import { emptyPlan } from '@grey-keel/model';
+import { stageStates, waterline } from '../plan/stage-state.ts';
+import { aPlan, aTransducer, aWater, edited, pair, withEntered } from '../testing/sample-plan.ts';
+import { findings, rules } from './findings.ts';
+
+const of = (plan: Plan, rule: string): Finding[] => findings(plan).filter(({ id }) => id.split(':')[0] === rule);
+const one = (plan: Plan, rule: string): Finding => {
+  const found = of(plan, rule);
+  expect(found.length).withContext(rule).toBe(1);
+  return found[0] as Finding;
+};
+
+/** A plan for each rule that makes it speak, and one a step away that keeps it silent. */
+const cases: Record<string, { speaks: Plan; silent: Plan; value?: number }> = (() => {
+  const plan = aPlan();
+  const narrow = (changes: Parameters<typeof aTransducer>[0]): Edit => ({
+    type: 'describeTransducer',
+    id: 'b-narrow',
+    changes: changes ?? {},
+  });
+  const offset = (changes: object): Edit => ({ type: 'describeDepthOffset', transducerId: 'a-wide', changes });
+  const slip = (leadLineM: number, displayedM: number): Edit => ({
+    type: 'recordReading',
+    transducerId: 'a-wide',
+    readingId: 'r5',
+    reading: pair(leadLineM, displayedM),
+  });
+  const entered = withEntered(plan, 'a-wide');
+  const turned = edited(
+    plan,
+    offset({ offsetSetM: -0.39 }),
+    ...['r1', 'r2', 'r3', 'r4'].map((readingId): Edit => ({
+      type: 'correctReading',
+      transducerId: 'a-wide',
+      readingId,
+      changes: { displayedM: (plan.depthOffsets['a-wide']?.readings[readingId]?.displayedM ?? 0) - 0.39 },
+    })),
+  );
+  const deep = (usualDeepestM: number): Edit => ({
+    type: 'describeWater',
+    id: 'pool',
+    changes: { usualDeepestM, greatestM: usualDeepestM },
+  });
+  const sheet = (levelDb: number): Edit =>
+    narrow({
+      apertureM: 0.0513,
+      beams: [{ frequencyHz: 210_000, bandwidthHz: null, beamwidthDeg: 13.4, levelDb, alongDeg: null }],
+    });
+  return {
+    'brief-missing': {
+      speaks: edited(plan, { type: 'describeBoat', changes: { draughtM: null } }),
+      silent: plan,
+      value: 1,
+    },
+    'salinity-kind': {
+      speaks: edited(plan, { type: 'describeWater', id: 'pool', changes: { salinityPpt: 18 } }),
+      silent: plan,
+      value: 18,
+    },
+    'order-of-values': {
+      speaks: edited(plan, { type: 'describeBoat', changes: { cruiseSpeedMps: 20 } }),
+      silent: plan,
+      value: 3,
+    },
+    'no-transducer': { speaks: { ...plan, transducers: {} }, silent: plan, value: 0 },
+    'face-above-water': {
+      speaks: edited(plan, narrow({ aboveKeelM: 0.6 })),
+      silent: edited(plan, narrow({ aboveKeelM: 0.45 })),
+      value: 0.1,
+    },
+    'transmits-on-trailer': {
+      speaks: edited(plan, { type: 'transmitIn', id: 'b-narrow', way: 'trailer', transmits: true }),
+      silent: plan,
+      value: 95_000,
+    },
+    'cone-level': { speaks: edited(plan, sheet(-3)), silent: edited(plan, sheet(-10)), value: 13.4 },
+    'same-band': {
+      speaks: edited(
+        plan,
+        narrow({
+          beams: [{ frequencyHz: 200_000, bandwidthHz: 30_000, beamwidthDeg: 9, levelDb: -3, alongDeg: null }],
+        }),
+      ),
+      silent: edited(
+        plan,
+        narrow({
+          beams: [{ frequencyHz: 200_000, bandwidthHz: 10_000, beamwidthDeg: 9, levelDb: -3, alongDeg: null }],
+        }),
+      ),
+      value: 3800,
+    },
+    'same-name': { speaks: edited(plan, narrow({ name: 'Wide 190' })), silent: plan, value: 2 },
+    'absorption-heavy': { speaks: edited(plan, deep(1000)), silent: edited(plan, deep(700)) },
+    'brackish-absorption': {
+      speaks: edited(plan, { type: 'describeWater', id: 'pool', changes: { salinityPpt: 18, kind: 'brackish' } }),
+      silent: plan,
+    },
+    'narrow-outside-wide': { speaks: edited(plan, { type: 'workAtDepth', depthM: 4 }), silent: plan },
+    'offset-wrong-sign': { speaks: turned, silent: plan, value: 0.78 },
+    'offset-stale': {
+      speaks: edited(entered, { type: 'describeTransducer', id: 'a-wide', changes: { aboveKeelM: 0.18 } }),
+      silent: entered,
+      value: 0.3925,
+    },
+    'offset-flagged': { speaks: edited(plan, slip(10.7, 9.87)), silent: edited(plan, slip(10.7, 10.31)), value: 0.83 },
+    'reading-half': {
+      speaks: edited(plan, { type: 'recordReading', transducerId: 'a-wide', readingId: 'r5', reading: pair(9, null) }),
+      silent: plan,
+      value: 9,
+    },
+    'offset-uncertain': { speaks: edited(plan, offset({ toleranceM: 0.02 })), silent: plan },
+    'offset-geometry': {
+      speaks: edited(plan, { type: 'describeTransducer', id: 'a-wide', changes: { aboveKeelM: 0.4 } }),
+      silent: plan,
+      value: 0.2925,
+    },
+    'card-stale': {
+      speaks: edited(plan, {
+        type: 'printCard',
+        id: 'k',
+        card: { at: '2026-05-01T10:00:00Z', fingerprint: 'a'.repeat(64) },
+      }),
+      silent: plan,
+      value: 1,
+    },
+  };
+})();
+
+describe('findings', () => {
+  it('have a case for every rule', () => {
+    const covered = new Set([...Object.keys(cases), 'offset-missing']);
+    expect(rules.map(({ id }) => id).filter((id) => !covered.has(id))).toEqual([]);
+  });
+
+  for (const [rule, { speaks, silent, value }] of Object.entries(cases))
+    it(`${rule} speaks where it should, with its number and a way out, and is silent a step away`, () => {
+      const finding = one(speaks, rule);
+      if (value !== undefined) expect(finding.figure.value).toBeCloseTo(value, 2);
+      expect(finding.wayOut.label).not.toBe('');
+      expect(finding.wayOut.target).not.toBe('');
+      expect(finding.reason.length).toBeGreaterThan(0);
+      expect(of(silent, rule)).withContext(`${rule} silent`).toEqual([]);
+    });
+
+  it('are cleared by the edits they offer', () => {
+    for (const { speaks } of Object.values(cases))
+      for (const finding of findings(speaks)) {
+        if (!finding.wayOut.edits) continue;
+        const after = edited(speaks, ...finding.wayOut.edits);
+        expect(findings(after).map(({ id }) => id))
+          .withContext(finding.id)
+          .not.toContain(finding.id);
+      }
+  });
+
+  it('stand in the order of the stages, the gravest first', () => {
+    const plan = edited(
+      aPlan(),
+      { type: 'transmitIn', id: 'a-wide', way: 'trailer', transmits: true },
+      { type: 'describeBoat', changes: { draughtM: null } },
+    );
+    const list = findings(plan);
+    expect(list[0]?.stage).toBe('brief');
+    expect(list[1]?.severity).toBe('stop');
+  });
+
+  it('tell an unentered offset with its figure, and one never measured', () => {
+    const found = of(aPlan(), 'offset-missing');
+    expect(found.map(({ figure }) => figure.value)).toEqual([jasmine.any(Number), 0]);
+    expect(found[0]?.figure.value).toBeCloseTo(0.3925, 2);
+    expect(of(withEntered(aPlan(), 'a-wide'), 'offset-missing').length).toBe(1);
+  });
+
+  it('ask for a wrong sign only where turning it explains the difference', () => {
+    const small = edited(aPlan(), {
+      type: 'describeDepthOffset',
+      transducerId: 'a-wide',
+      changes: { toleranceM: 0.5 },
+    });
+    expect(of(small, 'offset-wrong-sign')).toEqual([]);
+  });
+
+  it('judge a face that agrees with its sheet at no level', () => {
+    const plan = edited(aPlan(), {
+      type: 'describeTransducer',
+      id: 'b-narrow',
+      changes: {
+        apertureM: 0.2,
+        beams: [{ frequencyHz: 210_000, bandwidthHz: null, beamwidthDeg: 12, levelDb: -3, alongDeg: null }],
+      },
+    });
+    expect(one(plan, 'cone-level').title).toBe('Cone and face disagree');
+    const constant = edited(plan, { type: 'describeTransducer', id: 'b-narrow', changes: { constantBeamwidth: true } });
+    expect(of(constant, 'cone-level')).toEqual([]);
+  });
+});
+
+describe('stage states', () => {
+  const states = (plan: Plan): Record<string, string> =>
+    Object.fromEntries(stageStates(plan, findings(plan)).map(({ stage, state }) => [stage, state]));
+
+  it('of a boat of which only the name is known are all missing, and the waterline stands at the first', () => {
+    const plan = emptyPlan('Bare');
+    expect(states(plan)).toEqual({ brief: 'missing', beams: 'missing', calibrate: 'missing', handover: 'missing' });
+    expect(waterline(stageStates(plan, findings(plan)))?.number).toBe(1);
+  });
+
+  it('let the waterline fall past what is fresh and rise again when a result becomes stale', () => {
+    const narrowToo = edited(
+      withEntered(aPlan(), 'a-wide'),
+      ...[6, 9, 12].map((lead): Edit => ({
+        type: 'recordReading',
+        transducerId: 'b-narrow',
+        readingId: `r${lead}`,
+        reading: pair(lead, lead - 0.4),
+      })),
+    );
+    const done = withEntered(narrowToo, 'b-narrow');
+    expect(states(done)).toEqual({ brief: 'fresh', beams: 'fresh', calibrate: 'fresh', handover: 'missing' });
+    expect(waterline(stageStates(done, findings(done)))?.stage).toBe('handover');
+    const colder = edited(done, { type: 'describeWater', id: 'pool', changes: { temperatureC: 4 } });
+    expect(states(colder)['calibrate']).toBe('stale');
+    expect(waterline(stageStates(colder, findings(colder)))?.number).toBe(5);
+  });
+
+  it('stop a stage with a stop finding', () => {
+    const plan = edited(aPlan(), { type: 'transmitIn', id: 'a-wide', way: 'trailer', transmits: true });
+    expect(states(plan)['beams']).toBe('stop');
+  });
+
+  it('are the same for the same water under another name', () => {
+    const plan = withEntered(aPlan(), 'a-wide');
+    const renamed = edited(
+      plan,
+      { type: 'addWater', id: 'zz', water: aWater({ name: 'Same Again' }) },
+      { type: 'workIn', waterId: 'zz' },
+    );
+    expect(states(renamed)).toEqual(states(plan));
+  });
+});

@@ -1,0 +1,57 @@
+import { severities, stageNumber, type Finding, type Plan } from '@grey-keel/model';
+import { findingsOf, type Rule } from './rule.ts';
+import { absorptionHeavy } from './rules/absorption-heavy.ts';
+import { brackishAbsorption } from './rules/brackish-absorption.ts';
+import { briefMissing } from './rules/brief-missing.ts';
+import { cardStale } from './rules/card-standing.ts';
+import { coneLevel } from './rules/cone-level.ts';
+import {
+  offsetFlagged,
+  offsetGeometry,
+  offsetMissing,
+  offsetStale,
+  offsetUncertain,
+  offsetWrongSign,
+  readingHalf,
+} from './rules/depth-offsets.ts';
+import { faceAboveWater } from './rules/face-above-water.ts';
+import { narrowOutsideWide } from './rules/narrow-outside-wide.ts';
+import { noTransducer } from './rules/no-transducer.ts';
+import { orderOfValues } from './rules/order-of-values.ts';
+import { salinityKind } from './rules/salinity-kind.ts';
+import { sameBand } from './rules/same-band.ts';
+import { sameName } from './rules/same-name.ts';
+import { transmitsOnTrailer } from './rules/transmits-on-trailer.ts';
+
+/** Every rule a boat is judged by. */
+export const rules: readonly Rule[] = [
+  briefMissing,
+  salinityKind,
+  orderOfValues,
+  noTransducer,
+  faceAboveWater,
+  transmitsOnTrailer,
+  coneLevel,
+  sameBand,
+  sameName,
+  absorptionHeavy,
+  brackishAbsorption,
+  narrowOutsideWide,
+  offsetWrongSign,
+  offsetStale,
+  offsetMissing,
+  offsetFlagged,
+  readingHalf,
+  offsetUncertain,
+  offsetGeometry,
+  cardStale,
+];
+
+/** All there is to say about a boat: by stage, the gravest first. */
+export const findings = (plan: Plan): Finding[] =>
+  rules
+    .flatMap((rule) => findingsOf(rule, plan))
+    .sort(
+      (a, b) =>
+        stageNumber(a.stage) - stageNumber(b.stage) || severities.indexOf(a.severity) - severities.indexOf(b.severity),
+    );

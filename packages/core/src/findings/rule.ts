@@ -1,0 +1,37 @@
+import type { Edit, Figure, Finding, Plan, Quantity, Sentence, Severity, Stage } from '@grey-keel/model';
+
+/** One thing to judge a boat by: a pure function from her plan to what there is to say. */
+export interface Rule {
+  readonly id: string;
+  readonly stage: Stage;
+  readonly severity: Severity;
+  readonly find: (plan: Plan) => readonly Found[];
+}
+
+/** What a rule finds, before the register adds the rule's own stage and severity. */
+export interface Found {
+  /** What it speaks of, when a rule can find several: a transducer's id, a way of working. */
+  readonly subject?: string;
+  readonly title: string;
+  readonly reason: Sentence;
+  readonly figure: Figure;
+  readonly wayOut: { readonly label: string; readonly target: string; readonly stage?: Stage; readonly edits?: Edit[] };
+}
+
+export const figure = (value: number, quantity: Quantity): Figure => ({ value, quantity });
+
+export const findingsOf = (rule: Rule, plan: Plan): Finding[] =>
+  rule.find(plan).map(({ subject, title, reason, figure: number, wayOut }) => ({
+    id: subject === undefined ? rule.id : `${rule.id}:${subject}`,
+    stage: rule.stage,
+    severity: rule.severity,
+    title,
+    reason: [...reason],
+    figure: number,
+    wayOut: {
+      label: wayOut.label,
+      stage: wayOut.stage ?? rule.stage,
+      target: wayOut.target,
+      ...(wayOut.edits ? { edits: wayOut.edits } : {}),
+    },
+  }));

@@ -1,0 +1,26 @@
+import { inOrder } from '../../plan/working-water.ts';
+import { figure, type Rule } from '../rule.ts';
+
+export const sameName: Rule = {
+  id: 'same-name',
+  stage: 'beams',
+  severity: 'check',
+  find: (plan) => {
+    const all = inOrder(plan.transducers);
+    const names = new Map<string, string[]>();
+    for (const [id, { name }] of all) names.set(name, [...(names.get(name) ?? []), id]);
+    return [...names].flatMap(([name, ids]) => {
+      const last = ids[ids.length - 1];
+      if (ids.length < 2 || last === undefined) return [];
+      return [
+        {
+          subject: last,
+          title: 'Two transducers share a name',
+          reason: [`${ids.length} are called ${name}: on the displays they cannot be told apart.`],
+          figure: figure(ids.length, 'count'),
+          wayOut: { label: 'Rename one', target: `transducer-name-${last}` },
+        },
+      ];
+    });
+  },
+};

@@ -1,0 +1,30 @@
+import { inOrder } from '../../plan/working-water.ts';
+import { figure, type Rule } from '../rule.ts';
+
+export const transmitsOnTrailer: Rule = {
+  id: 'transmits-on-trailer',
+  stage: 'beams',
+  severity: 'stop',
+  find: (plan) =>
+    inOrder(plan.transducers).flatMap(([id, transducer]) =>
+      transducer.transmitsIn.trailer
+        ? [
+            {
+              subject: id,
+              title: 'Transmits out of the water',
+              reason: [
+                `${transducer.name} is set to transmit on the trailer, at `,
+                figure(transducer.beams[transducer.workingBeam]?.frequencyHz ?? 0, 'frequency'),
+                ': it can burn out in air.',
+              ],
+              figure: figure(transducer.beams[transducer.workingBeam]?.frequencyHz ?? 0, 'frequency'),
+              wayOut: {
+                label: 'Quiet it on the trailer',
+                target: `transmits-${id}`,
+                edits: [{ type: 'transmitIn' as const, id, way: 'trailer' as const, transmits: false }],
+              },
+            },
+          ]
+        : [],
+    ),
+};

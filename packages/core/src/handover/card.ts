@@ -1,0 +1,123 @@
+import type { DepthReference, Plan } from '@grey-keel/model';
+import { sectionAt } from '../beams/section.ts';
+import type { WorkingStep } from '../calculation.ts';
+import { offsetStanding } from '../calibration/depth-offset-subject.ts';
+import { fingerprint } from '../plan/fingerprint.ts';
+import { faceDepthM, soundSpeedDownTo, workingWater } from '../plan/working-water.ts';
+
+/** Goes up when the card shows other things from the same plan. */
+const cardVersion = 1;
+
+export interface CardTransducer {
+  readonly id: string;
+  readonly name: string;
+  readonly frequencyHz: number;
+  /** Full cone at -3 dB. */
+  readonly coneDeg: number;
+  readonly quoted: { readonly beamwidthDeg: number; readonly levelDb: number };
+  readonly footprintM: number | null;
+  readonly footprintWorking: readonly WorkingStep[];
+  readonly faceDepthM: number | null;
+  readonly offset: {
+    readonly state: 'missing' | 'fresh' | 'stale';
+    readonly changed: readonly string[];
+    readonly offsetM: number | null;
+    readonly standardErrorM: number | null;
+    readonly reference: DepthReference;
+    /** What the display shows at the moment the keel touches. */
+    readonly agroundAtM: number | null;
+  } | null;
+}
+
+/** The figures of the card that goes on the dash. */
+export interface Card {
+  readonly boat: { readonly name: string; readonly lengthM: number | null; readonly draughtM: number | null };
+  readonly water: {
+    readonly name: string;
+    readonly salinityPpt: number;
+    readonly temperatureC: number;
+    readonly soundSpeedMps: number;
+    readonly soundSpeedWorking: readonly WorkingStep[];
+  } | null;
+  readonly depthM: number;
+  readonly transducers: readonly CardTransducer[];
+  readonly ring: {
+    readonly wide: string;
+    readonly narrow: string;
+    readonly nearestM: number;
+    readonly farthestM: number;
+    readonly working: readonly WorkingStep[];
+  } | null;
+}
+
+const offsetOn = (plan: Plan, id: string): CardTransducer['offset'] => {
+  const { state, changed } = offsetStanding(plan, id);
+  const settings = plan.depthOffsets[id];
+  const entered = settings?.entered ?? null;
+  const reference = settings?.reference ?? 'waterline';
+  return {
+    state,
+    changed,
+    offsetM: entered?.offsetM ?? null,
+    standardErrorM: entered?.standardErrorM ?? null,
+    reference,
+    agroundAtM: state !== 'fresh' ? null : reference === 'keel' ? 0 : plan.boat.draughtM,
+  };
+};
+
+/** Everything the dash card shows, from the plan alone. */
+export const cardOf = (plan: Plan): Card => {
+  const { depthM } = plan.working;
+  const section = sectionAt(plan, depthM);
+  const water = workingWater(plan);
+  const sound = water && soundSpeedDownTo(water, depthM);
+  const name = (id: string): string => plan.transducers[id]?.name ?? id;
+  const { ring } = section;
+  return {
+    boat: { name: plan.boat.name, lengthM: plan.boat.lengthM, draughtM: plan.boat.draughtM },
+    water: water &&
+      sound && {
+        name: water.name,
+        salinityPpt: water.salinityPpt,
+        temperatureC: water.temperatureC,
+        soundSpeedMps: sound.soundSpeedMps,
+        soundSpeedWorking: sound.working,
+      },
+    depthM,
+    transducers: section.beams.map(({ id, transducer, beam, cone, footprint }) => ({
+      id,
+      name: transducer.name,
+      frequencyHz: beam.frequencyHz,
+      coneDeg: cone.acrossDeg,
+      quoted: { beamwidthDeg: beam.beamwidthDeg, levelDb: beam.levelDb },
+      footprintM: footprint?.widthAcrossM ?? null,
+      footprintWorking: footprint ? [...cone.working, ...footprint.working.slice(0, 2)] : [],
+      faceDepthM: faceDepthM(plan, transducer.aboveKeelM),
+      offset: transducer.kind === 'sounder' ? offsetOn(plan, id) : null,
+    })),
+    ring:
+      ring && ring.answer.nearestM !== null && ring.answer.farthestM !== null
+        ? {
+            wide: name(ring.wideId),
+            narrow: name(ring.narrowId),
+            nearestM: ring.answer.nearestM,
+            farthestM: ring.answer.farthestM,
+            working: ring.answer.working,
+          }
+        : null,
+  };
+};
+
+/** Fingerprint of everything the card shows. The working is left out: it says how, not what. */
+export const cardFingerprint = (card: Card): string =>
+  fingerprint(
+    JSON.parse(JSON.stringify(card, (key, value: unknown) => (/working$/i.test(key) ? undefined : value))),
+    cardVersion,
+  );
+
+/** Whether the card on the dash is the one that would be printed now. */
+export const cardStanding = (plan: Plan): 'missing' | 'fresh' | 'stale' => {
+  const printed = Object.values(plan.cards).sort((a, b) => (a.at < b.at ? 1 : -1))[0];
+  if (!printed) return 'missing';
+  return printed.fingerprint === cardFingerprint(cardOf(plan)) ? 'fresh' : 'stale';
+};

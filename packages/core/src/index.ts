@@ -1,0 +1,62 @@
+export { absorption } from './water/absorption.ts';
+export { soundSpeed } from './water/sound-speed.ts';
+export { pingTiming } from './acoustics/ping-timing.ts';
+export { rangeResolution } from './acoustics/range-resolution.ts';
+export { lostToAbsorption, type LostToAbsorption } from './beams/absorption-to-depth.ts';
+export { beamwidth } from './beams/beamwidth.ts';
+export { beamwidthLevel } from './beams/beamwidth-level.ts';
+export { footprint } from './beams/footprint.ts';
+export { groundRange } from './beams/ground-range.ts';
+export { checkSheet, drawnLevelDb, halfPowerCone, type DrawnCone, type SheetCheck } from './beams/half-power-cone.ts';
+export { sectionAt, type Section, type SectionBeam, type SectionRing } from './beams/section.ts';
+export { silhouetteOf, type Point, type Silhouette } from './beams/silhouette.ts';
+export { targetRing } from './beams/target-ring.ts';
+export {
+  answerOf,
+  calculate,
+  OutOfRange,
+  type Answer,
+  type Calculated,
+  type Calculation,
+  type WorkingInput,
+  type WorkingStep,
+} from './calculation.ts';
+export { calculations } from './calculations.ts';
+export { depthOffset, removesFrom } from './calibration/depth-offset.ts';
+export {
+  depthOffsetFingerprint,
+  depthOffsetInputs,
+  depthOffsetOf,
+  depthOffsetResult,
+  offsetStanding,
+  type DepthOffsetAnswer,
+  type DepthOffsetInputs,
+  type DepthOffsetResult,
+  type OffsetStanding,
+} from './calibration/depth-offset-subject.ts';
+export { cutoffFor, findOutliers, median } from './calibration/outliers.ts';
+export { applyEdits, newDepthOffset, undoing, type Applied, type Refused } from './edits/apply-edits.ts';
+export { overlaps, splitPatches, touches, valueAt, type Clash } from './edits/rebase.ts';
+export { fieldErrors, type FieldError } from './field-errors.ts';
+export { findings, rules } from './findings/findings.ts';
+export { soundersOf } from './findings/rules/depth-offsets.ts';
+export { cardCautions, cautions } from './handover/cautions.ts';
+export { cardFingerprint, cardOf, cardStanding, type Card, type CardTransducer } from './handover/card.ts';
+export { fingerprint, quantised } from './plan/fingerprint.ts';
+export { builtStages, stageStates, waterline, type StageStanding } from './plan/stage-state.ts';
+export { faceDepthM, inOrder, soundSpeedDownTo, workingWater } from './plan/working-water.ts';
+export {
+  depthUnits,
+  formatFigure,
+  formatNumber,
+  lengthUnits,
+  speedUnits,
+  temperatureUnits,
+  toDisplay,
+  toSi,
+  unitFor,
+  unitSets,
+  type DisplayUnit,
+  type UnitChoice,
+} from './units/display-units.ts';
+export { parseFigure, type ParsedFigure } from './units/parse-figure.ts';

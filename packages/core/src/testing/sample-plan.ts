@@ -1,0 +1,121 @@
+import { emptyPlan, type DepthPair, type Edit, type Plan, type Transducer, type Water } from '@grey-keel/model';
+import { depthOffsetFingerprint, depthOffsetInputs, depthOffsetResult } from '../calibration/depth-offset-subject.ts';
+import { applyEdits } from '../edits/apply-edits.ts';
+
+/** Test data builders of the core: a small boat that is complete enough for every stage. */
+export const aWater = (changes: Partial<Water> = {}): Water => ({
+  name: 'Testing Pool',
+  kind: 'fresh',
+  salinityPpt: 0,
+  temperatureC: 9,
+  coldestC: 4,
+  warmestC: 16,
+  shallowestM: 4,
+  usualDeepestM: 45,
+  greatestM: 140,
+  clarity: 'clear',
+  ...changes,
+});
+
+export const aTransducer = (changes: Partial<Transducer> = {}): Transducer => ({
+  name: 'Wide 190',
+  kind: 'sounder',
+  beams: [{ frequencyHz: 190_000, bandwidthHz: null, beamwidthDeg: 24, levelDb: -3, alongDeg: null }],
+  apertureM: null,
+  constantBeamwidth: false,
+  electricalPowerW: 600,
+  catalogue: null,
+  mounting: 'through-hull',
+  forwardM: 2,
+  starboardM: -0.8,
+  aboveKeelM: 0.1,
+  workingBeam: 0,
+  transmitsIn: { trolling: true },
+  ...changes,
+});
+
+export const pair = (leadLineM: number | null, displayedM: number | null, leftOut = false): DepthPair => ({
+  leadLineM,
+  displayedM,
+  leftOut,
+});
+
+/** Readings in fresh water of 9 °C on a display that reckons with the water's own speed of sound: 0.39 m is missed. */
+export const waterSpeedMps = 1443.6;
+
+export const aPlan = (): Plan => ({
+  ...emptyPlan('Test Hull'),
+  boat: {
+    ...emptyPlan('Test Hull').boat,
+    lengthM: 7.4,
+    beamM: 2.5,
+    draughtM: 0.5,
+    topSpeedMps: 17,
+    cruiseSpeedMps: 12,
+  },
+  stations: { helm: { name: 'Helm', viewingDistanceM: 0.9, posture: 'standing' } },
+  waters: { pool: aWater() },
+  sought: { char: { name: 'char', lengthCm: 45, shallowestM: 18, deepestM: 45, over: 'ledges' } },
+  ways: { trolling: true, trailer: true },
+  working: { waterId: 'pool', depthM: 32 },
+  transducers: {
+    'a-wide': aTransducer(),
+    'b-narrow': aTransducer({
+      name: 'Narrow 95',
+      beams: [{ frequencyHz: 95_000, bandwidthHz: null, beamwidthDeg: 9, levelDb: -3, alongDeg: null }],
+      starboardM: 0.9,
+      forwardM: 0,
+    }),
+  },
+  depthOffsets: {
+    'a-wide': {
+      reference: 'waterline',
+      offsetSetM: 0,
+      soundSpeedAssumedMps: waterSpeedMps,
+      toleranceM: 0.1,
+      displayResolutionM: 0.01,
+      readings: { r1: pair(5.2, 4.83), r2: pair(8.1, 7.69), r3: pair(13.41, 13.02), r4: pair(16.2, 15.8) },
+      entered: null,
+    },
+  },
+});
+
+/** Applies edits that are known to be good. */
+export const edited = (plan: Plan, ...edits: Edit[]): Plan => {
+  const applied = applyEdits(plan, edits);
+  if (!applied.ok) throw new Error(JSON.stringify(applied.errors));
+  return applied.plan;
+};
+
+/** The plan with a transducer's offset worked out and entered. */
+export const withEntered = (plan: Plan, transducerId: string): Plan => {
+  const inputs = depthOffsetInputs(plan, transducerId);
+  const result = inputs && depthOffsetResult(inputs);
+  if (!inputs || !result?.known) throw new Error('There is no result to enter.');
+  return edited(plan, {
+    type: 'enterDepthOffset',
+    transducerId,
+    entered: {
+      offsetM: result.answer.offsetM,
+      standardErrorM: result.answer.standardErrorM,
+      at: '2026-05-01T09:30:00Z',
+      fingerprint: depthOffsetFingerprint(inputs),
+      inputs: JSON.parse(JSON.stringify(inputs)) as never,
+    },
+  });
+};
+
+/** A seeded generator of uniform numbers (mulberry32), so that simulations in tests repeat exactly. */
+export const seeded = (seed: number): (() => number) => {
+  let state = seed;
+  return () => {
+    state = (state + 0x6d2b79f5) | 0;
+    let t = Math.imul(state ^ (state >>> 15), 1 | state);
+    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
+    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
+  };
+};
+
+/** Normal numbers from uniform ones (Box and Muller). */
+export const normal = (uniform: () => number): number =>
+  Math.sqrt(-2 * Math.log(1 - uniform())) * Math.cos(2 * Math.PI * uniform());

@@ -1,0 +1,117 @@
+import type { Figure, Quantity } from '@grey-keel/model';
+
+/** One way of writing a quantity: what SI is multiplied by, then shifted by, and how many decimals serve. */
+export interface DisplayUnit {
+  readonly symbol: string;
+  readonly perSi: number;
+  readonly shift: number;
+  readonly decimals: number;
+  /** What one press of an arrow key changes, in this unit. */
+  readonly step: number;
+}
+
+const unit = (symbol: string, perSi: number, decimals: number, step: number, shift = 0): DisplayUnit => ({
+  symbol,
+  perSi,
+  shift,
+  decimals,
+  step,
+});
+
+const metre = 1;
+/** International foot, fathom, statute and nautical mile: exact by definition (BIPM SI Brochure 2019, NIST SP 811). */
+const foot = 0.3048;
+const fathom = 6 * foot;
+const knot = 1852 / 3600;
+const mileAnHour = 1609.344 / 3600;
+
+export const lengthUnits = { m: unit('m', 1 / metre, 2, 0.01), ft: unit('ft', 1 / foot, 2, 0.05) } as const;
+export const depthUnits = {
+  m: unit('m', 1 / metre, 2, 0.1),
+  ft: unit('ft', 1 / foot, 1, 0.5),
+  fathom: unit('fm', 1 / fathom, 2, 0.1),
+} as const;
+export const speedUnits = {
+  kn: unit('kn', 1 / knot, 1, 0.5),
+  mph: unit('mph', 1 / mileAnHour, 1, 0.5),
+  kmh: unit('km/h', 3.6, 1, 0.5),
+} as const;
+export const temperatureUnits = { C: unit('°C', 1, 1, 0.1), F: unit('°F', 1.8, 1, 0.2, 32) } as const;
+
+export interface UnitChoice {
+  readonly length: keyof typeof lengthUnits;
+  readonly depth: keyof typeof depthUnits;
+  readonly speed: keyof typeof speedUnits;
+  readonly temperature: keyof typeof temperatureUnits;
+}
+
+/** The sets one switch goes through. */
+export const unitSets = {
+  metric: { length: 'm', depth: 'm', speed: 'kn', temperature: 'C' },
+  feet: { length: 'ft', depth: 'ft', speed: 'kn', temperature: 'F' },
+  fathoms: { length: 'ft', depth: 'fathom', speed: 'kn', temperature: 'F' },
+} as const satisfies Record<string, UnitChoice>;
+
+const fixed: Partial<Record<Quantity, DisplayUnit>> = {
+  soundSpeed: unit('m/s', 1, 1, 1),
+  frequency: unit('kHz', 1e-3, 0, 5),
+  angle: unit('°', 1, 1, 0.5),
+  salinity: unit('ppt', 1, 1, 0.5),
+  level: unit('dB', 1, 1, 1),
+  absorption: unit('dB/km', 1, 1, 1),
+  fishLength: unit('cm', 1, 0, 1),
+  duration: unit('ms', 1000, 1, 0.1),
+  rate: unit('/s', 1, 1, 1),
+  voltage: unit('V', 1, 1, 0.1),
+  fraction: unit('%', 100, 1, 1),
+  count: unit('', 1, 0, 1),
+};
+
+/** The unit a quantity is shown in under a choice of units. */
+export const unitFor = (quantity: Quantity, choice: UnitChoice): DisplayUnit => {
+  switch (quantity) {
+    case 'length':
+      return lengthUnits[choice.length];
+    case 'depth':
+      return depthUnits[choice.depth];
+    case 'speed':
+      return speedUnits[choice.speed];
+    case 'temperature':
+      return temperatureUnits[choice.temperature];
+    case 'area':
+      return choice.length === 'm' ? unit('m²', 1, 1, 1) : unit('ft²', 1 / (foot * foot), 0, 1);
+    default:
+      return fixed[quantity] ?? unit('', 1, 2, 1);
+  }
+};
+
+export const toDisplay = (value: number, shown: DisplayUnit): number => value * shown.perSi + shown.shift;
+export const toSi = (value: number, shown: DisplayUnit): number => (value - shown.shift) / shown.perSi;
+
+const minus = '\u2212';
+
+/** A number as it is printed: fixed decimals, a true minus sign, never "-0". */
+export const formatNumber = (value: number, decimals: number, signed = false): string => {
+  const text = Math.abs(value).toFixed(decimals);
+  const zero = Number(text) === 0;
+  if (zero) return text;
+  return (value < 0 ? minus : signed ? '+' : '') + text;
+};
+
+export interface FormatOptions {
+  readonly decimals?: number;
+  /** Writes a plus before what is added. */
+  readonly signed?: boolean;
+}
+
+/** A number with its unit, as it is printed everywhere. */
+export const formatFigure = (figure: Figure, choice: UnitChoice, options: FormatOptions = {}): string => {
+  const shown = unitFor(figure.quantity, choice);
+  const number = formatNumber(
+    toDisplay(figure.value, shown),
+    options.decimals ?? shown.decimals,
+    options.signed ?? false,
+  );
+  const gap = shown.symbol === '°' || shown.symbol === '' ? '' : '\u00a0';
+  return `${number}${gap}${shown.symbol}`;
+};

@@ -1,0 +1,66 @@
+import fc from 'fast-check';
+import { quantitySchema, type Quantity } from '@grey-keel/model';
+import { formatFigure, formatNumber, toDisplay, toSi, unitFor, unitSets } from './display-units.ts';
+import { parseFigure } from './parse-figure.ts';
+
+const { metric, feet, fathoms } = unitSets;
+const read = (text: string, quantity: Quantity, units: Parameters<typeof parseFigure>[2] = metric): number | string => {
+  const parsed = parseFigure(text, quantity, units);
+  return parsed.ok ? parsed.value : parsed.message;
+};
+
+describe('units', () => {
+  it('have their exact definitions', () => {
+    expect(read('1 ft', 'length')).toBeCloseTo(0.3048, 12);
+    expect(read('1 fm', 'depth')).toBeCloseTo(1.8288, 12);
+    expect(read('1 kn', 'speed')).toBeCloseTo(1852 / 3600, 12);
+    expect(read('60 mph', 'speed')).toBeCloseTo(26.8224, 12);
+    expect(read('212 °F', 'temperature')).toBeCloseTo(100, 12);
+    expect(read('-40 f', 'temperature')).toBeCloseTo(-40, 12);
+    expect(read('20 in', 'length')).toBeCloseTo(0.508, 12);
+    expect(read('190', 'frequency')).toBe(190_000);
+  });
+
+  it('are of the view: what is typed without one is in the shown one', () => {
+    expect(read('10', 'depth', fathoms)).toBeCloseTo(18.288, 9);
+    expect(read('10', 'length', fathoms)).toBeCloseTo(3.048, 9);
+    expect(read('10 m', 'depth', feet)).toBe(10);
+  });
+
+  it('go there and back for every quantity', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...quantitySchema.options),
+        fc.constantFrom(metric, feet, fathoms),
+        fc.double({ min: -1e4, max: 1e4, noNaN: true }),
+        (quantity, units, value) => {
+          const shown = unitFor(quantity, units);
+          expect(toSi(toDisplay(value, shown), shown)).toBeCloseTo(value, 6);
+        },
+      ),
+    );
+  });
+
+  it('read a decimal comma, and ask where a comma could be either', () => {
+    expect(read('12,5', 'depth')).toBe(12.5);
+    expect(read('-0,39', 'length')).toBeCloseTo(-0.39, 9);
+    expect(read('\u22120.39 m', 'length')).toBeCloseTo(-0.39, 9);
+    expect(read('1,250', 'depth')).toBe('"1,250" can be read two ways. Write 1250 or 1.250.');
+    expect(read('1,2.5', 'depth')).toContain('too many');
+  });
+
+  it('say what to write instead of what cannot be read', () => {
+    for (const text of ['', 'deep', '12.5.1', '--3', '4 furlongs', '1e3'])
+      expect(read(text, 'depth')).withContext(text).toContain('12.5 m');
+  });
+
+  it('print with unit, true minus, sign where asked, and never minus nothing', () => {
+    expect(formatFigure({ value: 0.39, quantity: 'length' }, metric, { signed: true })).toBe('+0.39\u00a0m');
+    expect(formatFigure({ value: -0.39, quantity: 'length' }, feet)).toBe('\u22121.28\u00a0ft');
+    expect(formatFigure({ value: 24, quantity: 'angle' }, metric)).toBe('24.0°');
+    expect(formatFigure({ value: 190_000, quantity: 'frequency' }, metric)).toBe('190\u00a0kHz');
+    expect(formatFigure({ value: 3, quantity: 'count' }, metric)).toBe('3');
+    expect(formatFigure({ value: 10, quantity: 'area' }, feet)).toBe('108\u00a0ft²');
+    expect(formatNumber(-0.001, 2)).toBe('0.00');
+  });
+});

@@ -1,0 +1,76 @@
+import { evaluate } from 'mathjs';
+import { calculate, type WorkingStep } from './calculation.ts';
+import { calculations } from './calculations.ts';
+
+const inputs: Record<string, object[]> = {
+  'sound-speed': [{ temperatureC: 9, salinityPpt: 0, depthM: 32 }],
+  absorption: [{ frequencyHz: 190_000, temperatureC: 9, salinityPpt: 18 }],
+  beamwidth: [
+    { shape: 'piston', apertureM: 0.05, frequencyHz: 190_000, soundSpeedMps: 1443 },
+    { shape: 'line', apertureM: 0.3, frequencyHz: 430_000, soundSpeedMps: 1500, levelDb: -10 },
+  ],
+  'beamwidth-level': [{ beamwidthDeg: 28, fromLevelDb: -10, toLevelDb: -3 }],
+  footprint: [
+    { beamwidthDeg: 24, depthM: 32 },
+    { beamwidthDeg: 10, depthM: 32, slopeDeg: 25 },
+  ],
+  'target-ring': [{ wideDeg: 24, narrowDeg: 9, depthM: 32, narrowAtM: [-2, 1.5] }],
+  'ground-range': [{ slantRangeM: 30, heightM: 12, targetHeightM: 2 }],
+  'ping-timing': [{ rangeM: 60, soundSpeedMps: 1443, speedMps: 2, beamwidthDeg: 9, depthM: 32 }],
+  'range-resolution': [
+    { soundSpeedMps: 1443, pulseLengthS: 0.0002 },
+    { soundSpeedMps: 1443, bandwidthHz: 30_000 },
+  ],
+  'depth-offset': [
+    {
+      readings: [
+        { leadLineM: 5.2, displayedM: 4.83 },
+        { leadLineM: 8.1, displayedM: 7.69 },
+        { leadLineM: 13.41, displayedM: 13.02 },
+      ],
+      offsetSetM: 0.1,
+      soundSpeedAssumedMps: 1500,
+      soundSpeedActualMps: 1443,
+      keelBelowWaterlineM: 0.62,
+      reference: 'keel',
+    },
+  ],
+};
+
+const evaluated = (step: WorkingStep): number =>
+  Number(
+    evaluate(step.expression ?? '', Object.fromEntries(step.inputs.map(({ symbol, value }) => [symbol, value]))),
+  );
+
+describe('the working of every calculation', () => {
+  for (const [name, calculation] of calculations) {
+    it(`${name}: each expression evaluates to the value beside it, and each step names its source`, () => {
+      const cases = inputs[name] ?? [];
+      expect(cases.length).toBeGreaterThan(0);
+      for (const input of cases) {
+        const result = calculate(calculation, input);
+        expect(result.ok).toBeTrue();
+        if (!result.ok) continue;
+        expect(result.answer.working.length).toBeGreaterThan(0);
+        for (const step of result.answer.working) {
+          expect(step.source).not.toBe('');
+          expect((step.expression === null) === (step.method !== null))
+            .withContext(step.says)
+            .toBeTrue();
+          if (step.expression !== null) expect(evaluated(step)).withContext(step.says).toBeCloseTo(step.value, 9);
+        }
+      }
+    });
+
+    it(`${name}: what it answers obeys its own output schema`, () => {
+      for (const input of inputs[name] ?? []) {
+        const result = calculate(calculation, input);
+        expect(result.ok).toBeTrue();
+        if (!result.ok) continue;
+        const { working, flags, assumed, ...answer } = result.answer;
+        expect(calculation.output.safeParse(answer).error?.issues).toBeUndefined();
+        expect([Array.isArray(working), Array.isArray(flags), typeof assumed]).toEqual([true, true, 'object']);
+      }
+    });
+  }
+});

@@ -1,0 +1,39 @@
+import { z } from 'zod';
+import { idSchema, nameSchema } from '../plan/id.ts';
+import { elementSchema, mountingSchema } from '../plan/transducer.ts';
+
+export const transducerEntrySchema = z.strictObject({
+  type: z.literal('transducer'),
+  element: elementSchema,
+  mountings: z.array(mountingSchema).min(1),
+  temperatureSensor: z.enum(['none', 'built in', 'on a lead']),
+  socket: z.string().max(40),
+});
+export type TransducerEntry = z.output<typeof transducerEntrySchema>;
+
+export const displayEntrySchema = z.strictObject({
+  type: z.literal('display'),
+  name: nameSchema,
+  screenDiagonalM: z.number().min(0.05).max(1),
+  pixelsWide: z.number().int().min(160).max(8000),
+  pixelsHigh: z.number().int().min(120).max(8000),
+  keys: z.number().int().min(0).max(40),
+  pressesPerKey: z.number().int().min(1).max(3),
+  keysBindTo: z.enum(['page', 'place']),
+  panesPerPage: z.number().int().min(1).max(12),
+  sockets: z.array(z.string().max(40)),
+  travellingSettings: z.array(z.string().max(60)),
+});
+export type DisplayEntry = z.output<typeof displayEntrySchema>;
+
+export const catalogueItemSchema = z.discriminatedUnion('type', [transducerEntrySchema, displayEntrySchema]);
+export type CatalogueItem = z.output<typeof catalogueItemSchema>;
+
+/** One version of one thing that can be fitted. `shipped` ones come with the program; the shop adds its own. */
+export const catalogueEntrySchema = z.strictObject({
+  id: idSchema,
+  version: z.number().int().min(1),
+  shipped: z.boolean(),
+  item: catalogueItemSchema,
+});
+export type CatalogueEntry = z.output<typeof catalogueEntrySchema>;

@@ -1,0 +1,76 @@
+import { z } from 'zod';
+import { boatSchema } from '../plan/boat.ts';
+import { depthOffsetSchema, enteredOffsetSchema } from '../plan/depth-offset.ts';
+import { idSchema } from '../plan/id.ts';
+import { printedCardSchema } from '../plan/plan.ts';
+import { soughtSchema } from '../plan/sought.ts';
+import { stationSchema } from '../plan/station.ts';
+import { transducerSchema } from '../plan/transducer.ts';
+import { waterSchema } from '../plan/water.ts';
+import { waySchema } from '../plan/ways.ts';
+import { depthPairSchema } from '../readings/depth-pair.ts';
+
+/** One step of a change as plain data: a path from the plan's root and what stands there afterwards. */
+export const patchSchema = z.strictObject({
+  op: z.enum(['add', 'replace', 'remove']),
+  path: z
+    .array(z.union([z.string().regex(/^(?!__proto__$|constructor$|prototype$)/), z.number().int()]))
+    .min(1)
+    .max(12),
+  value: z.json().optional(),
+});
+export type Patch = z.output<typeof patchSchema>;
+
+const depthOffsetSettings = depthOffsetSchema.omit({ readings: true, entered: true });
+
+/** The closed set of changes that can be made to a plan. */
+export const editSchema = z.discriminatedUnion('type', [
+  z.strictObject({ type: z.literal('describeBoat'), changes: boatSchema.partial() }),
+
+  z.strictObject({ type: z.literal('addStation'), id: idSchema, station: stationSchema }),
+  z.strictObject({ type: z.literal('describeStation'), id: idSchema, changes: stationSchema.partial() }),
+  z.strictObject({ type: z.literal('removeStation'), id: idSchema }),
+
+  z.strictObject({ type: z.literal('addWater'), id: idSchema, water: waterSchema }),
+  z.strictObject({ type: z.literal('describeWater'), id: idSchema, changes: waterSchema.partial() }),
+  z.strictObject({ type: z.literal('removeWater'), id: idSchema }),
+
+  z.strictObject({ type: z.literal('addSought'), id: idSchema, sought: soughtSchema }),
+  z.strictObject({ type: z.literal('describeSought'), id: idSchema, changes: soughtSchema.partial() }),
+  z.strictObject({ type: z.literal('removeSought'), id: idSchema }),
+
+  z.strictObject({ type: z.literal('useWay'), way: waySchema, used: z.boolean() }),
+  z.strictObject({ type: z.literal('workIn'), waterId: idSchema.nullable() }),
+  z.strictObject({ type: z.literal('workAtDepth'), depthM: z.number().min(0.5).max(2000) }),
+
+  z.strictObject({ type: z.literal('placeTransducer'), id: idSchema, transducer: transducerSchema }),
+  z.strictObject({ type: z.literal('describeTransducer'), id: idSchema, changes: transducerSchema.partial() }),
+  z.strictObject({ type: z.literal('removeTransducer'), id: idSchema }),
+  z.strictObject({ type: z.literal('transmitIn'), id: idSchema, way: waySchema, transmits: z.boolean() }),
+
+  z.strictObject({
+    type: z.literal('describeDepthOffset'),
+    transducerId: idSchema,
+    changes: depthOffsetSettings.partial(),
+  }),
+  z.strictObject({
+    type: z.literal('recordReading'),
+    transducerId: idSchema,
+    readingId: idSchema,
+    reading: depthPairSchema,
+  }),
+  z.strictObject({
+    type: z.literal('correctReading'),
+    transducerId: idSchema,
+    readingId: idSchema,
+    changes: depthPairSchema.partial(),
+  }),
+  z.strictObject({ type: z.literal('removeReading'), transducerId: idSchema, readingId: idSchema }),
+  z.strictObject({ type: z.literal('enterDepthOffset'), transducerId: idSchema, entered: enteredOffsetSchema }),
+
+  z.strictObject({ type: z.literal('printCard'), id: idSchema, card: printedCardSchema }),
+
+  /** Undo, redo and the settling of two people's changes: patches that lead back to, or on to, a known state. */
+  z.strictObject({ type: z.literal('restore'), patches: z.array(patchSchema).min(1).max(5000) }),
+]);
+export type Edit = z.output<typeof editSchema>;

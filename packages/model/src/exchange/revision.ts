@@ -1,0 +1,37 @@
+import { z } from 'zod';
+import { editSchema } from '../edits/edit.ts';
+import { idSchema, instantSchema } from '../plan/id.ts';
+import { planSchema } from '../plan/plan.ts';
+
+/** What a client sends: edits on top of revision `base`, under an id of its own making so that sending twice is harmless. */
+export const revisionRequestSchema = z.strictObject({
+  revisionId: z.uuid(),
+  base: z.number().int().min(0),
+  edits: z.array(editSchema).min(1).max(200),
+});
+export type RevisionRequest = z.output<typeof revisionRequestSchema>;
+
+export const keptRevisionSchema = z.strictObject({
+  number: z.number().int().min(1),
+  revisionId: z.uuid(),
+  keptAt: instantSchema,
+});
+export type KeptRevision = z.output<typeof keptRevisionSchema>;
+
+export const pathSchema = z.array(z.union([z.string(), z.number()]));
+export type Path = z.output<typeof pathSchema>;
+
+/** A revision as the history tells it, with the places in the plan that it touched. */
+export const revisionSchema = keptRevisionSchema.extend({
+  edits: z.array(editSchema),
+  paths: z.array(pathSchema),
+});
+export type Revision = z.output<typeof revisionSchema>;
+
+export const openedBoatSchema = z.strictObject({
+  id: idSchema,
+  number: z.number().int().min(0),
+  keptAt: instantSchema,
+  plan: planSchema,
+});
+export type OpenedBoat = z.output<typeof openedBoatSchema>;

@@ -1,0 +1,49 @@
+import { z } from 'zod';
+import { editSchema } from '../edits/edit.ts';
+import { figureSchema, sentenceSchema } from '../units/quantity.ts';
+
+/** A stage's number never changes; a stage that is not built yet has none on the ladder. */
+export const stageNames = [
+  'brief',
+  'beams',
+  'fit',
+  'sources',
+  'calibrate',
+  'picture',
+  'pages',
+  'keys',
+  'trial',
+  'handover',
+] as const;
+export const stageSchema = z.enum(stageNames);
+export type Stage = z.output<typeof stageSchema>;
+export const stageNumber = (stage: Stage): number => stageNames.indexOf(stage) + 1;
+
+export const severities = ['stop', 'check', 'note'] as const;
+export const severitySchema = z.enum(severities);
+export type Severity = z.output<typeof severitySchema>;
+
+/** What the program has to say about a boat: the reason, the number behind it and the way out. */
+export const findingSchema = z.strictObject({
+  /** The rule and what it speaks of: the same finding keeps the same id. */
+  id: z.string(),
+  stage: stageSchema,
+  severity: severitySchema,
+  title: z.string(),
+  reason: sentenceSchema,
+  /** The number the finding rests on. */
+  figure: figureSchema,
+  wayOut: z.strictObject({
+    label: z.string(),
+    stage: stageSchema,
+    /** The id of the element to bring into view and focus. */
+    target: z.string(),
+    /** Edits that clear the finding by themselves, where that is safe. */
+    edits: z.array(editSchema).optional(),
+  }),
+});
+export type Finding = z.output<typeof findingSchema>;
+
+export const stageStates = ['fresh', 'stale', 'missing', 'stop'] as const;
+export const stageStateSchema = z.enum(stageStates);
+export type StageState = z.output<typeof stageStateSchema>;

@@ -1,0 +1,65 @@
+import { z } from 'zod';
+import { boatSchema } from './boat.ts';
+import { depthOffsetSchema } from './depth-offset.ts';
+import { idSchema, instantSchema } from './id.ts';
+import { soughtSchema } from './sought.ts';
+import { stationSchema } from './station.ts';
+import { transducerSchema } from './transducer.ts';
+import { waterSchema } from './water.ts';
+import { waySetSchema } from './ways.ts';
+
+/** The version this code writes. Older ones are brought up by `upgradePlan`; newer ones are refused. */
+export const planVersion = 1;
+
+export const printedCardSchema = z.strictObject({
+  at: instantSchema,
+  fingerprint: z.string().regex(/^[0-9a-f]{64}$/),
+});
+
+/** Everything that is known about one boat. Collections are records by id, so that edits to different things never meet. */
+export const planSchema = z.strictObject({
+  format: z.literal('grey-keel-plan'),
+  version: z.literal(planVersion),
+  boat: boatSchema,
+  stations: z.record(idSchema, stationSchema),
+  waters: z.record(idSchema, waterSchema),
+  sought: z.record(idSchema, soughtSchema),
+  ways: waySetSchema,
+  /** The water and depth that the pictures and the card are drawn for. */
+  working: z.strictObject({
+    waterId: idSchema.nullable(),
+    depthM: z.number().min(0.5).max(2000),
+  }),
+  transducers: z.record(idSchema, transducerSchema),
+  /** By transducer. */
+  depthOffsets: z.record(idSchema, depthOffsetSchema),
+  cards: z.record(idSchema, printedCardSchema),
+});
+export type Plan = z.output<typeof planSchema>;
+
+/** A boat of which nothing but the name is known. */
+export const emptyPlan = (name: string): Plan => ({
+  format: 'grey-keel-plan',
+  version: planVersion,
+  boat: {
+    name,
+    lengthM: null,
+    beamM: null,
+    draughtM: null,
+    hullForm: 'planing monohull',
+    hullMaterial: 'solid laminate',
+    propulsion: 'single outboard',
+    cruiseSpeedMps: null,
+    topSpeedMps: null,
+    systemVoltageV: null,
+    notes: '',
+  },
+  stations: {},
+  waters: {},
+  sought: {},
+  ways: {},
+  working: { waterId: null, depthM: 20 },
+  transducers: {},
+  depthOffsets: {},
+  cards: {},
+});

@@ -1,0 +1,12 @@
+import { z } from 'zod';
+import { nameSchema } from './id.ts';
+
+export const postures = ['seated', 'standing', 'both'] as const;
+
+export const stationSchema = z.strictObject({
+  name: nameSchema,
+  /** Eye to screen, as the user stands or sits when the number has to be read. */
+  viewingDistanceM: z.number().min(0.2).max(5).nullable(),
+  posture: z.enum(postures),
+});
+export type Station = z.output<typeof stationSchema>;

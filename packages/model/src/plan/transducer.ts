@@ -1,0 +1,50 @@
+import { z } from 'zod';
+import { idSchema, nameSchema } from './id.ts';
+import { waySetSchema } from './ways.ts';
+
+export const sonarKinds = ['sounder', 'side-scan', 'down fan', 'forward-facing', 'sector'] as const;
+export const sonarKindSchema = z.enum(sonarKinds);
+export type SonarKind = z.output<typeof sonarKindSchema>;
+
+export const mountings = ['through-hull', 'transom', 'shoot-through-hull', 'bow motor', 'pole'] as const;
+export const mountingSchema = z.enum(mountings);
+
+/** One beam of an element: what it sounds at and how wide, with the level the width is quoted at. */
+export const beamSchema = z.strictObject({
+  frequencyHz: z.number().min(10_000).max(3_000_000),
+  /** Width of the chirp band about the frequency; null for a single-frequency pulse. */
+  bandwidthHz: z.number().min(100).max(1_000_000).nullable(),
+  /** Full one-way beamwidth; for a fan, the wide one across the boat. */
+  beamwidthDeg: z.number().min(0.1).max(170),
+  /** The level at which the sheet measures the width: usually -3 or -10 dB. */
+  levelDb: z.number().min(-20).max(-1),
+  /** For a fan beam, its narrow width along the boat at the same level; null for a cone. */
+  alongDeg: z.number().min(0.1).max(170).nullable(),
+});
+export type Beam = z.output<typeof beamSchema>;
+
+/** What an element is, by its physics. Shared by the catalogue and by the boat that carries it. */
+export const elementSchema = z.strictObject({
+  name: nameSchema,
+  kind: sonarKindSchema,
+  beams: z.array(beamSchema).min(1, 'At least one beam is needed.').max(6),
+  /** Diameter of the face of a disc; null where unknown or where the face is no disc. */
+  apertureM: z.number().min(0.002).max(2).nullable(),
+  /** The same cone over the whole band: aperture and frequency do not check such a one. */
+  constantBeamwidth: z.boolean(),
+  electricalPowerW: z.number().min(1).max(10_000).nullable(),
+});
+export type Element = z.output<typeof elementSchema>;
+
+export const transducerSchema = elementSchema.extend({
+  catalogue: z.strictObject({ entryId: idSchema, version: z.number().int().min(1) }).nullable(),
+  mounting: mountingSchema,
+  /** The face in boat coordinates: forward of the transom, starboard of the centreline, above the keel's lowest point. */
+  forwardM: z.number().min(-5).max(60),
+  starboardM: z.number().min(-10).max(10),
+  aboveKeelM: z.number().min(-5).max(10),
+  /** Which of its beams the drawing and the card show. */
+  workingBeam: z.number().int().min(0).max(5),
+  transmitsIn: waySetSchema,
+});
+export type Transducer = z.output<typeof transducerSchema>;

@@ -1,0 +1,43 @@
+import { z } from 'zod';
+import { planVersion } from './plan.ts';
+
+/** Brings a plan of one version to the next. Takes and gives plain JSON: the old schema is gone by then. */
+export type Upgrade = (plan: Record<string, unknown>) => Record<string, unknown>;
+
+/** By the version they start from. Version 1 is the first, so there are none yet. */
+export const upgrades: Readonly<Record<number, Upgrade>> = {};
+
+export class UnreadablePlan extends Error {
+  override readonly name = 'UnreadablePlan';
+}
+
+const headSchema = z.looseObject({
+  format: z.literal('grey-keel-plan'),
+  version: z.number().int().min(1),
+});
+
+/**
+ * Brings any earlier plan up to `target`, one version at a time.
+ * Throws UnreadablePlan for what is no plan, for a newer version and where a step is missing.
+ */
+export const upgradePlan = (
+  raw: unknown,
+  steps: Readonly<Record<number, Upgrade>> = upgrades,
+  target: number = planVersion,
+): unknown => {
+  const head = headSchema.safeParse(raw);
+  if (!head.success) throw new UnreadablePlan('This is no boat plan: "format" or "version" is missing or wrong.');
+  let plan: Record<string, unknown> = head.data;
+  let version = head.data.version;
+  if (version > target)
+    throw new UnreadablePlan(
+      `The plan is of version ${version}; this program reads up to version ${target}. Open it with a newer Grey Keel.`,
+    );
+  while (version < target) {
+    const step = steps[version];
+    if (!step) throw new UnreadablePlan(`There is no upgrade from plan version ${version}.`);
+    version += 1;
+    plan = { ...step(plan), version };
+  }
+  return plan;
+};
