@@ -34,6 +34,7 @@ export {
   type DepthOffsetResult,
   type OffsetStanding,
 } from './calibration/depth-offset-subject.ts';
+export { agroundInWords, signInWords } from './calibration/offset-words.ts';
 export { cutoffFor, findOutliers, median } from './calibration/outliers.ts';
 export { applyEdits, newDepthOffset, undoing, type Applied, type Refused } from './edits/apply-edits.ts';
 export { overlaps, splitPatches, touches, valueAt, type Clash } from './edits/rebase.ts';
@@ -55,8 +56,11 @@ export {
   toDisplay,
   toSi,
   unitFor,
+  unitChoiceSchema,
   unitSets,
   type DisplayUnit,
+  type FormatOptions,
   type UnitChoice,
 } from './units/display-units.ts';
 export { parseFigure, type ParsedFigure } from './units/parse-figure.ts';
+export { formatSentence } from './units/format-sentence.ts';

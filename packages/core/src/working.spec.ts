@@ -38,9 +38,7 @@ const inputs: Record<string, object[]> = {
 };
 
 const evaluated = (step: WorkingStep): number =>
-  Number(
-    evaluate(step.expression ?? '', Object.fromEntries(step.inputs.map(({ symbol, value }) => [symbol, value]))),
-  );
+  Number(evaluate(step.expression ?? '', Object.fromEntries(step.inputs.map(({ symbol, value }) => [symbol, value]))));
 
 describe('the working of every calculation', () => {
   for (const [name, calculation] of calculations) {

@@ -1,4 +1,5 @@
 import type { Figure, Quantity } from '@grey-keel/model';
+import { z } from 'zod';
 
 /** One way of writing a quantity: what SI is multiplied by, then shifted by, and how many decimals serve. */
 export interface DisplayUnit {
@@ -38,12 +39,13 @@ export const speedUnits = {
 } as const;
 export const temperatureUnits = { C: unit('°C', 1, 1, 0.1), F: unit('°F', 1.8, 1, 0.2, 32) } as const;
 
-export interface UnitChoice {
-  readonly length: keyof typeof lengthUnits;
-  readonly depth: keyof typeof depthUnits;
-  readonly speed: keyof typeof speedUnits;
-  readonly temperature: keyof typeof temperatureUnits;
-}
+export const unitChoiceSchema = z.strictObject({
+  length: z.enum(['m', 'ft']),
+  depth: z.enum(['m', 'ft', 'fathom']),
+  speed: z.enum(['kn', 'mph', 'kmh']),
+  temperature: z.enum(['C', 'F']),
+});
+export type UnitChoice = Readonly<z.output<typeof unitChoiceSchema>>;
 
 /** The sets one switch goes through. */
 export const unitSets = {

@@ -1,0 +1,80 @@
+import { readdirSync, writeFileSync, mkdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { QueryTypes } from 'sequelize';
+import { seedDemo } from '../demo/seed-demo.ts';
+import { BoatStore } from '../fleet/boat-store.ts';
+import { scratchFolder } from '../testing/test-server.ts';
+import { migrate } from './migrate.ts';
+import { openDatabase, type Database } from './open-database.ts';
+
+const run: Parameters<typeof migrate>[2] = (connection, sql) =>
+  new Promise((resolve, reject) => connection.exec(sql, (error) => (error ? reject(error) : resolve())));
+
+describe('migrations', () => {
+  let folder: ReturnType<typeof scratchFolder>;
+  let database: Database;
+  const counts = async (): Promise<number[]> =>
+    Promise.all(
+      ['boats', 'revisions', 'snapshots', 'catalogue_entries'].map(async (table) => {
+        const [row] = await database.sequelize.query<{ n: number }>(`SELECT count(*) AS n FROM ${table}`, {
+          type: QueryTypes.SELECT,
+        });
+        return row?.n ?? -1;
+      }),
+    );
+  const next = (sql: string): string => {
+    const path = join(folder.path, 'migrations');
+    mkdirSync(path, { recursive: true });
+    writeFileSync(join(path, '900-next.sql'), sql);
+    return `${path}/`;
+  };
+
+  beforeEach(async () => {
+    folder = scratchFolder();
+    database = await openDatabase(join(folder.path, 'boats.sqlite'));
+    await seedDemo(new BoatStore(database), new Date('2026-06-01T08:00:00Z'));
+  });
+  afterEach(async () => {
+    await database.close();
+    folder.remove();
+  });
+
+  it('run once, keep every row, and put a copy aside first', async () => {
+    const before = await counts();
+    expect(before[0]).toBe(3);
+    const path = next('ALTER TABLE boats ADD COLUMN berth TEXT;');
+    expect(await migrate(database.sequelize, database.file, run, path)).toEqual(['900-next.sql']);
+    expect(await migrate(database.sequelize, database.file, run, path)).toEqual([]);
+    expect(await counts()).toEqual(before);
+    expect(readdirSync(folder.path).filter((name) => name.includes('.before-')).length).toBe(1);
+  });
+
+  it('leave everything as it was when one fails half way', async () => {
+    const before = await counts();
+    const path = next('DELETE FROM boats;\nINSERT INTO nowhere VALUES (1);');
+    await expectAsync(migrate(database.sequelize, database.file, run, path)).toBeRejected();
+    expect(await counts()).toEqual(before);
+  });
+
+  it('find the database in WAL mode, writing through, with foreign keys', async () => {
+    const pragma = async (name: string): Promise<unknown> => {
+      const [row] = await database.sequelize.query<Record<string, unknown>>(`PRAGMA ${name}`, {
+        type: QueryTypes.SELECT,
+      });
+      return Object.values(row ?? {})[0];
+    };
+    expect([await pragma('journal_mode'), await pragma('synchronous'), await pragma('foreign_keys')]).toEqual([
+      'wal',
+      2,
+      1,
+    ]);
+    const inside = await database.write(async (transaction) => {
+      const [row] = await database.sequelize.query<{ synchronous: number }>('PRAGMA synchronous', {
+        type: QueryTypes.SELECT,
+        transaction,
+      });
+      return row?.synchronous;
+    });
+    expect(inside).toBe(2);
+  });
+});

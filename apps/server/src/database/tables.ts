@@ -1,0 +1,100 @@
+import {
+  DataTypes,
+  type CreationOptional,
+  type InferAttributes,
+  type InferCreationAttributes,
+  type Model,
+  type ModelStatic,
+  type Sequelize,
+} from 'sequelize';
+
+export interface BoatRow extends Model<InferAttributes<BoatRow>, InferCreationAttributes<BoatRow>> {
+  id: string;
+  number: number;
+  name: string;
+  /** The fleet's line about her, as JSON, so that a list needs no plans. */
+  entry: string;
+  entry_version: number;
+  made_at: string;
+  kept_at: string;
+  removed_at: CreationOptional<string | null>;
+}
+export interface RevisionRow extends Model<InferAttributes<RevisionRow>, InferCreationAttributes<RevisionRow>> {
+  boat_id: string;
+  number: number;
+  revision_id: string;
+  edits: string;
+  paths: string;
+  kept_at: string;
+}
+export interface SnapshotRow extends Model<InferAttributes<SnapshotRow>, InferCreationAttributes<SnapshotRow>> {
+  boat_id: string;
+  number: number;
+  plan: string;
+}
+export interface CatalogueRow extends Model<InferAttributes<CatalogueRow>, InferCreationAttributes<CatalogueRow>> {
+  id: string;
+  version: number;
+  shipped: boolean;
+  item: string;
+}
+
+export interface Tables {
+  readonly boats: ModelStatic<BoatRow>;
+  readonly revisions: ModelStatic<RevisionRow>;
+  readonly snapshots: ModelStatic<SnapshotRow>;
+  readonly catalogue: ModelStatic<CatalogueRow>;
+}
+
+// A fresh object each time: Sequelize writes into the ones it is given.
+const text = () => ({ type: DataTypes.TEXT, allowNull: false });
+const whole = () => ({ type: DataTypes.INTEGER, allowNull: false });
+const key = { primaryKey: true } as const;
+
+/** The tables as the migrations made them; Sequelize never makes or alters one itself. */
+export const defineTables = (sequelize: Sequelize): Tables => {
+  const options = (tableName: string) => ({ tableName, timestamps: false });
+  return {
+    boats: sequelize.define<BoatRow>(
+      'boat',
+      {
+        id: { ...text(), ...key },
+        number: whole(),
+        name: text(),
+        entry: text(),
+        entry_version: whole(),
+        made_at: text(),
+        kept_at: text(),
+        removed_at: DataTypes.TEXT,
+      },
+      options('boats'),
+    ),
+    revisions: sequelize.define<RevisionRow>(
+      'revision',
+      {
+        boat_id: { ...text(), ...key },
+        number: { ...whole(), ...key },
+        revision_id: text(),
+        edits: text(),
+        paths: text(),
+        kept_at: text(),
+      },
+      options('revisions'),
+    ),
+    snapshots: sequelize.define<SnapshotRow>(
+      'snapshot',
+      { boat_id: { ...text(), ...key }, number: { ...whole(), ...key }, plan: text() },
+      options('snapshots'),
+    ),
+    catalogue: sequelize.define<CatalogueRow>(
+      'catalogueEntry',
+      {
+        id: { ...text(), ...key },
+        version: { ...whole(), ...key },
+        shipped: { type: DataTypes.BOOLEAN, allowNull: false },
+        item: text(),
+      },
+      options('catalogue_entries'),
+    ),
+  };
+};

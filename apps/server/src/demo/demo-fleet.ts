@@ -1,0 +1,327 @@
+import {
+  applyEdits,
+  cardFingerprint,
+  cardOf,
+  depthOffsetFingerprint,
+  depthOffsetInputs,
+  depthOffsetResult,
+  soundSpeedDownTo,
+} from '@grey-keel/core';
+import { emptyPlan, type Boat, type Edit, type Plan, type Transducer, type Water, type WaySet } from '@grey-keel/model';
+import { shippedCatalogue } from '../catalogue/shipped.ts';
+
+/** One boat of the demo: her plan as it was made, and the edits since, each at its own time. */
+export interface DemoBoat {
+  readonly id: string;
+  readonly start: Plan;
+  readonly madeAt: string;
+  readonly revisions: readonly { readonly edits: readonly Edit[]; readonly at: string }[];
+}
+
+const knots = (speed: number): number => Math.round(((speed * 1852) / 3600) * 1000) / 1000;
+const day = 86_400_000;
+
+type Place = Pick<Transducer, 'mounting' | 'forwardM' | 'starboardM' | 'aboveKeelM' | 'workingBeam'>;
+
+const fromCatalogue = (entryId: string, place: Place, transmitsIn: WaySet): Transducer => {
+  const entry = shippedCatalogue.find(({ id }) => id === entryId);
+  if (entry?.item.type !== 'transducer') throw new Error(`The catalogue ships no transducer "${entryId}".`);
+  return { ...entry.item.element, catalogue: { entryId, version: 1 }, ...place, transmitsIn };
+};
+
+/** What a display shows in a water over a known bottom, with a face so far below the waterline. */
+const shownOver = (water: Water, leadLineM: number, missedM: number, assumedMps: number, setM: number): number => {
+  const { soundSpeedMps } = soundSpeedDownTo(water, leadLineM);
+  return Math.round((((leadLineM - missedM) * assumedMps) / soundSpeedMps + setM) * 100) / 100;
+};
+
+interface Readings {
+  readonly transducerId: string;
+  readonly water: Water;
+  readonly assumedMps: number;
+  readonly setM: number;
+  /** Lead line, and what the sounder missed at that reading. */
+  readonly pairs: readonly (readonly [leadLineM: number, missedM: number])[];
+}
+
+const readingEdits = ({ transducerId, water, assumedMps, setM, pairs }: Readings): Edit[] => [
+  {
+    type: 'describeDepthOffset',
+    transducerId,
+    changes: { soundSpeedAssumedMps: assumedMps, offsetSetM: setM, displayResolutionM: 0.01 },
+  },
+  ...pairs.map(([leadLineM, missedM], i): Edit => ({
+    type: 'recordReading',
+    transducerId,
+    readingId: `reading-${i + 1}`,
+    reading: { leadLineM, displayedM: shownOver(water, leadLineM, missedM, assumedMps, setM), leftOut: false },
+  })),
+];
+
+const after = (plan: Plan, edits: readonly Edit[]): Plan => {
+  const applied = applyEdits(plan, edits);
+  if (!applied.ok) throw new Error(`Demo data: ${applied.errors[0]?.message ?? ''}`);
+  return applied.plan;
+};
+
+const enter = (plan: Plan, transducerId: string, at: string): Edit => {
+  const inputs = depthOffsetInputs(plan, transducerId);
+  const result = inputs && depthOffsetResult(inputs);
+  if (!inputs || !result?.known) throw new Error(`Demo data: ${transducerId} has no offset to enter.`);
+  return {
+    type: 'enterDepthOffset',
+    transducerId,
+    entered: {
+      offsetM: result.answer.offsetM,
+      standardErrorM: result.answer.standardErrorM,
+      at,
+      fingerprint: depthOffsetFingerprint(inputs),
+      inputs: JSON.parse(JSON.stringify(inputs)) as never,
+    },
+  };
+};
+
+const boatOf = (changes: Partial<Boat> & { name: string }): Plan => {
+  const plan = emptyPlan(changes.name);
+  return { ...plan, boat: { ...plan.boat, ...changes } };
+};
+
+const lakeOstrel: Water = {
+  name: 'Lake Ostrel',
+  kind: 'fresh',
+  salinityPpt: 0,
+  temperatureC: 9,
+  coldestC: 4,
+  warmestC: 16,
+  shallowestM: 4,
+  usualDeepestM: 45,
+  greatestM: 140,
+  clarity: 'clear',
+};
+
+/** Half commissioned: the boat the demo opens on, with faults planted for the findings to name. */
+const sableWren = (now: Date): DemoBoat => {
+  const at = (daysAgo: number): string => new Date(now.getTime() - daysAgo * day).toISOString();
+  const start: Plan = {
+    ...boatOf({
+      name: 'Sable Wren',
+      lengthM: 7.4,
+      beamM: 2.55,
+      draughtM: 0.62,
+      hullForm: 'catamaran',
+      hullMaterial: 'aluminium',
+      propulsion: 'twin outboards',
+      cruiseSpeedMps: knots(24),
+      topSpeedMps: knots(33),
+      systemVoltageV: 12,
+      notes: 'Guided trips for char along ledges, jigging over schools. Electric bow motor.',
+    }),
+    stations: {
+      'helm-port': { name: 'Helm, port', viewingDistanceM: 0.95, posture: 'standing' },
+      'helm-starboard': { name: 'Helm, starboard', viewingDistanceM: 0.95, posture: 'standing' },
+      'z-bow': { name: 'Bow', viewingDistanceM: 1.4, posture: 'standing' },
+    },
+    waters: { ostrel: lakeOstrel },
+    sought: { char: { name: 'Char', lengthCm: 45, shallowestM: 18, deepestM: 45, over: 'ledges' } },
+    ways: { running: true, searching: true, trolling: true, 'on the spot': true, trailer: true },
+    working: { waterId: 'ostrel', depthM: 32 },
+    transducers: {
+      'a-wide': fromCatalogue(
+        'through-hull-wide-190',
+        { mounting: 'through-hull', forwardM: 2.1, starboardM: -0.85, aboveKeelM: 0.12, workingBeam: 0 },
+        { running: true, searching: true, trolling: true },
+      ),
+      'b-narrow': fromCatalogue(
+        'transom-narrow-95-210',
+        { mounting: 'transom', forwardM: -0.1, starboardM: 0.95, aboveKeelM: 0.23, workingBeam: 1 },
+        { trolling: true, 'on the spot': true },
+      ),
+      'c-sides': fromCatalogue(
+        'side-scan-430-880',
+        { mounting: 'transom', forwardM: -0.1, starboardM: -0.6, aboveKeelM: 0.2, workingBeam: 1 },
+        { searching: true },
+      ),
+      'd-ahead': fromCatalogue(
+        'forward-facing-880',
+        { mounting: 'bow motor', forwardM: 7.2, starboardM: 0.3, aboveKeelM: 0.1, workingBeam: 0 },
+        { searching: true, 'on the spot': true },
+      ),
+    },
+  };
+  const wide = readingEdits({
+    transducerId: 'a-wide',
+    water: lakeOstrel,
+    assumedMps: 1443,
+    setM: 0,
+    pairs: [
+      [5.2, 0.49],
+      [8.1, 0.52],
+      [13.4, 0.5],
+      [16.2, 0.51],
+    ],
+  });
+  const measured = after(start, wide);
+  const narrow = readingEdits({
+    transducerId: 'b-narrow',
+    water: lakeOstrel,
+    assumedMps: 1443,
+    setM: -0.39,
+    pairs: [
+      [5.2, 0.37],
+      [8.1, 0.41],
+      [13.41, 0.39],
+      [16.2, 0.4],
+      [10.7, 0.83],
+    ],
+  });
+  return {
+    id: 'sable-wren',
+    start,
+    madeAt: at(12),
+    revisions: [
+      { edits: wide, at: at(9) },
+      { edits: [enter(measured, 'a-wide', at(9))], at: at(9) },
+      { edits: [{ type: 'describeTransducer', id: 'a-wide', changes: { aboveKeelM: 0.2 } }], at: at(3) },
+      { edits: narrow, at: at(1) },
+    ],
+  };
+};
+
+/** Her brief is there, and no transducer yet. */
+const pewterSkua = (now: Date): DemoBoat => ({
+  id: 'pewter-skua',
+  madeAt: new Date(now.getTime() - 2 * day).toISOString(),
+  revisions: [],
+  start: {
+    ...boatOf({
+      name: 'Pewter Skua',
+      lengthM: 5.3,
+      beamM: 2,
+      draughtM: 0.25,
+      hullForm: 'flat-bottomed',
+      hullMaterial: 'cored composite',
+      propulsion: 'single outboard',
+      cruiseSpeedMps: knots(18),
+      topSpeedMps: knots(26),
+      systemVoltageV: 12,
+      notes: 'Tiller skiff, drifts over reef edges. One display.',
+    }),
+    stations: { tiller: { name: 'Tiller', viewingDistanceM: 0.8, posture: 'seated' } },
+    waters: {
+      sound: {
+        name: 'Tarrow Sound',
+        kind: 'salt',
+        salinityPpt: 34,
+        temperatureC: 12,
+        coldestC: 7,
+        warmestC: 17,
+        shallowestM: 3,
+        usualDeepestM: 40,
+        greatestM: 70,
+        clarity: 'mixed',
+      },
+    },
+    sought: {
+      'a-pollack': { name: 'Pollack', lengthCm: 60, shallowestM: 8, deepestM: 40, over: 'rock' },
+      'b-wrasse': { name: 'Wrasse', lengthCm: 35, shallowestM: 3, deepestM: 20, over: 'rock' },
+    },
+    ways: { running: true, drifting: true, trailer: true },
+    working: { waterId: 'sound', depthM: 18 },
+  },
+});
+
+const gannetDeep: Water = {
+  name: 'Gannet Deep',
+  kind: 'salt',
+  salinityPpt: 35,
+  temperatureC: 8,
+  coldestC: 5,
+  warmestC: 13,
+  shallowestM: 40,
+  usualDeepestM: 300,
+  greatestM: 420,
+  clarity: 'mixed',
+};
+
+/** Commissioned three months ago without a finding; since then her transducer was replaced. */
+const oldMarl = (now: Date): DemoBoat => {
+  const at = (daysAgo: number): string => new Date(now.getTime() - daysAgo * day).toISOString();
+  const start: Plan = {
+    ...boatOf({
+      name: 'Old Marl',
+      lengthM: 11.8,
+      beamM: 3.6,
+      draughtM: 1.1,
+      hullForm: 'displacement',
+      hullMaterial: 'wood',
+      propulsion: 'inboard shaft',
+      cruiseSpeedMps: knots(8),
+      topSpeedMps: knots(9.5),
+      systemVoltageV: 24,
+      notes: 'Drifts over a deep bank edge; training trips.',
+    }),
+    stations: {
+      'a-wheelhouse': { name: 'Wheelhouse', viewingDistanceM: 0.9, posture: 'both' },
+      'b-flybridge': { name: 'Flybridge', viewingDistanceM: 0.85, posture: 'standing' },
+    },
+    waters: { gannet: gannetDeep },
+    sought: { ling: { name: 'Ling', lengthCm: 110, shallowestM: 80, deepestM: 300, over: 'rock' } },
+    ways: { running: true, drifting: true, anchored: true },
+    working: { waterId: 'gannet', depthM: 180 },
+    transducers: {
+      deep: fromCatalogue(
+        'through-hull-deep-dual-45-95',
+        { mounting: 'through-hull', forwardM: 4.2, starboardM: 0.5, aboveKeelM: 0.5, workingBeam: 0 },
+        { running: true, drifting: true, anchored: true },
+      ),
+    },
+  };
+  const readings = readingEdits({
+    transducerId: 'deep',
+    water: gannetDeep,
+    assumedMps: 1500,
+    setM: 0,
+    pairs: [
+      [6.1, 0.6],
+      [8.4, 0.58],
+      [11.2, 0.61],
+      [14.8, 0.62],
+      [19.5, 0.59],
+      [25.3, 0.6],
+    ],
+  });
+  const measured = after(start, readings);
+  const entering = enter(measured, 'deep', at(91));
+  const commissioned = after(measured, [entering]);
+  const replacement = fromCatalogue(
+    'through-hull-dual-45-190',
+    { mounting: 'through-hull', forwardM: 4.2, starboardM: 0.5, aboveKeelM: 0.46, workingBeam: 0 },
+    {},
+  );
+  const { transmitsIn: _kept, ...changes } = replacement;
+  return {
+    id: 'old-marl',
+    start,
+    madeAt: at(95),
+    revisions: [
+      { edits: readings, at: at(91) },
+      { edits: [entering], at: at(91) },
+      {
+        edits: [
+          {
+            type: 'printCard',
+            id: 'card-1',
+            card: { at: at(91), fingerprint: cardFingerprint(cardOf(commissioned)) },
+          },
+        ],
+        at: at(91),
+      },
+      { edits: [{ type: 'describeTransducer', id: 'deep', changes }], at: at(6) },
+    ],
+  };
+};
+
+/** The revision at which Old Marl was commissioned, before her transducer was replaced. */
+export const oldMarlCommissionedAt = 3;
+
+export const demoFleet = (now: Date): readonly DemoBoat[] => [sableWren(now), pewterSkua(now), oldMarl(now)];

@@ -1,0 +1,74 @@
+import express, { type Express } from 'express';
+import { rateLimit } from 'express-rate-limit';
+import helmet from 'helmet';
+import type { Logger } from 'pino';
+import type { CatalogueStore } from '../catalogue/catalogue-store.ts';
+import type { BoatStore } from '../fleet/boat-store.ts';
+import { boatRoutes } from './boats.ts';
+import { bundleRoutes } from './bundles.ts';
+import { calculationRoutes } from './calculations.ts';
+import { cardRoutes } from './cards.ts';
+import { catalogueRoutes } from './catalogue.ts';
+import { onlyFromHere } from './only-from-here.ts';
+import { notFound, problemHandler, sendProblem } from './problem.ts';
+import { webApplication } from './web-application.ts';
+
+export interface Services {
+  readonly boats: BoatStore;
+  readonly catalogue: CatalogueStore;
+  readonly log: Logger;
+  readonly now: () => Date;
+  /** The folder of the built web application, or null to serve the interface alone. */
+  readonly webFolder: string | null;
+}
+
+/** Doors that cost: imports and reports, a minute. */
+const costlyAMinute = 60;
+
+const contentPolicy = {
+  directives: {
+    'default-src': ["'self'"],
+    'script-src': ["'self'"],
+    // The component library writes its theme into style elements at run time.
+    'style-src': ["'self'", "'unsafe-inline'"],
+    'img-src': ["'self'", 'data:'],
+    'object-src': ["'none'"],
+    'frame-ancestors': ["'none'"],
+    'upgrade-insecure-requests': null,
+  },
+};
+
+/** The whole server as one handler. */
+export const makeApp = (services: Services): Express => {
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(helmet({ contentSecurityPolicy: contentPolicy, strictTransportSecurity: false }));
+  app.use(onlyFromHere);
+  const costly = rateLimit({
+    windowMs: 60_000,
+    limit: costlyAMinute,
+    standardHeaders: 'draft-8',
+    legacyHeaders: false,
+    handler: (_request, response) =>
+      sendProblem(response, { status: 429, title: 'Too many at once', detail: 'Wait a minute and try again.' }),
+  });
+
+  const api = express.Router();
+  api.use((_request, response, next) => {
+    response.set('Cache-Control', 'no-store');
+    next();
+  });
+  api.get('/health', (_request, response) => {
+    response.json({ status: 'ok', at: services.now().toISOString() });
+  });
+  api.use('/boats', boatRoutes(services));
+  api.use('/boats', cardRoutes(services, costly));
+  api.use('/bundles', bundleRoutes(services, costly));
+  api.use('/catalogue', catalogueRoutes(services));
+  api.use('/calculations', calculationRoutes());
+  api.use((request, response) => sendProblem(response, notFound(`door ${request.method} ${request.originalUrl}`)));
+  app.use('/api', api);
+  if (services.webFolder !== null) app.use(webApplication(services.webFolder));
+  app.use(problemHandler(services.log));
+  return app;
+};

@@ -1,0 +1,144 @@
+import { emptyPlan, type Edit, type KeptRevision, type OpenedBoat, type Revision } from '@grey-keel/model';
+import { randomUUID } from 'node:crypto';
+import type { RunningServer } from '../start-server.ts';
+import { snapshotEvery } from '../fleet/boat-store.ts';
+import { ask, scratchFolder, serverOn, serverProcess, type Reply } from '../testing/test-server.ts';
+
+const renamed = (name: string): Edit[] => [{ type: 'describeBoat', changes: { name } }];
+const request = (base: number, edits: Edit[], revisionId: string = randomUUID()) => ({ revisionId, base, edits });
+
+describe('boats over HTTP', () => {
+  let folder: ReturnType<typeof scratchFolder>;
+  let server: RunningServer;
+  const send = (method: string, path: string, body?: unknown): Promise<Reply> =>
+    ask(server.address, method, `/api/boats${path}`, body);
+  const opened = async (id: string): Promise<OpenedBoat> => (await send('GET', `/${id}`)).body as OpenedBoat;
+
+  beforeEach(async () => {
+    folder = scratchFolder();
+    server = await serverOn(folder.path);
+    await send('PUT', '/first', { name: 'First' });
+  });
+  afterEach(async () => {
+    await server.stop();
+    folder.remove();
+  });
+
+  it('makes a boat once, lists her, takes her off and brings her back', async () => {
+    expect((await send('PUT', '/second', { name: 'Second' })).status).toBe(201);
+    expect((await send('PUT', '/second', { name: 'Other' })).status).toBe(200);
+    expect((await opened('second')).plan).toEqual(emptyPlan('Second'));
+    expect(((await send('GET', '')).body as { name: string }[]).map(({ name }) => name)).toEqual(['First', 'Second']);
+    expect((await send('DELETE', '/second')).status).toBe(204);
+    expect((await send('GET', '/second')).status).toBe(404);
+    expect(((await send('GET', '')).body as unknown[]).length).toBe(1);
+    expect((await send('POST', '/second/recall')).status).toBe(200);
+    expect((await opened('second')).plan.boat.name).toBe('Second');
+  });
+
+  it('keeps edits once however often they are sent, and gives the same answer', async () => {
+    const sent = request(0, renamed('Renamed'));
+    const first = await send('POST', '/first/revisions', sent);
+    expect(first.status).toBe(201);
+    const again = await send('POST', '/first/revisions', sent);
+    expect(again.status).toBe(200);
+    expect(again.body).toEqual(first.body);
+    expect((await opened('first')).number).toBe(1);
+    const other = await send('POST', '/first/revisions', { ...sent, edits: renamed('Other') });
+    expect(other.status).toBe(409);
+  });
+
+  it('answers 412 with the missing edits and the places they touched', async () => {
+    await send('POST', '/first/revisions', request(0, renamed('Theirs')));
+    const late = await send(
+      'POST',
+      '/first/revisions',
+      request(0, [{ type: 'describeBoat', changes: { lengthM: 6 } }]),
+    );
+    expect(late.status).toBe(412);
+    expect(late.type).toContain('application/problem+json');
+    const { missing, number } = late.body as { missing: Revision[]; number: number };
+    expect(number).toBe(1);
+    expect(missing.map(({ edits }) => edits)).toEqual([renamed('Theirs')]);
+    expect(missing[0]?.paths).toEqual([['boat', 'name']]);
+    expect((await send('POST', '/first/revisions', request(7, renamed('Ahead')))).status).toBe(409);
+  });
+
+  it('refuses edits that do not hold, naming field and range, and keeps nothing of them', async () => {
+    const bad = await send(
+      'POST',
+      '/first/revisions',
+      request(0, [{ type: 'describeBoat', changes: { lengthM: 400 } }]),
+    );
+    expect(bad.status).toBe(422);
+    const { errors } = bad.body as { errors: { field: string; range: string }[] };
+    expect(errors[0]?.field).toBe('edits[0].changes.lengthM');
+    expect(errors[0]?.range).toContain('2 to 60');
+    const gone = await send('POST', '/first/revisions', request(0, [{ type: 'removeWater', id: 'nowhere' }]));
+    expect(gone.status).toBe(422);
+    expect((await opened('first')).number).toBe(0);
+    expect((await send('POST', '/first/revisions', { base: 0 })).status).toBe(422);
+    expect((await send('POST', '/Not An Id/revisions', request(0, renamed('x')))).status).toBe(422);
+    expect((await send('POST', '/nowhere/revisions', request(0, renamed('x')))).status).toBe(404);
+  });
+
+  it('opens a boat past a snapshot, at every earlier revision, and after a restart', async () => {
+    const last = snapshotEvery + 3;
+    for (let i = 0; i < last; i++) await send('POST', '/first/revisions', request(i, renamed(`Name ${i + 1}`)));
+    await server.stop();
+    server = await serverOn(folder.path);
+    expect((await opened('first')).plan.boat.name).toBe(`Name ${last}`);
+    const at = async (number: number): Promise<string> =>
+      ((await send('GET', `/first/revisions/${number}`)).body as OpenedBoat['plan']).boat.name;
+    expect(await at(0)).toBe('First');
+    expect(await at(snapshotEvery - 1)).toBe(`Name ${snapshotEvery - 1}`);
+    expect(await at(snapshotEvery + 1)).toBe(`Name ${snapshotEvery + 1}`);
+    expect((await send('GET', '/first/revisions/99')).status).toBe(404);
+    expect(((await send('GET', `/first/revisions?since=${last - 2}`)).body as unknown[]).length).toBe(2);
+  });
+
+  it('keeps every one of many edits that arrive at once', async () => {
+    const names = Array.from({ length: 12 }, (_, i) => `boat-${i}`);
+    await Promise.all(names.map((id) => send('PUT', `/${id}`, { name: id })));
+    const kept = await Promise.all(
+      names.map((id) => send('POST', `/${id}/revisions`, request(0, renamed(`${id} renamed`)))),
+    );
+    expect(kept.map(({ status }) => status)).toEqual(names.map(() => 201));
+    const racing = await Promise.all(
+      [1, 2, 3, 4].map((i) => send('POST', '/first/revisions', request(0, renamed(`Racer ${i}`)))),
+    );
+    expect(racing.map(({ status }) => status).sort()).toEqual([201, 412, 412, 412]);
+  });
+
+  it('never overwrites a revision or a snapshot', async () => {
+    await send('POST', '/first/revisions', request(0, renamed('Kept')));
+    await server.stop();
+    const { openDatabase } = await import('../database/open-database.ts');
+    const database = await openDatabase(`${folder.path}/grey-keel.sqlite`);
+    await expectAsync(database.sequelize.query("UPDATE revisions SET edits = '[]'")).toBeRejected();
+    await expectAsync(database.sequelize.query("UPDATE snapshots SET plan = '{}'")).toBeRejected();
+    await database.close();
+    server = await serverOn(folder.path);
+  });
+});
+
+describe('a server that is killed', () => {
+  it('between commit and answer has kept the edit, and keeps it once when it is sent again', async () => {
+    const folder = scratchFolder();
+    const first = await serverProcess(folder.path, true);
+    await ask(first.address, 'PUT', '/api/boats/hull', { name: 'Hull' });
+    const sent = request(0, renamed('Kept all the same'));
+    await expectAsync(ask(first.address, 'POST', '/api/boats/hull/revisions', sent)).toBeRejected();
+    expect(await first.ended).toBe('SIGKILL');
+
+    const second = await serverProcess(folder.path);
+    const again = await ask(second.address, 'POST', '/api/boats/hull/revisions', sent);
+    expect(again.status).toBe(200);
+    expect((again.body as KeptRevision).number).toBe(1);
+    const boat = (await ask(second.address, 'GET', '/api/boats/hull')).body as OpenedBoat;
+    expect([boat.number, boat.plan.boat.name]).toEqual([1, 'Kept all the same']);
+    second.child.kill('SIGTERM');
+    expect(await second.ended).toBe(0);
+    folder.remove();
+  }, 60_000);
+});

@@ -1,0 +1,46 @@
+import { unitChoiceSchema } from '@grey-keel/core';
+import { Router, type RequestHandler } from 'express';
+import { z } from 'zod';
+import type { CatalogueStore } from '../catalogue/catalogue-store.ts';
+import { packBundle } from '../exchange/bundles.ts';
+import type { BoatStore } from '../fleet/boat-store.ts';
+import { cardPdf } from '../handover/card-pdf.ts';
+import { notFound, sendProblem } from './problem.ts';
+import { validated, withId } from './validated.ts';
+
+const querySchema = unitChoiceSchema.extend({ paper: z.enum(['A4', 'LETTER']).default('A4') });
+
+const fileName = (name: string, ending: string): string =>
+  `attachment; filename="${name.replace(/[^A-Za-z0-9]+/g, '-').replace(/^-+|-+$/g, '') || 'boat'}${ending}"`;
+
+/** What leaves the program about one boat: the dash card as PDF and the bundle. */
+export const cardRoutes = (
+  { boats, catalogue, now }: { boats: BoatStore; catalogue: CatalogueStore; now: () => Date },
+  costly: RequestHandler,
+): Router => {
+  const router = Router();
+  router.get(
+    '/:id/card.pdf',
+    costly,
+    withId(async (id, request, response) => {
+      const query = validated(querySchema, request.query, response);
+      if (!query) return;
+      const boat = await boats.open(id);
+      if (!boat) return sendProblem(response, notFound('boat of that id in the fleet'));
+      const { paper, ...units } = query;
+      const pdf = await cardPdf(boat.plan, { units, paper, at: now(), revision: boat.number });
+      response.type('application/pdf').set('Content-Disposition', fileName(boat.plan.boat.name, '-card.pdf')).send(pdf);
+    }),
+  );
+  router.get(
+    '/:id/bundle',
+    withId(async (id, _request, response) => {
+      const boat = await boats.open(id);
+      if (!boat) return sendProblem(response, notFound('boat of that id in the fleet'));
+      response
+        .set('Content-Disposition', fileName(boat.plan.boat.name, '.grey-keel.json'))
+        .json(await packBundle(boat.plan, catalogue, now()));
+    }),
+  );
+  return router;
+};

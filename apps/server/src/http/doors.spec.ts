@@ -1,0 +1,191 @@
+import { calculate, calculations, unitSets } from '@grey-keel/core';
+import type { Bundle, CatalogueEntry, OpenedBoat } from '@grey-keel/model';
+import { request as rawRequest } from 'node:http';
+import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
+import { seedDemo } from '../demo/seed-demo.ts';
+import type { RunningServer } from '../start-server.ts';
+import { ask, scratchFolder, serverOn, type Reply } from '../testing/test-server.ts';
+
+/** Text in a PDF is broken wherever the typesetter likes: compare it without its spaces. */
+const unspaced = (text: string): string => text.replace(/\s+/g, '');
+
+interface ProblemBody {
+  readonly title: string;
+  readonly detail: string;
+  readonly errors: { field: string; message: string; range: string }[];
+}
+
+describe('the other doors', () => {
+  let folder: ReturnType<typeof scratchFolder>;
+  let server: RunningServer;
+  const send = (method: string, path: string, body?: unknown, raw = false): Promise<Reply> =>
+    ask(server.address, method, `/api${path}`, body, raw);
+  const bundleOf = async (id: string): Promise<Bundle> => (await send('GET', `/boats/${id}/bundle`)).body as Bundle;
+  const refused = async (bundle: unknown, raw = false): Promise<ProblemBody & { status: number }> => {
+    const reply = await send('PUT', '/bundles/copy', bundle, raw);
+    expect(reply.type).toContain('application/problem+json');
+    expect((await send('GET', '/boats/copy')).status).toBe(404);
+    return { status: reply.status, ...(reply.body as ProblemBody) };
+  };
+
+  beforeAll(async () => {
+    folder = scratchFolder();
+    server = await serverOn(folder.path);
+    await seedDemo(server.boats, new Date('2026-06-01T08:00:00Z'));
+  });
+  afterAll(async () => {
+    await server.stop();
+    folder.remove();
+  });
+
+  it('says it is well, and what is not there', async () => {
+    expect((await send('GET', '/health')).body).toEqual({ status: 'ok', at: jasmine.any(String) });
+    const lost = await send('GET', '/nowhere');
+    expect([lost.status, lost.type.includes('problem+json')]).toEqual([404, true]);
+  });
+
+  it('answers every calculation as the core does, and 422 for bad input', async () => {
+    const input = { beamwidthDeg: 24, depthM: 32 };
+    const reply = await send('POST', '/calculations/footprint', input);
+    const footprint = calculations.get('footprint');
+    const own = footprint && calculate(footprint, input);
+    expect(own?.ok && reply.body).toEqual(own?.ok && JSON.parse(JSON.stringify(own.answer)));
+    const bad = await send('POST', '/calculations/footprint', { ...input, beamwidthDeg: 400 });
+    expect(bad.status).toBe(422);
+    expect((bad.body as ProblemBody).errors).toEqual([
+      { field: 'beamwidthDeg', message: '"beamwidthDeg" is too large.', range: '0.1 to 170' },
+    ]);
+    expect((await send('POST', '/calculations/nothing', {})).status).toBe(404);
+    expect(((await send('GET', '/calculations')).body as unknown[]).length).toBe(calculations.size);
+    expect((await send('GET', '/calculations/footprint')).status).toBe(200);
+  });
+
+  it('brings a boat back from her bundle as she was, under another id', async () => {
+    const bundle = await bundleOf('sable-wren');
+    expect(bundle.catalogue.map(({ id }) => id).sort()).toEqual([
+      'forward-facing-880',
+      'side-scan-430-880',
+      'through-hull-wide-190',
+      'transom-narrow-95-210',
+    ]);
+    const made = await send('PUT', '/bundles/wren-again', bundle);
+    expect(made.status).toBe(201);
+    expect((made.body as OpenedBoat).plan).toEqual(bundle.plan);
+    expect((await bundleOf('wren-again')).plan).toEqual(bundle.plan);
+    await send('DELETE', '/boats/wren-again');
+  });
+
+  it('refuses bundles that are newer, have unknown fields, are cut short, too long or something else', async () => {
+    const bundle = await bundleOf('sable-wren');
+    const newer = await refused({ ...bundle, version: 2 });
+    expect([newer.status, newer.errors[0]?.field]).toEqual([422, 'version']);
+    expect(newer.detail).toContain('newer Grey Keel');
+    const newerPlan = await refused({ ...bundle, plan: { ...bundle.plan, version: 9 } });
+    expect(newerPlan.detail).toContain('version 9');
+    const unknown = await refused({
+      ...bundle,
+      plan: { ...bundle.plan, boat: { ...bundle.plan.boat, colour: 'grey' } },
+    });
+    expect([unknown.status, unknown.errors[0]?.field]).toEqual([422, 'plan.boat.colour']);
+    const cut = await refused(JSON.stringify(bundle).slice(0, 900), true);
+    expect([cut.status, cut.title]).toEqual([400, 'Not JSON']);
+    const other = await refused({ hello: 'there' });
+    expect(other.detail).toContain('no Grey Keel bundle');
+    const reading = structuredClone(bundle) as unknown as {
+      plan: { depthOffsets: Record<string, { readings: Record<string, object> }> };
+    };
+    const offsets = reading.plan.depthOffsets['b-narrow'];
+    if (offsets) offsets.readings = { 'reading-1': { leadLineM: 5, leftOut: false } };
+    const half = await refused(reading);
+    expect(half.errors[0]?.field).toBe('plan.depthOffsets.b-narrow.readings.reading-1.displayedM');
+    const wide = structuredClone(bundle);
+    const beam = wide.plan.transducers['a-wide']?.beams[0];
+    if (beam) beam.beamwidthDeg = 400;
+    expect((await refused(wide)).errors[0]).toEqual(jasmine.objectContaining({ range: '0.1 to 170' }));
+  });
+
+  it('refuses a bundle of 40 MB and lives to say so', async () => {
+    const huge = await refused({ format: 'grey-keel-bundle', version: 1, padding: 'x'.repeat(40_000_000) });
+    expect([huge.status, huge.title]).toEqual([413, 'Too large']);
+    expect((await send('GET', '/health')).status).toBe(200);
+  });
+
+  it('keeps script tags as the text they are, in the plan and in the PDF', async () => {
+    const bundle = await bundleOf('sable-wren');
+    const name = '<script>alert(1)</script> & "Wren"';
+    const made = await send('PUT', '/bundles/tags', {
+      ...bundle,
+      plan: { ...bundle.plan, boat: { ...bundle.plan.boat, name } },
+    });
+    expect((made.body as OpenedBoat).plan.boat.name).toBe(name);
+    expect(await pdfText('tags')).toContain(unspaced(name));
+    await send('DELETE', '/boats/tags');
+  });
+
+  const pdfText = async (id: string, units: object = unitSets.metric): Promise<string> => {
+    const query = new URLSearchParams({ ...units });
+    const response = await fetch(`${server.address}/api/boats/${id}/card.pdf?${query.toString()}`);
+    expect(response.status).toBe(200);
+    expect(response.headers.get('content-type')).toContain('application/pdf');
+    const pdf = await getDocument({ data: new Uint8Array(await response.arrayBuffer()), verbosity: 0 }).promise;
+    const page = await pdf.getPage(1);
+    const { items } = await page.getTextContent();
+    return unspaced(items.map((item) => ('str' in item ? item.str : '')).join(''));
+  };
+
+  it('prints the card with its figures in the units asked for, its cautions and what is not settled', async () => {
+    const metric = await pdfText('sable-wren');
+    for (const part of [
+      'Sable Wren',
+      '0.62 m',
+      '24.0°',
+      '+0.50 m',
+      'stale',
+      'From astern',
+      'A wrong sign grounds the boat',
+      '\u22120.39 m',
+    ])
+      expect(metric).toContain(unspaced(part));
+    const feet = await pdfText('sable-wren', unitSets.feet);
+    expect(feet).toContain('+1.65ft');
+    expect(feet).toContain('105.0ft');
+    expect((await send('GET', '/boats/sable-wren/card.pdf?length=miles')).status).toBe(422);
+    expect((await send('GET', '/boats/nowhere/card.pdf?length=m&depth=m&speed=kn&temperature=C')).status).toBe(404);
+  });
+
+  it('lists the shipped catalogue and takes the shop\u2019s own, in versions', async () => {
+    const list = (await send('GET', '/catalogue')).body as CatalogueEntry[];
+    expect(list.filter(({ item }) => item.type === 'transducer').length).toBe(24);
+    expect(list.filter(({ item }) => item.type === 'display').length).toBe(8);
+    const item = list.find(({ id }) => id === 'transom-wide-95')?.item;
+    expect((await send('PUT', '/catalogue/transom-wide-95', item)).status).toBe(409);
+    const own = (await send('PUT', '/catalogue/own-one', item)).body as CatalogueEntry;
+    expect([own.version, own.shipped]).toEqual([1, false]);
+    expect(((await send('PUT', '/catalogue/own-one', item)).body as CatalogueEntry).version).toBe(1);
+    const changed = { ...item, socket: 'other' };
+    expect(((await send('PUT', '/catalogue/own-one', changed)).body as CatalogueEntry).version).toBe(2);
+    expect((await send('PUT', '/catalogue/own-one', { type: 'transducer' })).status).toBe(422);
+  });
+
+  it('answers only to its own names', async () => {
+    const { port } = new URL(server.address);
+    const status = (headers: Record<string, string>): Promise<number> =>
+      new Promise((resolve, reject) => {
+        rawRequest({ host: '127.0.0.1', port, path: '/api/boats', headers }, (response) => {
+          response.resume();
+          resolve(response.statusCode ?? 0);
+        })
+          .on('error', reject)
+          .end();
+      });
+    expect(await status({ host: 'elsewhere.example' })).toBe(403);
+    expect(await status({ origin: 'http://elsewhere.example' })).toBe(403);
+    expect(await status({ origin: `http://localhost:${port}` })).toBe(200);
+  });
+
+  it('sends a policy under which no inline script runs', async () => {
+    const response = await fetch(`${server.address}/api/health`);
+    expect(response.headers.get('content-security-policy')).toContain("script-src 'self';");
+    expect(response.headers.get('x-content-type-options')).toBe('nosniff');
+  });
+});

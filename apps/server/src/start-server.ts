@@ -1,0 +1,52 @@
+import { createServer } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import type { Logger } from 'pino';
+import { CatalogueStore } from './catalogue/catalogue-store.ts';
+import { openDatabase } from './database/open-database.ts';
+import { BoatStore } from './fleet/boat-store.ts';
+import { makeApp } from './http/app.ts';
+
+export interface ServerOptions {
+  readonly file: string;
+  readonly host: string;
+  readonly port: number;
+  readonly webFolder: string | null;
+  readonly log: Logger;
+  readonly now?: () => Date;
+}
+
+export interface RunningServer {
+  readonly address: string;
+  readonly boats: BoatStore;
+  readonly catalogue: CatalogueStore;
+  /** Takes no new requests, lets the running ones end, then closes the database. */
+  readonly stop: () => Promise<void>;
+}
+
+/** Opens the database, ships the catalogue and listens. */
+export const startServer = async (options: ServerOptions): Promise<RunningServer> => {
+  const now = options.now ?? (() => new Date());
+  const database = await openDatabase(options.file);
+  const boats = new BoatStore(database, now);
+  const catalogue = new CatalogueStore(database);
+  await catalogue.ship();
+  const app = makeApp({ boats, catalogue, log: options.log, now, webFolder: options.webFolder });
+  const server = createServer(app);
+  await new Promise<void>((resolve, reject) => {
+    server.once('error', reject);
+    server.listen(options.port, options.host, resolve);
+  });
+  const { port } = server.address() as AddressInfo;
+  return {
+    address: `http://${options.host}:${port}`,
+    boats,
+    catalogue,
+    stop: async () => {
+      await new Promise<void>((resolve) => {
+        server.close(() => resolve());
+        server.closeIdleConnections();
+      });
+      await database.close();
+    },
+  };
+};
