@@ -53,7 +53,7 @@ const readingEdits = ({ transducerId, water, assumedMps, setM, pairs }: Readings
   ...pairs.map(([leadLineM, missedM], i): Edit => ({
     type: 'recordReading',
     transducerId,
-    readingId: `reading-${i + 1}`,
+    readingId: `a${i + 1}`,
     reading: { leadLineM, displayedM: shownOver(water, leadLineM, missedM, assumedMps, setM), leftOut: false },
   })),
 ];
@@ -117,14 +117,14 @@ const sableWren = (now: Date): DemoBoat => {
       notes: 'Guided trips for char along ledges, jigging over schools. Electric bow motor.',
     }),
     stations: {
-      'helm-port': { name: 'Helm, port', viewingDistanceM: 0.95, posture: 'standing' },
-      'helm-starboard': { name: 'Helm, starboard', viewingDistanceM: 0.95, posture: 'standing' },
-      'z-bow': { name: 'Bow', viewingDistanceM: 1.4, posture: 'standing' },
+      'a-helm-port': { name: 'Helm, port', viewingDistanceM: 0.95, posture: 'standing' },
+      'b-helm-starboard': { name: 'Helm, starboard', viewingDistanceM: 0.95, posture: 'standing' },
+      'c-bow': { name: 'Bow', viewingDistanceM: 1.4, posture: 'standing' },
     },
-    waters: { ostrel: lakeOstrel },
+    waters: { 'a-ostrel': lakeOstrel },
     sought: { char: { name: 'Char', lengthCm: 45, shallowestM: 18, deepestM: 45, over: 'ledges' } },
     ways: { running: true, searching: true, trolling: true, 'on the spot': true, trailer: true },
-    working: { waterId: 'ostrel', depthM: 32 },
+    working: { waterId: 'a-ostrel', depthM: 32 },
     transducers: {
       'a-wide': fromCatalogue(
         'through-hull-wide-190',
@@ -208,7 +208,7 @@ const pewterSkua = (now: Date): DemoBoat => ({
     }),
     stations: { tiller: { name: 'Tiller', viewingDistanceM: 0.8, posture: 'seated' } },
     waters: {
-      sound: {
+      'a-sound': {
         name: 'Tarrow Sound',
         kind: 'salt',
         salinityPpt: 34,
@@ -226,7 +226,7 @@ const pewterSkua = (now: Date): DemoBoat => ({
       'b-wrasse': { name: 'Wrasse', lengthCm: 35, shallowestM: 3, deepestM: 20, over: 'rock' },
     },
     ways: { running: true, drifting: true, trailer: true },
-    working: { waterId: 'sound', depthM: 18 },
+    working: { waterId: 'a-sound', depthM: 18 },
   },
 });
 

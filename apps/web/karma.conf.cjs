@@ -1,0 +1,20 @@
+process.env.CHROME_BIN ??= '/usr/bin/chromium';
+
+module.exports = (config) => {
+  config.set({
+    frameworks: ['jasmine'],
+    plugins: [require('karma-jasmine'), require('karma-chrome-launcher'), require('karma-coverage')],
+    client: { jasmine: { random: true, failSpecWithNoExpectations: true }, clearContext: true },
+    reporters: ['progress'],
+    browsers: ['Headless'],
+    customLaunchers: {
+      Headless: {
+        base: 'ChromeHeadless',
+        flags: ['--no-sandbox', '--disable-dev-shm-usage', '--disable-gpu', '--window-size=1280,800'],
+      },
+    },
+    browserNoActivityTimeout: 120_000,
+    restartOnFileChange: false,
+    singleRun: true,
+  });
+};

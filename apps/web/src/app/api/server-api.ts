@@ -1,0 +1,78 @@
+import { HttpClient } from '@angular/common/http';
+import { inject, Injectable } from '@angular/core';
+import type { UnitChoice } from '@grey-keel/core';
+import {
+  catalogueEntrySchema,
+  fleetEntrySchema,
+  keptRevisionSchema,
+  openedBoatSchema,
+  revisionSchema,
+  type CatalogueEntry,
+  type CatalogueItem,
+  type FleetEntry,
+  type KeptRevision,
+  type OpenedBoat,
+  type Revision,
+  type RevisionRequest,
+} from '@grey-keel/model';
+import { map, type Observable } from 'rxjs';
+import { z } from 'zod';
+
+/** The server's doors, each answer checked against its schema. */
+@Injectable({ providedIn: 'root' })
+export class ServerApi {
+  private readonly http = inject(HttpClient);
+
+  fleet(): Observable<FleetEntry[]> {
+    return this.http.get('api/boats').pipe(map((body) => z.array(fleetEntrySchema).parse(body)));
+  }
+
+  open(id: string): Observable<OpenedBoat> {
+    return this.http.get(`api/boats/${id}`).pipe(map((body) => openedBoatSchema.parse(body)));
+  }
+
+  make(id: string, name: string): Observable<OpenedBoat> {
+    return this.http.put(`api/boats/${id}`, { name }).pipe(map((body) => openedBoatSchema.parse(body)));
+  }
+
+  remove(id: string): Observable<unknown> {
+    return this.http.delete(`api/boats/${id}`);
+  }
+
+  recall(id: string): Observable<OpenedBoat> {
+    return this.http.post(`api/boats/${id}/recall`, null).pipe(map((body) => openedBoatSchema.parse(body)));
+  }
+
+  send(id: string, request: RevisionRequest): Observable<KeptRevision> {
+    return this.http.post(`api/boats/${id}/revisions`, request).pipe(map((body) => keptRevisionSchema.parse(body)));
+  }
+
+  revisionsSince(id: string, number: number): Observable<Revision[]> {
+    return this.http
+      .get(`api/boats/${id}/revisions`, { params: { since: number } })
+      .pipe(map((body) => z.array(revisionSchema).parse(body)));
+  }
+
+  catalogue(): Observable<CatalogueEntry[]> {
+    return this.http.get('api/catalogue').pipe(map((body) => z.array(catalogueEntrySchema).parse(body)));
+  }
+
+  putInCatalogue(id: string, item: CatalogueItem): Observable<CatalogueEntry> {
+    return this.http.put(`api/catalogue/${id}`, item).pipe(map((body) => catalogueEntrySchema.parse(body)));
+  }
+
+  /** The file is sent as it is: the server judges it. */
+  importBundle(id: string, text: string): Observable<OpenedBoat> {
+    return this.http
+      .put(`api/bundles/${id}`, text, { headers: { 'content-type': 'application/json' } })
+      .pipe(map((body) => openedBoatSchema.parse(body)));
+  }
+
+  bundle(id: string): Observable<Blob> {
+    return this.http.get(`api/boats/${id}/bundle`, { responseType: 'blob' });
+  }
+
+  cardPdf(id: string, units: UnitChoice, paper: 'A4' | 'LETTER'): Observable<Blob> {
+    return this.http.get(`api/boats/${id}/card.pdf`, { params: { ...units, paper }, responseType: 'blob' });
+  }
+}

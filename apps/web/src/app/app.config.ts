@@ -1,0 +1,34 @@
+import { provideHttpClient, withFetch } from '@angular/common/http';
+import {
+  type ApplicationConfig,
+  provideBrowserGlobalErrorListeners,
+  provideZonelessChangeDetection,
+} from '@angular/core';
+import { provideRouter, withComponentInputBinding } from '@angular/router';
+import { provideEffects } from '@ngrx/effects';
+import { provideState, provideStore } from '@ngrx/store';
+import { providePrimeNG } from 'primeng/config';
+import { routes } from './app.routes.ts';
+import { catalogueFeature, fleetFeature } from './state/lists.ts';
+import { ListEffects } from './state/lists.effects.ts';
+import { PlanEffects } from './state/plan.effects.ts';
+import { planFeature } from './state/plan.reducer.ts';
+import { viewFeature } from './state/view.ts';
+import { ViewEffects } from './state/view.effects.ts';
+import { preset } from './theme/theme.ts';
+
+export const appConfig: ApplicationConfig = {
+  providers: [
+    provideZonelessChangeDetection(),
+    provideBrowserGlobalErrorListeners(),
+    provideHttpClient(withFetch()),
+    provideRouter(routes, withComponentInputBinding()),
+    provideStore(),
+    provideState(planFeature),
+    provideState(viewFeature),
+    provideState(fleetFeature),
+    provideState(catalogueFeature),
+    provideEffects(PlanEffects, ViewEffects, ListEffects),
+    providePrimeNG({ theme: { preset, options: { darkModeSelector: '.never-dark' } } }),
+  ],
+};

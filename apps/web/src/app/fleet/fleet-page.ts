@@ -1,0 +1,290 @@
+import { DatePipe } from '@angular/common';
+import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { Router, RouterLink } from '@angular/router';
+import { nameSchema, type FleetEntry } from '@grey-keel/model';
+import { Store } from '@ngrx/store';
+import { InputText } from 'primeng/inputtext';
+import { TableModule } from 'primeng/table';
+import { firstValueFrom } from 'rxjs';
+import { problemOf } from '../api/problem.ts';
+import { ServerApi } from '../api/server-api.ts';
+import { FigurePipe } from '../shared/figure-pipe.ts';
+import { fileNameOf, saveFile } from '../shared/save-file.ts';
+import { fleetEvents, fleetFeature } from '../state/lists.ts';
+import { newId } from '../state/open-plan.ts';
+import { selectTheme, selectUnitChoice, viewEvents } from '../state/view.ts';
+import { SmallWaterline } from './small-waterline.ts';
+
+/** The server takes at most this much; saying so here spares the sending. */
+const largestBundleBytes = 8 * 1024 * 1024;
+
+/** All the boats of the shop, each with her own small waterline. */
+@Component({
+  selector: 'gk-fleet-page',
+  imports: [DatePipe, FigurePipe, FormsModule, InputText, RouterLink, SmallWaterline, TableModule],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <header>
+      <h1>Grey Keel</h1>
+      <span class="faint">Boats, and how far each has come</span>
+      <button type="button" class="action" (click)="store.dispatch(nextTheme)">Theme: {{ theme() }}</button>
+    </header>
+    <main>
+      @if (message(); as words) {
+        <p class="sheet told" [class.bad]="words.bad" role="alert">
+          {{ words.text }}
+          @if (words.removed; as gone) {
+            <button type="button" class="plain" (click)="recall(gone)">Bring her back</button>
+          }
+          <button type="button" class="plain" (click)="message.set(null)">Good</button>
+        </p>
+      }
+      <section class="sheet" aria-labelledby="fleet-title">
+        <div class="row top">
+          <h2 id="fleet-title">Fleet</h2>
+          <form class="row" (ngSubmit)="make()">
+            <label for="new-boat" class="small faint">New boat</label>
+            <input pInputText id="new-boat" name="name" autocomplete="off" placeholder="her name" [(ngModel)]="name" />
+            <button type="submit" class="action chief">Add her</button>
+          </form>
+          <label class="action file" for="bundle-file">
+            Import a bundle
+            <input id="bundle-file" type="file" accept=".json,application/json" (change)="take($event)" />
+          </label>
+        </div>
+        @switch (status()) {
+          @case ('failed') {
+            <p role="alert">{{ problem() }} <button type="button" class="plain" (click)="load()">Try again</button></p>
+          }
+          @case ('ready') {
+            @if (boats().length === 0) {
+              <p class="empty">No boat yet. Add one by her name, or import a bundle from another shop.</p>
+            } @else {
+              <p-table [value]="boats()" dataKey="id" [tableStyle]="{ 'min-width': '640px' }">
+                <ng-template #header>
+                  <tr>
+                    <th scope="col" pSortableColumn="name">Boat</th>
+                    <th scope="col">Stages</th>
+                    <th scope="col">Findings</th>
+                    <th scope="col">Water</th>
+                    <th scope="col">Transducers</th>
+                    <th scope="col" pSortableColumn="keptAt">Kept</th>
+                    <th scope="col"><span class="hidden-label">Actions</span></th>
+                  </tr>
+                </ng-template>
+                <ng-template #body let-boat>
+                  <tr [attr.data-boat]="boat.id">
+                    <td>
+                      <a [routerLink]="['/boats', boat.id]" class="name">{{ boat.name }}</a>
+                      <div class="small faint">
+                        {{ boat.lengthM | figure: 'length' : units() : { decimals: 1 } }} {{ boat.hullForm }}
+                      </div>
+                    </td>
+                    <td><gk-small-waterline [stages]="boat.stages" /></td>
+                    <td class="small">
+                      @if (boat.stops) {
+                        <span class="stop">{{ boat.stops }} stop</span>
+                      }
+                      @if (boat.checks) {
+                        <span class="check">{{ boat.checks }} check</span>
+                      }
+                      @if (!boat.stops && !boat.checks) {
+                        <span class="faint">none</span>
+                      }
+                    </td>
+                    <td class="small">{{ boat.water || 'not described' }}</td>
+                    <td class="mono count">{{ boat.transducers }}</td>
+                    <td class="small mono">{{ boat.keptAt | date: 'yyyy-MM-dd HH:mm' }}</td>
+                    <td class="acts">
+                      <button
+                        type="button"
+                        class="plain"
+                        (click)="export(boat)"
+                        [attr.aria-label]="'Export ' + boat.name"
+                      >
+                        Export
+                      </button>
+                      <button
+                        type="button"
+                        class="plain risky"
+                        (click)="remove(boat)"
+                        [attr.aria-label]="'Take ' + boat.name + ' off the fleet'"
+                      >
+                        Take off
+                      </button>
+                    </td>
+                  </tr>
+                </ng-template>
+              </p-table>
+            }
+          }
+          @default {
+            <p role="status">Fetching the fleet.</p>
+          }
+        }
+      </section>
+    </main>
+  `,
+  styles: `
+    header {
+      display: flex;
+      gap: 14px;
+      align-items: center;
+      padding: 8px 24px;
+      background: var(--sheet);
+      border-bottom: 2px solid var(--rule);
+    }
+    header span {
+      flex: 1;
+    }
+    main {
+      max-width: 1232px;
+      margin: 0 auto;
+      padding: 16px 24px;
+      display: grid;
+      gap: 12px;
+    }
+    .top {
+      justify-content: space-between;
+      margin-bottom: 10px;
+      align-items: center;
+    }
+    form.row {
+      align-items: center;
+    }
+    input {
+      min-height: var(--touch);
+      padding: 4px 8px;
+    }
+    .file {
+      display: inline-flex;
+      align-items: center;
+      position: relative;
+    }
+    .file input {
+      position: absolute;
+      inset: 0;
+      opacity: 0;
+      cursor: pointer;
+    }
+    .file:focus-within {
+      outline: 3px solid var(--water);
+    }
+    .name {
+      font-size: 18px;
+      font-weight: 700;
+      font-stretch: 112%;
+      display: inline-flex;
+      align-items: center;
+      min-height: 32px;
+    }
+    .stop {
+      color: var(--stop);
+      font-weight: 700;
+      margin-right: 8px;
+    }
+    .check {
+      color: var(--check);
+      font-weight: 700;
+    }
+    .count {
+      text-align: right;
+    }
+    .acts {
+      white-space: nowrap;
+    }
+    .risky {
+      color: var(--stop);
+    }
+    .told {
+      padding: 2px 14px;
+    }
+    .bad {
+      border-color: var(--stop);
+    }
+    .empty {
+      padding: 24px 0;
+    }
+  `,
+})
+export class FleetPage {
+  protected readonly store = inject(Store);
+  private readonly api = inject(ServerApi);
+  private readonly router = inject(Router);
+  protected readonly nextTheme = viewEvents.nextThemeWanted();
+  protected readonly theme = this.store.selectSignal(selectTheme);
+  protected readonly units = this.store.selectSignal(selectUnitChoice);
+  protected readonly boats = this.store.selectSignal(fleetFeature.selectAll);
+  protected readonly status = this.store.selectSignal(fleetFeature.selectStatus);
+  protected readonly problem = this.store.selectSignal(fleetFeature.selectProblem);
+  protected readonly message = signal<{ text: string; bad: boolean; removed?: FleetEntry } | null>(null);
+  protected name = '';
+
+  constructor() {
+    this.load();
+  }
+
+  protected load(): void {
+    this.store.dispatch(fleetEvents.opened());
+  }
+
+  protected make(): void {
+    const name = nameSchema.safeParse(this.name.trim());
+    if (!name.success) return this.tell(`New boat: ${name.error.issues[0]?.message ?? ''}`);
+    void this.trying(async () => {
+      const { id } = await firstValueFrom(this.api.make(newId(), name.data));
+      await this.router.navigate(['boats', id, 'brief']);
+    });
+  }
+
+  protected take(event: Event): void {
+    const field = event.target as HTMLInputElement;
+    const file = field.files?.[0];
+    if (!file) return;
+    field.value = '';
+    if (file.size > largestBundleBytes)
+      return this.tell(
+        `${file.name} is ${(file.size / 1024 / 1024).toFixed(0)} MB long; a bundle has at most 8 MB. Nothing was imported.`,
+      );
+    void this.trying(async () => {
+      const boat = await firstValueFrom(this.api.importBundle(newId(), await file.text()));
+      this.message.set({ text: `${boat.plan.boat.name} was imported.`, bad: false });
+      this.load();
+    });
+  }
+
+  protected export(boat: FleetEntry): void {
+    void this.trying(async () =>
+      saveFile(await firstValueFrom(this.api.bundle(boat.id)), fileNameOf(boat.name, '.grey-keel.json')),
+    );
+  }
+
+  protected remove(boat: FleetEntry): void {
+    void this.trying(async () => {
+      await firstValueFrom(this.api.remove(boat.id));
+      this.store.dispatch(fleetEvents.boatRemoved({ id: boat.id }));
+      this.message.set({ text: `${boat.name} was taken off the fleet.`, bad: false, removed: boat });
+    });
+  }
+
+  protected recall(boat: FleetEntry): void {
+    void this.trying(async () => {
+      await firstValueFrom(this.api.recall(boat.id));
+      this.message.set({ text: `${boat.name} is back.`, bad: false });
+      this.load();
+    });
+  }
+
+  private tell(text: string): void {
+    this.message.set({ text, bad: true });
+  }
+
+  private async trying(work: () => Promise<void>): Promise<void> {
+    try {
+      await work();
+    } catch (error) {
+      this.tell(problemOf(error).detail);
+    }
+  }
+}

@@ -1,0 +1,23 @@
+import { Pipe, type PipeTransform } from '@angular/core';
+import { formatFigure, formatSentence, type UnitChoice } from '@grey-keel/core';
+import type { Quantity, Sentence } from '@grey-keel/model';
+
+/** A number with its unit, in the reader's units. */
+@Pipe({ name: 'figure' })
+export class FigurePipe implements PipeTransform {
+  transform(
+    value: number | null | undefined,
+    quantity: Quantity,
+    units: UnitChoice,
+    options: { decimals?: number; signed?: boolean } = {},
+  ): string {
+    return value === null || value === undefined ? '' : formatFigure({ value, quantity }, units, options);
+  }
+}
+
+@Pipe({ name: 'sentence' })
+export class SentencePipe implements PipeTransform {
+  transform(sentence: Sentence, units: UnitChoice): string {
+    return formatSentence(sentence, units);
+  }
+}

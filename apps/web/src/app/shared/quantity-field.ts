@@ -1,0 +1,159 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  input,
+  linkedSignal,
+  output,
+  signal,
+} from '@angular/core';
+import { formatNumber, parseFigure, toDisplay, toSi, unitFor } from '@grey-keel/core';
+import type { Quantity } from '@grey-keel/model';
+import { Store } from '@ngrx/store';
+import { InputText } from 'primeng/inputtext';
+import { z } from 'zod';
+import { selectUnitChoice } from '../state/view.ts';
+import { limitsOf, rangeInWords } from './value-range.ts';
+
+/**
+ * A number with its unit, typed in the reader's own units and kept in SI. Leaving the field or Enter keeps it; arrows
+ * nudge it; Escape takes back what was typed. What cannot be read stays in the field, with what to write instead.
+ */
+@Component({
+  selector: 'gk-quantity-field',
+  imports: [InputText],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <label [for]="fieldId()" [class.hidden-label]="labelHidden()">{{ label() }}</label>
+    <span class="box" [class.missing]="value() === null && typed() === ''">
+      <input
+        pInputText
+        type="text"
+        inputmode="text"
+        autocomplete="off"
+        [id]="fieldId()"
+        [value]="typed()"
+        [attr.data-dirty]="typed() !== written() ? '' : null"
+        [attr.aria-invalid]="problem() ? 'true' : null"
+        [attr.aria-describedby]="problem() ? fieldId() + '-problem' : null"
+        (input)="typing($any($event.target).value)"
+        (blur)="keep()"
+        (keydown.enter)="keep()"
+        (keydown.escape)="takeBack()"
+        (keydown.arrowup)="nudge(1, $event)"
+        (keydown.arrowdown)="nudge(-1, $event)"
+        (keydown.shift.arrowup)="nudge(10, $event)"
+        (keydown.shift.arrowdown)="nudge(-10, $event)"
+      />
+      <span class="unit mono" aria-hidden="true">{{ shown().symbol }}</span>
+    </span>
+    @if (problem(); as words) {
+      <span class="problem" role="alert" [id]="fieldId() + '-problem'">{{ words }}</span>
+    }
+  `,
+  styles: `
+    :host {
+      display: flex;
+      flex-direction: column;
+      min-width: 0;
+    }
+    label {
+      font-size: var(--small);
+      color: var(--faint);
+    }
+    .box {
+      position: relative;
+      display: flex;
+      min-height: var(--touch);
+    }
+    input {
+      width: 100%;
+      padding: 4px 44px 4px 8px;
+      text-align: right;
+      font-family: var(--mono);
+      background: transparent;
+    }
+    input[aria-invalid] {
+      border-color: var(--stop);
+      border-width: 2px;
+    }
+    .unit {
+      position: absolute;
+      right: 8px;
+      align-self: center;
+      color: var(--faint);
+      font-size: var(--small);
+      pointer-events: none;
+    }
+    .problem {
+      color: var(--stop);
+      font-size: 13px;
+    }
+  `,
+})
+export class QuantityField {
+  readonly label = input.required<string>();
+  readonly labelHidden = input(false);
+  readonly fieldId = input.required<string>();
+  readonly value = input.required<number | null>();
+  readonly quantity = input.required<Quantity>();
+  /** The schema of the value in SI: says whether it may be missing and between what it lies. */
+  readonly schema = input.required<z.ZodType>();
+  readonly signed = input(false);
+  readonly decimals = input<number | null>(null);
+  readonly changed = output<number | null>();
+
+  private readonly units = inject(Store).selectSignal(selectUnitChoice);
+  protected readonly shown = computed(() => unitFor(this.quantity(), this.units()));
+  private readonly limits = computed(() => limitsOf(this.schema()));
+  private readonly places = computed(() => this.decimals() ?? this.shown().decimals);
+  protected readonly written = computed(() => {
+    const value = this.value();
+    return value === null ? '' : formatNumber(toDisplay(value, this.shown()), this.places(), this.signed());
+  });
+  protected readonly typed = linkedSignal(() => this.written());
+  protected readonly problem = signal('');
+
+  protected typing(text: string): void {
+    this.typed.set(text);
+    this.problem.set('');
+  }
+
+  protected takeBack(): void {
+    this.typed.set(this.written());
+    this.problem.set('');
+  }
+
+  protected keep(): void {
+    const text = this.typed().trim();
+    if (text === this.written()) return this.problem.set('');
+    if (text === '') return this.offer(null);
+    const parsed = parseFigure(text, this.quantity(), this.units());
+    if (!parsed.ok) return this.problem.set(`${this.label()}: ${parsed.message}`);
+    this.offer(parsed.value);
+  }
+
+  protected nudge(steps: number, event: Event): void {
+    event.preventDefault();
+    const value = this.value();
+    if (value === null || this.typed() !== this.written()) return;
+    const next = toSi(toDisplay(value, this.shown()) + steps * this.shown().step, this.shown());
+    const limits = this.limits();
+    this.offer(limits ? Math.min(limits.high, Math.max(limits.low, next)) : next);
+  }
+
+  private offer(value: number | null): void {
+    const valid = this.schema().safeParse(value);
+    const limits = this.limits();
+    if (!valid.success)
+      return this.problem.set(
+        value === null
+          ? `${this.label()} cannot be left empty.`
+          : `${this.label()} must lie between ${limits ? rangeInWords(limits, this.shown()) : 'its bounds'}.`,
+      );
+    this.problem.set('');
+    this.typed.set(value === null ? '' : formatNumber(toDisplay(value, this.shown()), this.places(), this.signed()));
+    this.changed.emit(value);
+  }
+}

@@ -1,0 +1,68 @@
+import { ChangeDetectionStrategy, Component, input, linkedSignal, output, signal } from '@angular/core';
+import { InputText } from 'primeng/inputtext';
+import { z } from 'zod';
+
+/** A line of text that is kept when the field is left. */
+@Component({
+  selector: 'gk-text-field',
+  imports: [InputText],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <label [for]="fieldId()">{{ label() }}</label>
+    <input
+      pInputText
+      type="text"
+      autocomplete="off"
+      [id]="fieldId()"
+      [value]="typed()"
+      [attr.data-dirty]="typed() !== value() ? '' : null"
+      [attr.aria-invalid]="problem() ? 'true' : null"
+      [attr.aria-describedby]="problem() ? fieldId() + '-problem' : null"
+      (input)="typed.set($any($event.target).value)"
+      (blur)="keep()"
+      (keydown.enter)="keep()"
+      (keydown.escape)="typed.set(value()); problem.set('')"
+    />
+    @if (problem(); as words) {
+      <span class="problem" role="alert" [id]="fieldId() + '-problem'">{{ words }}</span>
+    }
+  `,
+  styles: `
+    :host {
+      display: flex;
+      flex-direction: column;
+      min-width: 0;
+    }
+    label {
+      font-size: var(--small);
+      color: var(--faint);
+    }
+    input {
+      min-height: var(--touch);
+      padding: 4px 8px;
+      width: 100%;
+    }
+    .problem {
+      color: var(--stop);
+      font-size: 13px;
+    }
+  `,
+})
+export class TextField {
+  readonly label = input.required<string>();
+  readonly fieldId = input.required<string>();
+  readonly value = input.required<string>();
+  readonly schema = input.required<z.ZodType<string>>();
+  readonly changed = output<string>();
+
+  protected readonly typed = linkedSignal(() => this.value());
+  protected readonly problem = signal('');
+
+  protected keep(): void {
+    const text = this.typed().trim();
+    const valid = this.schema().safeParse(text);
+    if (!valid.success) return this.problem.set(valid.error.issues[0]?.message ?? 'That cannot be kept.');
+    this.problem.set('');
+    if (text !== this.value()) this.changed.emit(text);
+  }
+}

@@ -1,0 +1,198 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { NavigationEnd, Router, RouterLink, RouterOutlet } from '@angular/router';
+import { stageSchema } from '@grey-keel/model';
+import { Store } from '@ngrx/store';
+import { filter, map, startWith } from 'rxjs';
+import { stageRegister } from '../stages/stages.ts';
+import { OpenPlan } from '../state/open-plan.ts';
+import { planEvents } from '../state/plan.actions.ts';
+import { selectNotice, selectProblem, selectStatus } from '../state/plan.selectors.ts';
+import { viewEvents } from '../state/view.ts';
+import { ClashPanel } from './clash-panel.ts';
+import { FindingsColumn } from './findings-column.ts';
+import { HeadStrip } from './head-strip.ts';
+import { Ladder } from './ladder.ts';
+import { Shortcuts } from './shortcuts.ts';
+import { WorkingPanel } from './working-panel.ts';
+
+const typing = (target: EventTarget | null): target is HTMLInputElement =>
+  target instanceof HTMLElement && target.matches('input, textarea, select');
+
+/** One boat open: ladder, head strip, the stage, findings. */
+@Component({
+  selector: 'gk-boat-shell',
+  imports: [ClashPanel, FindingsColumn, HeadStrip, Ladder, RouterLink, RouterOutlet, Shortcuts, WorkingPanel],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { '(document:keydown)': 'pressed($event)' },
+  template: `
+    @switch (status()) {
+      @case ('ready') {
+        <div class="frame">
+          <gk-head-strip class="head" (shortcuts)="shortcutsOpen.set(true)" />
+          <gk-ladder class="ladder" [boatId]="boatId()" />
+          <main>
+            <gk-clash-panel />
+            @if (notice(); as words) {
+              <p class="notice" role="status">
+                {{ words }}
+                <button type="button" class="plain" (click)="store.dispatch(noticeRead)">Good</button>
+              </p>
+            }
+            <div class="title">
+              <h1>{{ words().title }}</h1>
+              <span class="faint">{{ words().decides }}</span>
+            </div>
+            <router-outlet />
+          </main>
+          <gk-findings-column class="findings" [boatId]="boatId()" [stage]="stage()" />
+        </div>
+        <gk-working-panel />
+        <gk-shortcuts [(open)]="shortcutsOpen" />
+      }
+      @case ('not found') {
+        <main class="alone">
+          <h1>No such boat</h1>
+          <p>There is no boat under this address; she may have been taken off the fleet.</p>
+          <a routerLink="/">To the fleet</a>
+        </main>
+      }
+      @case ('failed') {
+        <main class="alone">
+          <h1>The boat could not be opened</h1>
+          <p>{{ problem() }}</p>
+          <button type="button" class="action chief" (click)="openBoat()">Try again</button>
+          <a routerLink="/">To the fleet</a>
+        </main>
+      }
+      @default {
+        <main class="alone" aria-busy="true"><p role="status">Opening the boat.</p></main>
+      }
+    }
+  `,
+  styles: `
+    :host {
+      display: block;
+      height: 100%;
+    }
+    .frame {
+      height: 100%;
+      display: grid;
+      grid-template: 'head head head' auto 'ladder main findings' 1fr / 72px minmax(0, 1fr) auto;
+    }
+    .head {
+      grid-area: head;
+    }
+    .ladder {
+      grid-area: ladder;
+      min-height: 0;
+    }
+    main {
+      grid-area: main;
+      overflow: auto;
+      min-height: 0;
+      padding: 8px 12px 16px;
+    }
+    .findings {
+      grid-area: findings;
+      width: 288px;
+      min-height: 0;
+    }
+    .findings:has(aside.shut) {
+      width: 130px;
+    }
+    .title {
+      display: flex;
+      gap: 12px;
+      align-items: baseline;
+      margin-bottom: 6px;
+    }
+    .notice {
+      padding: 0 12px;
+      background: var(--water-wash);
+    }
+    .alone {
+      padding: 48px;
+      display: grid;
+      gap: 12px;
+      justify-items: start;
+    }
+    @media (max-width: 1100px) {
+      .frame {
+        grid-template: 'head head' auto 'ladder main' minmax(0, 1fr) 'findings findings' auto / 72px minmax(0, 1fr);
+      }
+      .findings,
+      .findings:has(aside.shut) {
+        width: auto;
+      }
+    }
+    @media (max-width: 760px) {
+      .frame {
+        height: auto;
+        grid-template: 'head' auto 'ladder' auto 'main' auto 'findings' auto / minmax(0, 1fr);
+      }
+      .title {
+        flex-direction: column;
+        gap: 0;
+      }
+    }
+  `,
+})
+export class BoatShell {
+  readonly boatId = input.required<string>();
+  protected readonly store = inject(Store);
+  private readonly router = inject(Router);
+  private readonly plan = inject(OpenPlan);
+  protected readonly status = this.store.selectSignal(selectStatus);
+  protected readonly problem = this.store.selectSignal(selectProblem);
+  protected readonly notice = this.store.selectSignal(selectNotice);
+  protected readonly noticeRead = planEvents.noticeRead();
+  protected readonly shortcutsOpen = signal(false);
+
+  private readonly url = toSignal(
+    this.router.events.pipe(
+      filter((event) => event instanceof NavigationEnd),
+      map(() => this.router.url),
+      startWith(this.router.url),
+    ),
+    { initialValue: this.router.url },
+  );
+  protected readonly stage = computed(() => stageSchema.catch('brief').parse(this.url().split(/[/?#]/)[3]));
+  protected readonly words = computed(
+    () => stageRegister.find(({ stage }) => stage === this.stage()) ?? { title: '', decides: '' },
+  );
+
+  constructor() {
+    effect(() => this.openBoat());
+  }
+
+  protected openBoat(): void {
+    this.store.dispatch(planEvents.boatChosen({ id: this.boatId() }));
+  }
+
+  protected pressed(event: KeyboardEvent): void {
+    const command = event.ctrlKey || event.metaKey;
+    if (command && event.key.toLowerCase() === 'z') {
+      // A field with words not kept yet has its own undo.
+      if (typing(event.target) && event.target.dataset['dirty'] !== undefined) return;
+      event.preventDefault();
+      if (event.shiftKey) this.plan.redo();
+      else this.plan.undo();
+      return;
+    }
+    if (command || event.altKey || typing(event.target)) return;
+    const stage = stageRegister.find(({ number }) => String(number % 10) === event.key);
+    if (stage) void this.router.navigate(['boats', this.boatId(), stage.stage]);
+    else if (event.key === 'u') this.store.dispatch(viewEvents.nextUnitsWanted());
+    else if (event.key === '?') this.shortcutsOpen.set(true);
+    else if (event.key === ']') this.toFinding(1);
+    else if (event.key === '[') this.toFinding(-1);
+  }
+
+  private toFinding(step: number): void {
+    const buttons = [...document.querySelectorAll<HTMLElement>('gk-finding button')];
+    const at = buttons.findIndex((button) => button === document.activeElement);
+    const next = at < 0 ? (step > 0 ? 0 : buttons.length - 1) : (at + step + buttons.length) % buttons.length;
+    buttons[next]?.focus();
+  }
+}

@@ -1,0 +1,120 @@
+import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal } from '@angular/core';
+import type { Path } from '@grey-keel/model';
+import { Store } from '@ngrx/store';
+import { planEvents } from '../state/plan.actions.ts';
+import { selectClash } from '../state/plan.selectors.ts';
+
+const inWords = (value: unknown): string => {
+  if (value === undefined) return 'taken away';
+  if (value === null) return 'nothing';
+  return typeof value === 'object' ? 'its own version' : String(value);
+};
+
+/** What two windows changed at once, side by side, to choose field by field. */
+@Component({
+  selector: 'gk-clash-panel',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (clash(); as it) {
+      <section role="alertdialog" aria-labelledby="clash-title" class="sheet">
+        <h2 id="clash-title">Changed in two places</h2>
+        <p>
+          Another window changed the same {{ fields().length === 1 ? 'field' : 'fields' }}. Choose what stands; nothing
+          is lost until you do.
+        </p>
+        <table>
+          <thead>
+            <tr>
+              <th scope="col">Field</th>
+              <th scope="col">Here</th>
+              <th scope="col">In the other window</th>
+            </tr>
+          </thead>
+          <tbody>
+            @for (field of fields(); track field.key) {
+              <tr>
+                <th scope="row">{{ field.name }}</th>
+                <td>
+                  <label
+                    ><input
+                      type="radio"
+                      [name]="field.key"
+                      [checked]="mine()[field.key]"
+                      (change)="choose(field.key, true)"
+                    />
+                    {{ field.mine }}</label
+                  >
+                </td>
+                <td>
+                  <label
+                    ><input
+                      type="radio"
+                      [name]="field.key"
+                      [checked]="!mine()[field.key]"
+                      (change)="choose(field.key, false)"
+                    />
+                    {{ field.theirs }}</label
+                  >
+                </td>
+              </tr>
+            }
+          </tbody>
+        </table>
+        <button type="button" class="action chief" (click)="settle()">Let these stand</button>
+      </section>
+    }
+  `,
+  styles: `
+    section {
+      margin: 8px 0;
+      border: 2px solid var(--check);
+    }
+    table {
+      margin: 8px 0;
+      border-collapse: collapse;
+    }
+    th,
+    td {
+      text-align: left;
+      padding: 2px 12px 2px 0;
+      font-weight: 400;
+    }
+    label {
+      display: flex;
+      gap: 8px;
+      align-items: center;
+      min-height: var(--touch);
+    }
+    input {
+      width: 22px;
+      height: 22px;
+    }
+  `,
+})
+export class ClashPanel {
+  private readonly store = inject(Store);
+  protected readonly clash = this.store.selectSignal(selectClash);
+  protected readonly fields = computed(() =>
+    (this.clash()?.clashes ?? []).map(({ path, mine, theirs }) => ({
+      key: path.join('/'),
+      path,
+      name: path.slice(1).join(' '),
+      mine: inWords(mine),
+      theirs: inWords(theirs),
+    })),
+  );
+  protected readonly mine = linkedSignal<Record<string, boolean>>(() =>
+    Object.fromEntries(this.fields().map(({ key }) => [key, false])),
+  );
+
+  protected choose(key: string, mine: boolean): void {
+    this.mine.update((chosen) => ({ ...chosen, [key]: mine }));
+  }
+
+  protected settle(): void {
+    const mine: Path[] = this.fields()
+      .filter(({ key }) => this.mine()[key])
+      .map(({ path }) => path);
+    this.store.dispatch(planEvents.clashSettled({ revisionId: crypto.randomUUID(), mine }));
+  }
+}

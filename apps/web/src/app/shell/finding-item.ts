@@ -1,0 +1,89 @@
+import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
+import type { Finding } from '@grey-keel/model';
+import { Store } from '@ngrx/store';
+import { SentencePipe } from '../shared/figure-pipe.ts';
+import { GoTo } from '../shared/go-to.ts';
+import { OpenPlan } from '../state/open-plan.ts';
+import { selectUnitChoice } from '../state/view.ts';
+
+/** One finding, the same everywhere: shape, colour and word, the reason with its number, the way out. */
+@Component({
+  selector: 'gk-finding',
+  imports: [SentencePipe],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @let it = finding();
+    <article [attr.data-finding]="it.id">
+      <svg viewBox="0 0 14 14" width="14" height="14" aria-hidden="true" class="{{ it.severity }}">
+        @switch (it.severity) {
+          @case ('stop') {
+            <rect x="1" y="1" width="12" height="12" />
+          }
+          @case ('check') {
+            <path d="M7 0.5 L14 13 L0 13 Z" />
+          }
+          @default {
+            <circle cx="7" cy="7" r="6" />
+          }
+        }
+      </svg>
+      <div>
+        <h3>
+          <span class="word {{ it.severity }}">{{ it.severity }}</span> {{ it.title }}
+        </h3>
+        <p>{{ it.reason | sentence: units() }}</p>
+        @if (it.wayOut.edits; as edits) {
+          <button type="button" class="plain" (click)="plan.edit(it.wayOut.label, ...edits)">
+            {{ it.wayOut.label }}
+          </button>
+        } @else {
+          <button type="button" class="plain" (click)="goTo.stage(boatId(), it.wayOut.stage, it.wayOut.target)">
+            {{ it.wayOut.label }}
+          </button>
+        }
+      </div>
+    </article>
+  `,
+  styles: `
+    article {
+      display: flex;
+      gap: 8px;
+      padding: 8px 0 0;
+      border-bottom: var(--hairline) solid var(--rule);
+    }
+    svg {
+      flex: none;
+      margin-top: 4px;
+    }
+    .stop {
+      color: var(--stop);
+      fill: var(--stop);
+    }
+    .check {
+      color: var(--check);
+      fill: var(--check);
+    }
+    .note {
+      color: var(--note);
+      fill: var(--note);
+    }
+    h3 {
+      font-size: var(--small);
+    }
+    p {
+      font-size: var(--small);
+    }
+    .plain {
+      padding: 0;
+      text-align: left;
+      font-size: var(--small);
+    }
+  `,
+})
+export class FindingItem {
+  readonly finding = input.required<Finding>();
+  readonly boatId = input.required<string>();
+  protected readonly plan = inject(OpenPlan);
+  protected readonly goTo = inject(GoTo);
+  protected readonly units = inject(Store).selectSignal(selectUnitChoice);
+}

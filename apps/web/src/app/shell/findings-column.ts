@@ -1,0 +1,98 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import type { Finding, Severity, Stage } from '@grey-keel/model';
+import { Store } from '@ngrx/store';
+import { selectFindings } from '../state/plan.selectors.ts';
+import { selectFindingsOpen, viewEvents } from '../state/view.ts';
+import { FindingItem } from './finding-item.ts';
+
+const counted = (found: readonly Finding[]): string => {
+  const of = (severity: Severity): number => found.filter((finding) => finding.severity === severity).length;
+  const parts = (['stop', 'check', 'note'] as const).flatMap((severity) =>
+    of(severity) ? [`${of(severity)} ${severity}`] : [],
+  );
+  return parts.length ? parts.join(' ') : 'nothing to say';
+};
+
+/** What the program has to say: this stage first, then the rest of the boat. */
+@Component({
+  selector: 'gk-findings-column',
+  imports: [FindingItem],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <aside aria-label="Findings" [class.shut]="!open()">
+      <header>
+        <h2>Findings</h2>
+        <span class="small faint" role="status">{{ count() }}</span>
+        <button
+          type="button"
+          class="plain"
+          [attr.aria-expanded]="open()"
+          [attr.aria-label]="open() ? 'Fold the findings away' : 'Show the findings: ' + count()"
+          (click)="store.dispatch(toggle)"
+        >
+          {{ open() ? 'Fold' : 'Show' }}
+        </button>
+      </header>
+      @if (open()) {
+        @for (finding of here(); track finding.id) {
+          <gk-finding [finding]="finding" [boatId]="boatId()" />
+        } @empty {
+          <p class="faint quiet">Nothing to say on this stage.</p>
+        }
+        @if (elsewhere().length) {
+          <h3 class="elsewhere">On other stages</h3>
+          @for (finding of elsewhere(); track finding.id) {
+            <gk-finding [finding]="finding" [boatId]="boatId()" />
+          }
+        }
+      }
+    </aside>
+  `,
+  styles: `
+    :host {
+      display: block;
+      height: 100%;
+    }
+    aside {
+      height: 100%;
+      overflow: auto;
+      padding: 10px 16px;
+      background: var(--sheet);
+      border-left: var(--hairline) solid var(--rule);
+    }
+    header {
+      display: flex;
+      align-items: center;
+      justify-content: space-between;
+      gap: 8px;
+      flex-wrap: wrap;
+    }
+    .quiet {
+      padding: 8px 0;
+    }
+    .elsewhere {
+      margin-top: 18px;
+      color: var(--faint);
+    }
+    @media (max-width: 1100px) {
+      aside {
+        height: auto;
+        max-height: 50vh;
+        border-left: 0;
+        border-top: 2px solid var(--rule);
+        padding: 0 16px;
+      }
+    }
+  `,
+})
+export class FindingsColumn {
+  readonly boatId = input.required<string>();
+  readonly stage = input.required<Stage>();
+  protected readonly store = inject(Store);
+  protected readonly toggle = viewEvents.findingsToggled();
+  protected readonly open = this.store.selectSignal(selectFindingsOpen);
+  private readonly found = this.store.selectSignal(selectFindings);
+  protected readonly here = computed(() => this.found().filter(({ stage }) => stage === this.stage()));
+  protected readonly elsewhere = computed(() => this.found().filter(({ stage }) => stage !== this.stage()));
+  protected readonly count = computed(() => counted(this.found()));
+}

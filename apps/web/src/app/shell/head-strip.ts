@@ -1,0 +1,175 @@
+import { ChangeDetectionStrategy, Component, computed, inject, output } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { workingWater } from '@grey-keel/core';
+import { waysOfWorking, type Plan } from '@grey-keel/model';
+import { Store } from '@ngrx/store';
+import { FigurePipe } from '../shared/figure-pipe.ts';
+import { OpenPlan } from '../state/open-plan.ts';
+import { selectPlan, selectRedo, selectUndo } from '../state/plan.selectors.ts';
+import { selectTheme, selectUnitChoice, selectUnitSet, selectWay, viewEvents } from '../state/view.ts';
+import { KeptState } from './kept-state.ts';
+
+const waterOf = (plan: Plan): string => {
+  const water = workingWater(plan);
+  return water ? `${water.name}, ${water.kind}` : 'water not described';
+};
+
+/** The boat, the way of working looked at, units, undo and redo, and whether everything is kept. */
+@Component({
+  selector: 'gk-head-strip',
+  imports: [RouterLink, FigurePipe, KeptState],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <header>
+      <a class="fleet" routerLink="/" aria-label="To the fleet">Fleet</a>
+      @if (plan(); as it) {
+        <div class="boat">
+          <strong>{{ it.boat.name }}</strong>
+          <span class="small faint">
+            {{ it.boat.lengthM | figure: 'length' : units() : { decimals: 1 } }} {{ it.boat.hullForm }} · {{ water() }}
+          </span>
+        </div>
+        <div class="ways" role="group" aria-label="Way of working looked at">
+          @for (one of ways(); track one) {
+            <button
+              type="button"
+              [attr.aria-pressed]="way() === one"
+              (click)="store.dispatch(events.wayChosen({ way: one }))"
+            >
+              {{ one }}
+            </button>
+          }
+        </div>
+        <div class="tools">
+          <button
+            type="button"
+            class="mono"
+            (click)="store.dispatch(nextUnits)"
+            [attr.aria-label]="'Units: ' + unitSet() + '. Change (u)'"
+          >
+            {{ unitWords() }}
+          </button>
+          <button
+            type="button"
+            (click)="store.dispatch(nextTheme)"
+            [attr.aria-label]="'Theme: ' + theme() + '. Change'"
+          >
+            {{ theme() }}
+          </button>
+          <button
+            type="button"
+            (click)="open.undo()"
+            [disabled]="!undo().length"
+            [attr.aria-label]="'Undo' + lastLabel()"
+          >
+            <i class="pi pi-undo" aria-hidden="true"></i>
+          </button>
+          <button type="button" (click)="open.redo()" [disabled]="!redo().length" aria-label="Redo">
+            <i class="pi pi-refresh" aria-hidden="true"></i>
+          </button>
+          <gk-kept-state />
+          <button type="button" (click)="shortcuts.emit()" aria-label="Shortcuts (?)">?</button>
+        </div>
+      }
+    </header>
+  `,
+  styles: `
+    header {
+      display: flex;
+      align-items: center;
+      gap: 6px 14px;
+      min-height: 52px;
+      padding: 2px 12px;
+      background: var(--sheet);
+      border-bottom: 2px solid var(--rule);
+      flex-wrap: wrap;
+    }
+    .fleet {
+      display: inline-flex;
+      align-items: center;
+      min-height: var(--touch);
+      font-weight: 600;
+    }
+    .boat {
+      display: flex;
+      flex-direction: column;
+      line-height: 1.15;
+      min-width: 0;
+    }
+    .boat strong {
+      font-size: 18px;
+      font-stretch: 115%;
+      max-width: 260px;
+      overflow: hidden;
+      text-overflow: ellipsis;
+      white-space: nowrap;
+    }
+    .ways {
+      display: flex;
+      flex: 1 1 auto;
+      justify-content: center;
+      flex-wrap: wrap;
+    }
+    .ways button {
+      min-height: var(--touch);
+      padding: 0 12px;
+      background: var(--sheet);
+      color: var(--ink);
+      border: var(--hairline) solid var(--hull-light);
+      margin-left: -1px;
+      font-weight: 600;
+      font-size: var(--small);
+      cursor: pointer;
+    }
+    .ways button[aria-pressed='true'] {
+      background: var(--water);
+      color: var(--on-water);
+    }
+    .tools {
+      display: flex;
+      align-items: center;
+      gap: 2px;
+    }
+    .tools > button {
+      min-width: var(--touch);
+      min-height: var(--touch);
+      border: 0;
+      background: none;
+      color: var(--ink);
+      cursor: pointer;
+      font-size: var(--small);
+    }
+    .tools > button[disabled] {
+      color: var(--hull-light);
+      cursor: default;
+    }
+  `,
+})
+export class HeadStrip {
+  readonly shortcuts = output();
+  protected readonly store = inject(Store);
+  protected readonly open = inject(OpenPlan);
+  protected readonly events = viewEvents;
+  protected readonly nextUnits = viewEvents.nextUnitsWanted();
+  protected readonly nextTheme = viewEvents.nextThemeWanted();
+  protected readonly plan = this.store.selectSignal(selectPlan);
+  protected readonly undo = this.store.selectSignal(selectUndo);
+  protected readonly redo = this.store.selectSignal(selectRedo);
+  protected readonly units = this.store.selectSignal(selectUnitChoice);
+  protected readonly unitSet = this.store.selectSignal(selectUnitSet);
+  protected readonly theme = this.store.selectSignal(selectTheme);
+  protected readonly way = this.store.selectSignal(selectWay);
+  protected readonly ways = computed(() => waysOfWorking.filter((one) => this.plan()?.ways[one]));
+  protected readonly water = computed(() => {
+    const plan = this.plan();
+    return plan ? waterOf(plan) : '';
+  });
+  protected readonly lastLabel = computed(() => {
+    const last = this.undo()[this.undo().length - 1];
+    return last ? `: ${last.label}` : '';
+  });
+  protected readonly unitWords = computed(() => {
+    const { depth, temperature } = this.units();
+    return `${depth === 'fathom' ? 'fm' : depth} kn °${temperature}`;
+  });
+}

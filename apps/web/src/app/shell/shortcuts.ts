@@ -1,0 +1,57 @@
+import { ChangeDetectionStrategy, Component, model } from '@angular/core';
+import { Dialog } from 'primeng/dialog';
+
+const shortcuts: readonly (readonly [keys: string, does: string])[] = [
+  ['1, 2, 5, 0', 'the stages: Brief, Beams, Calibrate, Handover'],
+  ['u', 'next units'],
+  ['[ and ]', 'previous and next finding'],
+  ['arrows', 'nudge the focused number by one step'],
+  ['Shift + arrows', 'nudge it by ten'],
+  ['Enter on a number', 'its working'],
+  ['Ctrl or Cmd + Z', 'undo'],
+  ['Shift + Ctrl or Cmd + Z', 'redo'],
+  ['Escape', 'take back what was typed; close what is open'],
+  ['?', 'this list'],
+];
+
+@Component({
+  selector: 'gk-shortcuts',
+  imports: [Dialog],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <p-dialog
+      header="Shortcuts"
+      [modal]="true"
+      [(visible)]="open"
+      [style]="{ width: '460px' }"
+      [dismissableMask]="true"
+    >
+      <dl>
+        @for (row of rows; track row[0]) {
+          <div>
+            <dt class="mono">{{ row[0] }}</dt>
+            <dd>{{ row[1] }}</dd>
+          </div>
+        }
+      </dl>
+    </p-dialog>
+  `,
+  styles: `
+    dl div {
+      display: grid;
+      grid-template-columns: 190px 1fr;
+      padding: 4px 0;
+      border-bottom: var(--hairline) solid var(--rule);
+    }
+    dd {
+      margin: 0;
+    }
+    dl {
+      margin: 0;
+    }
+  `,
+})
+export class Shortcuts {
+  readonly open = model(false);
+  protected readonly rows = shortcuts;
+}

@@ -1,0 +1,382 @@
+import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
+import { lostToAbsorption, sectionAt, workingWater } from '@grey-keel/core';
+import { planSchema, type Transducer } from '@grey-keel/model';
+import { Store } from '@ngrx/store';
+import { ServerApi } from '../../api/server-api.ts';
+import { problemOf } from '../../api/problem.ts';
+import { ComputedNumber } from '../../shared/computed-number.ts';
+import { FigurePipe } from '../../shared/figure-pipe.ts';
+import { QuantityField } from '../../shared/quantity-field.ts';
+import { catalogueEvents } from '../../state/lists.ts';
+import { newId } from '../../state/open-plan.ts';
+import { openBoat } from '../open-boat.ts';
+import { AbsorptionChart } from './absorption-chart.ts';
+import { CatalogueTable, type CatalogueTransducer } from './catalogue-table.ts';
+import { SectionView } from './section-view.ts';
+import { seriesVariable } from './series.ts';
+import { SheetForm, type FromSheet } from './sheet-form.ts';
+import { TransducerEditor } from './transducer-editor.ts';
+
+/** Where a transducer of a mounting usually sits, as shares of the boat's length; put right by tape afterwards. */
+const usualPlace: Record<Transducer['mounting'], { along: number; aboveKeelM: number }> = {
+  'through-hull': { along: 0.35, aboveKeelM: 0.05 },
+  'shoot-through-hull': { along: 0.2, aboveKeelM: 0.08 },
+  transom: { along: 0, aboveKeelM: 0.1 },
+  'bow motor': { along: 0.97, aboveKeelM: 0 },
+  pole: { along: 0.9, aboveKeelM: 0 },
+};
+
+@Component({
+  selector: 'gk-beams-page',
+  imports: [
+    AbsorptionChart,
+    CatalogueTable,
+    ComputedNumber,
+    FigurePipe,
+    QuantityField,
+    SectionView,
+    SheetForm,
+    TransducerEditor,
+  ],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @let it = section();
+    <section class="sheet picture" id="section" tabindex="-1" aria-label="Section and footprints">
+      <gk-section-view
+        [section]="it"
+        [depthM]="depthM()"
+        [units]="units()"
+        [way]="way()"
+        (moved)="dragged.set($event)"
+        (settled)="settle($event)"
+      />
+      <div class="beside">
+        <gk-quantity-field
+          label="Depth of the bottom"
+          fieldId="working-depth"
+          quantity="depth"
+          [decimals]="1"
+          [value]="depthM()"
+          [schema]="depthSchema"
+          (changed)="settle($event)"
+        />
+        @if (it.ring; as ring) {
+          @if (ring.answer.nearestM !== null && ring.answer.farthestM !== null) {
+            <div>
+              <p>A mark in the wide cone only lies in the hatched ring:</p>
+              <p class="move">
+                move
+                <gk-number
+                  of="Least distance to move"
+                  [value]="ring.answer.nearestM"
+                  quantity="length"
+                  [decimals]="1"
+                  [steps]="ring.answer.working"
+                />
+                to
+                <gk-number
+                  of="Greatest distance to move"
+                  [value]="ring.answer.farthestM"
+                  quantity="length"
+                  [decimals]="1"
+                  [steps]="ring.answer.working"
+                />
+              </p>
+              <p class="small faint">
+                from {{ plan().transducers[ring.narrowId]?.name }}. A strong mark in both is nearly below. A view that
+                blends both beams loses this.
+              </p>
+            </div>
+          } @else {
+            <p class="faint">The narrow cone covers the wide one here: there is no ring.</p>
+          }
+        } @else {
+          <p class="faint small">
+            Two sounders with different cones show between them where a mark lies: a wide one finds it, a narrow one
+            says it is below.
+          </p>
+        }
+        @for (row of rules(); track row.id) {
+          <p class="small faint">{{ row.words }}</p>
+        }
+      </div>
+    </section>
+
+    <div class="two">
+      <section class="sheet" aria-labelledby="chosen-title">
+        <h2 id="chosen-title">Chosen</h2>
+        @if (rows().length) {
+          <div class="wide">
+            <table class="figures">
+              <thead>
+                <tr>
+                  <th scope="col">Transducer</th>
+                  <th scope="col">kHz</th>
+                  <th scope="col">cone -3 dB</th>
+                  <th scope="col">at {{ depthM() | figure: 'depth' : units() : { decimals: 1 } }}</th>
+                  <th scope="col">absorbed</th>
+                  <th scope="col"><span class="hidden-label">Change</span></th>
+                </tr>
+              </thead>
+              <tbody>
+                @for (row of rows(); track row.id) {
+                  <tr [attr.data-transducer]="row.id">
+                    <td>
+                      <span class="swatch" [style.background]="row.colour" aria-hidden="true"></span>{{ row.name }}
+                    </td>
+                    <td class="mono">{{ row.kHz }}</td>
+                    <td>
+                      <gk-number
+                        [of]="'Cone of ' + row.name + ' at -3 dB'"
+                        [value]="row.cone.acrossDeg"
+                        quantity="angle"
+                        [steps]="row.cone.working"
+                      />
+                    </td>
+                    <td>
+                      @if (row.footprint; as foot) {
+                        <gk-number
+                          [of]="'Footprint of ' + row.name"
+                          [value]="foot.widthAcrossM"
+                          quantity="length"
+                          [decimals]="1"
+                          [steps]="foot.working"
+                        />
+                      } @else {
+                        <span class="faint small">{{ row.kind }}</span>
+                      }
+                    </td>
+                    <td>
+                      @if (row.lost; as lost) {
+                        <gk-number
+                          [of]="'Lost to absorption by ' + row.name"
+                          [value]="lost.lostDb"
+                          quantity="level"
+                          [steps]="lost.working"
+                        />
+                      } @else {
+                        <span class="missing mono">no water</span>
+                      }
+                    </td>
+                    <td>
+                      <button
+                        type="button"
+                        class="plain"
+                        [attr.aria-expanded]="selected() === row.id"
+                        (click)="select(row.id)"
+                        [attr.aria-label]="'Change ' + row.name"
+                      >
+                        Change
+                      </button>
+                    </td>
+                  </tr>
+                }
+              </tbody>
+            </table>
+          </div>
+        } @else {
+          <p class="faint">None yet. Place one from the catalogue below, or add one from its data sheet.</p>
+        }
+      </section>
+      <section class="sheet" id="absorption-chart" tabindex="-1" aria-labelledby="absorption-title">
+        <h2 id="absorption-title">Frequency, not cone: lost to absorption</h2>
+        @if (water(); as here) {
+          <p class="small faint">
+            to {{ depthM() | figure: 'depth' : units() : { decimals: 1 } }} and back, {{ here.kind }},
+            {{ here.temperatureC | figure: 'temperature' : units() }}
+          </p>
+          <gk-absorption-chart [section]="it" [water]="here" [units]="units()" />
+        } @else {
+          <p class="faint">The water is not described: give its salt and temperature in the brief.</p>
+        }
+      </section>
+    </div>
+
+    @if (selectedTransducer(); as chosen) {
+      <section class="sheet" [attr.aria-label]="'Change ' + chosen.name">
+        <h2>{{ chosen.name }}</h2>
+        <gk-transducer-editor [id]="selected()!" [transducer]="chosen" (closed)="selected.set(null)" />
+      </section>
+    }
+
+    <section class="sheet" id="catalogue" tabindex="-1" aria-labelledby="catalogue-title">
+      <h2 id="catalogue-title">Catalogue</h2>
+      <gk-catalogue-table (placed)="place($event)" />
+    </section>
+    <section class="sheet" aria-labelledby="sheet-title">
+      <h2 id="sheet-title">From a data sheet</h2>
+      <gk-sheet-form (placed)="placeFromSheet($event)" />
+      @if (catalogueNote(); as words) {
+        <p class="small" role="status">{{ words }}</p>
+      }
+    </section>
+    <p class="caution" role="note">
+      Never transmit out of the water, or at swimmers and divers. Haul out to drill; the makers' instructions and local
+      codes come before this tool.
+    </p>
+  `,
+  styles: `
+    :host {
+      display: grid;
+      gap: 10px;
+    }
+    .picture {
+      display: grid;
+      position: relative;
+    }
+    .beside {
+      position: absolute;
+      right: 14px;
+      bottom: 8px;
+      width: calc(50% - 44px);
+      display: grid;
+      grid-template-columns: 150px 1fr;
+      gap: 4px 16px;
+      align-content: start;
+      min-height: 21%;
+    }
+    .beside gk-quantity-field {
+      grid-row: span 4;
+    }
+    .move {
+      font-size: 18px;
+      font-weight: 700;
+    }
+    .two {
+      display: grid;
+      grid-template-columns: minmax(0, 1.75fr) minmax(0, 1fr);
+      gap: 10px;
+    }
+    .swatch {
+      display: inline-block;
+      width: 11px;
+      height: 11px;
+      margin-right: 8px;
+    }
+    .wide {
+      overflow-x: auto;
+    }
+    @media (max-width: 1100px) {
+      .beside {
+        position: static;
+        width: auto;
+      }
+    }
+    @media (max-width: 760px) {
+      .two {
+        grid-template-columns: minmax(0, 1fr);
+      }
+    }
+  `,
+})
+export class BeamsPage {
+  private readonly open = openBoat();
+  private readonly store = inject(Store);
+  private readonly api = inject(ServerApi);
+  protected readonly plan = this.open.plan;
+  protected readonly units = this.open.units;
+  protected readonly way = this.open.way;
+  protected readonly depthSchema = planSchema.shape.working.shape.depthM;
+
+  /** The depth under the finger while the bottom is dragged; the plan's own otherwise. */
+  protected readonly dragged = linkedSignal<number, number | null>({
+    source: () => this.plan().working.depthM,
+    computation: () => null,
+  });
+  protected readonly depthM = computed(() => this.dragged() ?? this.plan().working.depthM);
+  protected readonly section = computed(() => sectionAt(this.plan(), this.depthM()));
+  protected readonly water = computed(() => workingWater(this.plan()));
+  protected readonly selected = signal<string | null>(null);
+  protected readonly selectedTransducer = computed(() => this.plan().transducers[this.selected() ?? ''] ?? null);
+  protected readonly catalogueNote = signal('');
+
+  protected readonly rows = computed(() => {
+    const water = this.water();
+    return this.section().beams.map(({ id, transducer, beam, cone, footprint, kind }, i) => ({
+      id,
+      name: transducer.name,
+      colour: seriesVariable(i),
+      kHz: beam.frequencyHz / 1000,
+      kind,
+      cone,
+      footprint: footprint && { ...footprint, working: [...cone.working, ...footprint.working.slice(0, 2)] },
+      lost: water && lostToAbsorption(water, beam.frequencyHz, this.depthM()),
+    }));
+  });
+
+  /** The usual rule and how far it is off, for the two cones of the ring. */
+  protected readonly rules = computed(() =>
+    this.section()
+      .beams.filter(({ kind }) => kind === 'sounder')
+      .slice(0, 2)
+      .flatMap(({ id, transducer, footprint }) =>
+        footprint
+          ? [
+              {
+                id,
+                words: `${transducer.name}: depth times angle in radians says ${(100 * (1 - footprint.ruleWidthM / footprint.widthAcrossM)).toFixed(1)} % less.`,
+              },
+            ]
+          : [],
+      ),
+  );
+
+  protected settle(depthM: number | null): void {
+    if (depthM === null) return;
+    this.dragged.set(null);
+    if (depthM !== this.plan().working.depthM)
+      this.open.edits.edit('the working depth', { type: 'workAtDepth', depthM });
+  }
+
+  protected select(id: string): void {
+    this.selected.update((open) => (open === id ? null : id));
+  }
+
+  protected place({ entry, item }: CatalogueTransducer): void {
+    this.put(item.element, item.mountings[0] ?? 'transom', { entryId: entry.id, version: entry.version });
+  }
+
+  protected placeFromSheet({ element, mounting }: FromSheet): void {
+    this.put(element, mounting, null);
+    const id = `own-${newId()}`;
+    this.api
+      .putInCatalogue(id, { type: 'transducer', element, mountings: [mounting], temperatureSensor: 'none', socket: '' })
+      .subscribe({
+        next: (entry) => {
+          this.store.dispatch(catalogueEvents.entryKept({ entry }));
+          this.catalogueNote.set(`${element.name} is on the boat and in the shop's catalogue.`);
+        },
+        error: (error: unknown) =>
+          this.catalogueNote.set(
+            `${element.name} is on the boat; the catalogue did not take it: ${problemOf(error).detail}`,
+          ),
+      });
+  }
+
+  private put(
+    element: Transducer | CatalogueTransducer['item']['element'],
+    mounting: Transducer['mounting'],
+    catalogue: Transducer['catalogue'],
+  ): void {
+    const id = newId();
+    const { along, aboveKeelM } = usualPlace[mounting];
+    const length = this.plan().boat.lengthM ?? 6;
+    const ways = this.plan().ways;
+    const { trailer: _never, ...wet } = ways;
+    this.open.edits.edit(`place ${element.name}`, {
+      type: 'placeTransducer',
+      id,
+      transducer: {
+        ...element,
+        catalogue,
+        mounting,
+        forwardM: Math.round(length * along * 100) / 100,
+        starboardM: 0,
+        aboveKeelM,
+        workingBeam: 0,
+        transmitsIn: wet,
+      },
+    });
+    this.selected.set(id);
+  }
+}

@@ -1,0 +1,132 @@
+import { ChangeDetectionStrategy, Component, computed, inject, output } from '@angular/core';
+import type { CatalogueEntry, TransducerEntry } from '@grey-keel/model';
+import { Store } from '@ngrx/store';
+import { InputText } from 'primeng/inputtext';
+import { TableModule } from 'primeng/table';
+import { catalogueEvents, catalogueFeature } from '../../state/lists.ts';
+
+export interface CatalogueTransducer {
+  readonly entry: CatalogueEntry;
+  readonly item: TransducerEntry;
+}
+
+/** What can be fitted, to choose from. */
+@Component({
+  selector: 'gk-catalogue-table',
+  imports: [InputText, TableModule],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @switch (status()) {
+      @case ('failed') {
+        <p role="alert">{{ problem() }} <button type="button" class="plain" (click)="load()">Try again</button></p>
+      }
+      @case ('ready') {
+        <p-table
+          #table
+          [value]="rows()"
+          dataKey="id"
+          [globalFilterFields]="['name', 'kind', 'kHz', 'mountings']"
+          [scrollable]="true"
+          scrollHeight="320px"
+        >
+          <ng-template #caption>
+            <label for="catalogue-filter" class="small faint">Filter by name, kind, kHz or mounting</label>
+            <input
+              pInputText
+              id="catalogue-filter"
+              type="text"
+              autocomplete="off"
+              (input)="table.filterGlobal($any($event.target).value, 'contains')"
+            />
+          </ng-template>
+          <ng-template #header>
+            <tr>
+              <th scope="col" pSortableColumn="name">Transducer</th>
+              <th scope="col" pSortableColumn="kind">Kind</th>
+              <th scope="col" pSortableColumn="lowestHz">kHz</th>
+              <th scope="col">Cone, with its level</th>
+              <th scope="col">Mounting</th>
+              <th scope="col"><span class="hidden-label">Place</span></th>
+            </tr>
+          </ng-template>
+          <ng-template #body let-row>
+            <tr>
+              <td>{{ row.name }}</td>
+              <td>{{ row.kind }}</td>
+              <td class="mono">{{ row.kHz }}</td>
+              <td class="mono">{{ row.cones }}</td>
+              <td>{{ row.mountings }}</td>
+              <td>
+                <button
+                  type="button"
+                  class="plain"
+                  (click)="placed.emit(row.from)"
+                  [attr.aria-label]="'Place ' + row.name"
+                >
+                  Place
+                </button>
+              </td>
+            </tr>
+          </ng-template>
+          <ng-template #emptymessage>
+            <tr>
+              <td colspan="6">Nothing in the catalogue fits that. Add it from its data sheet below.</td>
+            </tr>
+          </ng-template>
+        </p-table>
+      }
+      @default {
+        <p role="status">Fetching the catalogue.</p>
+      }
+    }
+  `,
+  styles: `
+    input {
+      min-height: var(--touch);
+      margin-left: 8px;
+      padding: 4px 8px;
+    }
+    td {
+      font-size: var(--small);
+    }
+  `,
+})
+export class CatalogueTable {
+  readonly placed = output<CatalogueTransducer>();
+  private readonly store = inject(Store);
+  private readonly entries = this.store.selectSignal(catalogueFeature.selectAll);
+  protected readonly status = this.store.selectSignal(catalogueFeature.selectStatus);
+  protected readonly problem = this.store.selectSignal(catalogueFeature.selectProblem);
+  protected readonly rows = computed(() =>
+    this.entries().flatMap((entry) => {
+      const { item } = entry;
+      if (item.type !== 'transducer') return [];
+      const { name, kind, beams } = item.element;
+      return [
+        {
+          id: entry.id,
+          from: { entry, item } satisfies CatalogueTransducer,
+          name,
+          kind,
+          lowestHz: Math.min(...beams.map(({ frequencyHz }) => frequencyHz)),
+          kHz: beams.map(({ frequencyHz }) => frequencyHz / 1000).join(' / '),
+          cones: beams
+            .map(
+              ({ beamwidthDeg, alongDeg, levelDb }) =>
+                `${beamwidthDeg}°${alongDeg === null ? '' : ` x ${alongDeg}°`} at ${levelDb} dB`,
+            )
+            .join(' / '),
+          mountings: item.mountings.join(', '),
+        },
+      ];
+    }),
+  );
+
+  constructor() {
+    this.load();
+  }
+
+  protected load(): void {
+    this.store.dispatch(catalogueEvents.wanted());
+  }
+}

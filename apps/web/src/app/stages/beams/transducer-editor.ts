@@ -1,0 +1,230 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import { halfPowerCone } from '@grey-keel/core';
+import {
+  beamSchema,
+  elementSchema,
+  mountings,
+  transducerSchema,
+  waysOfWorking,
+  type Beam,
+  type Transducer,
+  type Way,
+} from '@grey-keel/model';
+import { Store } from '@ngrx/store';
+import { ChoiceField, choicesOf, type Choice } from '../../shared/choice-field.ts';
+import { ComputedNumber } from '../../shared/computed-number.ts';
+import { QuantityField } from '../../shared/quantity-field.ts';
+import { TextField } from '../../shared/text-field.ts';
+import { OpenPlan } from '../../state/open-plan.ts';
+import { selectPlan } from '../../state/plan.selectors.ts';
+
+const usualLevels: readonly Choice[] = [
+  { value: '-3', label: '-3 dB (half power)' },
+  { value: '-6', label: '-6 dB' },
+  { value: '-10', label: '-10 dB' },
+];
+
+/** One transducer of the boat: what it is, where its face lies, when it transmits. */
+@Component({
+  selector: 'gk-transducer-editor',
+  imports: [ChoiceField, ComputedNumber, QuantityField, TextField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @let it = transducer();
+    <div class="fields" [id]="'transducer-' + id()">
+      <gk-text-field
+        label="Name"
+        [fieldId]="'transducer-name-' + id()"
+        [value]="it.name"
+        [schema]="shape.name"
+        (changed)="set({ name: $event })"
+      />
+      <gk-choice-field
+        label="Mounting"
+        [fieldId]="'transducer-mounting-' + id()"
+        [value]="it.mounting"
+        [choices]="mountings"
+        (changed)="set({ mounting: $event })"
+      />
+      <gk-quantity-field
+        label="Face above keel"
+        [fieldId]="'transducer-above-keel-' + id()"
+        quantity="length"
+        [value]="it.aboveKeelM"
+        [schema]="shape.aboveKeelM"
+        (changed)="place('aboveKeelM', $event)"
+      />
+      <gk-quantity-field
+        label="Forward of transom"
+        [fieldId]="'transducer-forward-' + id()"
+        quantity="length"
+        [value]="it.forwardM"
+        [schema]="shape.forwardM"
+        (changed)="place('forwardM', $event)"
+      />
+      <gk-quantity-field
+        label="Starboard of centre"
+        [fieldId]="'transducer-starboard-' + id()"
+        quantity="length"
+        [value]="it.starboardM"
+        [schema]="shape.starboardM"
+        (changed)="place('starboardM', $event)"
+      />
+      <gk-quantity-field
+        label="Face diameter"
+        [fieldId]="'transducer-face-' + id()"
+        quantity="length"
+        [decimals]="3"
+        [value]="it.apertureM"
+        [schema]="shape.apertureM"
+        (changed)="set({ apertureM: $event })"
+      />
+    </div>
+    @for (beam of it.beams; track $index) {
+      <div class="fields beam">
+        @if (it.beams.length > 1) {
+          <label class="shown"
+            ><input
+              type="radio"
+              [name]="'working-' + id()"
+              [checked]="it.workingBeam === $index"
+              (change)="set({ workingBeam: $index })"
+            />
+            drawn</label
+          >
+        }
+        <gk-quantity-field
+          label="Frequency"
+          [fieldId]="'beam-frequency-' + id() + '-' + $index"
+          quantity="frequency"
+          [value]="beam.frequencyHz"
+          [schema]="beamShape.frequencyHz"
+          (changed)="setBeam($index, { frequencyHz: $event ?? beam.frequencyHz })"
+        />
+        <gk-quantity-field
+          label="Beamwidth, full"
+          [fieldId]="'beam-width-' + id() + '-' + $index"
+          quantity="angle"
+          [value]="beam.beamwidthDeg"
+          [schema]="beamShape.beamwidthDeg"
+          (changed)="setBeam($index, { beamwidthDeg: $event ?? beam.beamwidthDeg })"
+        />
+        <gk-choice-field
+          label="quoted at"
+          [fieldId]="'beam-level-' + id() + '-' + $index"
+          [value]="'' + beam.levelDb"
+          [choices]="levels()"
+          (changed)="setBeam($index, { levelDb: +$event })"
+        />
+        <div class="at3">
+          <span class="small faint">at -3 dB</span>
+          <gk-number
+            of="Cone at -3 dB"
+            [value]="cones()[$index]!.acrossDeg"
+            quantity="angle"
+            [steps]="cones()[$index]!.working"
+          />
+        </div>
+        <gk-quantity-field
+          label="Chirp bandwidth"
+          [fieldId]="'beam-bandwidth-' + id() + '-' + $index"
+          quantity="frequency"
+          [value]="beam.bandwidthHz"
+          [schema]="beamShape.bandwidthHz"
+          (changed)="setBeam($index, { bandwidthHz: $event })"
+        />
+      </div>
+    }
+    <fieldset [id]="'transmits-' + id()">
+      <legend class="small faint">Transmits while</legend>
+      @for (way of ways(); track way) {
+        <label
+          ><input
+            type="checkbox"
+            [checked]="it.transmitsIn[way] === true"
+            (change)="transmits(way, $any($event.target).checked)"
+          />
+          {{ way }}</label
+        >
+      } @empty {
+        <span class="faint small">The brief names no way of working yet.</span>
+      }
+    </fieldset>
+    <div class="row">
+      <button type="button" class="action risky" (click)="remove()">Take {{ it.name }} off the boat</button>
+      <button type="button" class="plain" (click)="closed.emit()">Done</button>
+    </div>
+  `,
+  styles: `
+    :host {
+      display: grid;
+      gap: 10px;
+    }
+    .beam {
+      padding-top: 8px;
+      border-top: var(--hairline) solid var(--rule);
+    }
+    .at3 {
+      display: flex;
+      flex-direction: column;
+    }
+    fieldset {
+      border: 0;
+      padding: 0;
+      margin: 0;
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0 16px;
+    }
+    label {
+      display: flex;
+      gap: 8px;
+      align-items: center;
+      min-height: var(--touch);
+    }
+    input[type='checkbox'],
+    input[type='radio'] {
+      width: 22px;
+      height: 22px;
+      accent-color: var(--water);
+    }
+  `,
+})
+export class TransducerEditor {
+  readonly id = input.required<string>();
+  readonly transducer = input.required<Transducer>();
+  readonly closed = output();
+  private readonly edits = inject(OpenPlan);
+  private readonly plan = inject(Store).selectSignal(selectPlan);
+  protected readonly shape = { ...transducerSchema.shape, apertureM: elementSchema.shape.apertureM };
+  protected readonly beamShape = beamSchema.shape;
+  protected readonly mountings = choicesOf(mountings);
+  protected readonly ways = computed(() => waysOfWorking.filter((way) => this.plan()?.ways[way]));
+  protected readonly cones = computed(() => this.transducer().beams.map((beam) => halfPowerCone(beam)));
+  protected readonly levels = computed(() => {
+    const own = this.transducer().beams.map(({ levelDb }) => String(levelDb));
+    const others = own.filter((level) => !usualLevels.some(({ value }) => value === level));
+    return [...usualLevels, ...[...new Set(others)].map((value) => ({ value, label: `${value} dB` }))];
+  });
+
+  protected set(changes: Partial<Transducer>): void {
+    this.edits.edit(this.transducer().name, { type: 'describeTransducer', id: this.id(), changes });
+  }
+
+  protected place(field: 'aboveKeelM' | 'forwardM' | 'starboardM', value: number | null): void {
+    if (value !== null) this.set({ [field]: value });
+  }
+
+  protected setBeam(index: number, changes: Partial<Beam>): void {
+    this.set({ beams: this.transducer().beams.map((beam, i) => (i === index ? { ...beam, ...changes } : beam)) });
+  }
+
+  protected transmits(way: Way, transmits: boolean): void {
+    this.edits.edit(`${this.transducer().name} while ${way}`, { type: 'transmitIn', id: this.id(), way, transmits });
+  }
+
+  protected remove(): void {
+    this.edits.edit(`take ${this.transducer().name} off`, { type: 'removeTransducer', id: this.id() });
+    this.closed.emit();
+  }
+}

@@ -1,0 +1,647 @@
+import { ChangeDetectionStrategy, Component, computed, linkedSignal, signal } from '@angular/core';
+import {
+  agroundInWords,
+  cautions,
+  depthOffsetFingerprint,
+  depthOffsetInputs,
+  depthOffsetOf,
+  depthOffsetResult,
+  inOrder,
+  offsetStanding,
+  removesFrom,
+  signInWords,
+  soundersOf,
+  type DepthOffsetAnswer,
+  type WorkingStep,
+} from '@grey-keel/core';
+import { depthOffsetSchema, depthPairSchema, type DepthOffset, type DepthPair } from '@grey-keel/model';
+import { RouterLink } from '@angular/router';
+import { DatePipe } from '@angular/common';
+import { ComputedNumber } from '../../shared/computed-number.ts';
+import { DifferencesChart, type Difference } from '../../shared/differences-chart.ts';
+import { FigurePipe, SentencePipe } from '../../shared/figure-pipe.ts';
+import { QuantityField } from '../../shared/quantity-field.ts';
+import { newId } from '../../state/open-plan.ts';
+import { openBoat } from '../open-boat.ts';
+import { LeadLinePicture, type PicturedReading } from './lead-line-picture.ts';
+
+interface ReadingRow {
+  readonly id: string;
+  readonly place: number;
+  readonly pair: DepthPair;
+  readonly recorded: boolean;
+  readonly differenceM: number | null;
+  readonly flagged: boolean;
+  readonly excluded: boolean;
+  readonly working: readonly WorkingStep[];
+}
+
+const blank: DepthPair = { leadLineM: null, displayedM: null, leftOut: false };
+
+@Component({
+  selector: 'gk-calibrate-page',
+  imports: [
+    ComputedNumber,
+    DatePipe,
+    DifferencesChart,
+    FigurePipe,
+    LeadLinePicture,
+    QuantityField,
+    RouterLink,
+    SentencePipe,
+  ],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (sounders().length === 0) {
+      <section class="sheet">
+        <p>There is no sounder on the boat yet, so there is no depth to put right.</p>
+        <p><a routerLink="../beams">Choose transducers first</a></p>
+      </section>
+    } @else {
+      <section class="sheet list" aria-label="What is calibrated">
+        @for (one of sounders(); track one.id) {
+          <button
+            type="button"
+            [attr.aria-current]="chosen() === one.id"
+            (click)="chosen.set(one.id)"
+            [attr.data-sounder]="one.id"
+          >
+            <strong>Depth</strong>
+            <span class="small">{{ one.name }}</span>
+            <span class="value mono" [class.stale]="one.state === 'stale'" [class.missing]="one.offsetM === null">{{
+              one.offsetM === null ? 'missing' : (one.offsetM | figure: 'length' : units() : { signed: true })
+            }}</span>
+            <span class="small state {{ one.state }}">{{ one.state }}</span>
+          </button>
+        }
+      </section>
+
+      <div class="work">
+        <section
+          class="sheet top"
+          [attr.aria-label]="'Depth offset, ' + name()"
+          [id]="'offset-' + chosen()"
+          tabindex="-1"
+        >
+          <div>
+            <h2>Depth offset, {{ name() }}</h2>
+            <gk-lead-line-picture [boat]="plan().boat" [reading]="pictured()" [units]="units()" />
+          </div>
+          <div>
+            <div class="row to">
+              <span class="faint small" id="to-the">to the</span>
+              <div role="group" aria-labelledby="to-the" class="either">
+                <button
+                  type="button"
+                  [attr.aria-pressed]="settings().reference === 'waterline'"
+                  (click)="set({ reference: 'waterline' })"
+                >
+                  waterline
+                </button>
+                <button
+                  type="button"
+                  [attr.aria-pressed]="settings().reference === 'keel'"
+                  (click)="set({ reference: 'keel' })"
+                >
+                  keel
+                </button>
+              </div>
+            </div>
+            <h3>Differences</h3>
+            @if (answer(); as it) {
+              <gk-differences-chart
+                [points]="points()"
+                [meanM]="meanM()"
+                [halfIntervalM]="it.halfInterval95M"
+                [units]="units()"
+              />
+            } @else {
+              <p class="faint empty missing"><span>They are drawn when the first pair is complete.</span></p>
+            }
+          </div>
+        </section>
+
+        <div class="two">
+          <section class="sheet" aria-labelledby="readings-title">
+            <h2 id="readings-title">Readings</h2>
+            <div class="wide">
+              <table class="figures">
+                <thead>
+                  <tr>
+                    <th scope="col">lead line</th>
+                    <th scope="col">displayed</th>
+                    <th scope="col">difference</th>
+                    <th scope="col"><span class="hidden-label">Actions</span></th>
+                  </tr>
+                </thead>
+                <tbody>
+                  @for (row of rows(); track row.id) {
+                    <tr
+                      [class.out]="row.pair.leftOut || row.excluded"
+                      [attr.data-reading]="row.recorded ? row.id : 'new'"
+                    >
+                      <td>
+                        <gk-quantity-field
+                          [label]="'Lead line, reading ' + row.place"
+                          [labelHidden]="true"
+                          [fieldId]="'reading-' + chosen() + '-' + row.id"
+                          quantity="depth"
+                          [value]="row.pair.leadLineM"
+                          [schema]="pair.leadLineM"
+                          (changed)="write(row, { leadLineM: $event })"
+                        />
+                      </td>
+                      <td>
+                        <gk-quantity-field
+                          [label]="'Displayed, reading ' + row.place"
+                          [labelHidden]="true"
+                          [fieldId]="'shown-' + chosen() + '-' + row.id"
+                          quantity="depth"
+                          [value]="row.pair.displayedM"
+                          [schema]="pair.displayedM"
+                          (changed)="write(row, { displayedM: $event })"
+                        />
+                      </td>
+                      <td>
+                        @if (row.differenceM !== null) {
+                          <gk-number
+                            [of]="'Difference of reading ' + row.place"
+                            [value]="row.differenceM"
+                            quantity="length"
+                            [steps]="row.working"
+                            [class.flagged]="row.flagged"
+                          />
+                        } @else if (row.recorded && !row.pair.leftOut) {
+                          <span class="small check"
+                            >{{ row.pair.leadLineM === null ? 'lead line' : 'display' }} missing</span
+                          >
+                        } @else if (row.pair.leftOut) {
+                          <span class="small faint">left out</span>
+                        }
+                      </td>
+                      <td class="acts">
+                        @if (row.recorded) {
+                          <button
+                            type="button"
+                            class="plain small"
+                            (click)="write(row, { leftOut: !row.pair.leftOut })"
+                            [attr.aria-label]="
+                              (row.pair.leftOut ? 'Take back reading ' : 'Leave out reading ') + row.place
+                            "
+                          >
+                            {{ row.pair.leftOut ? 'take back' : 'leave out' }}
+                          </button>
+                          <button
+                            type="button"
+                            class="plain small"
+                            (click)="remove(row)"
+                            [attr.aria-label]="'Remove reading ' + row.place"
+                          >
+                            remove
+                          </button>
+                        }
+                      </td>
+                    </tr>
+                  }
+                </tbody>
+              </table>
+            </div>
+            <p class="small faint">
+              A reading that stands apart is named, and left out by itself only from {{ removesFrom }} readings on.
+              Spread them over the depths you work in.
+            </p>
+            <h3>While these were read</h3>
+            <div class="fields">
+              <gk-quantity-field
+                label="Offset set in the display"
+                fieldId="offset-set"
+                quantity="length"
+                [signed]="true"
+                [value]="settings().offsetSetM"
+                [schema]="shape.offsetSetM"
+                (changed)="set({ offsetSetM: $event ?? 0 })"
+              />
+              <gk-quantity-field
+                label="Display reckons with"
+                fieldId="assumed-speed"
+                quantity="soundSpeed"
+                [value]="settings().soundSpeedAssumedMps"
+                [schema]="shape.soundSpeedAssumedMps"
+                (changed)="set({ soundSpeedAssumedMps: $event ?? 1500 })"
+              />
+              <gk-quantity-field
+                label="Display steps"
+                fieldId="display-step"
+                quantity="length"
+                [value]="settings().displayResolutionM"
+                [schema]="shape.displayResolutionM"
+                (changed)="set({ displayResolutionM: $event ?? 0.1 })"
+              />
+              <gk-quantity-field
+                label="Your tolerance"
+                fieldId="tolerance"
+                quantity="length"
+                [value]="settings().toleranceM"
+                [schema]="shape.toleranceM"
+                (changed)="set({ toleranceM: $event ?? 0.1 })"
+              />
+            </div>
+          </section>
+
+          <section class="sheet result" aria-labelledby="result-title" id="result">
+            <h2 id="result-title" class="faint">Enter on the display</h2>
+            @if (answer(); as it) {
+              <p>
+                <gk-number
+                  of="Depth offset"
+                  [value]="it.offsetM"
+                  quantity="length"
+                  [signed]="true"
+                  [large]="true"
+                  [steps]="it.working"
+                />
+                @if (it.halfInterval95M !== null) {
+                  <span class="mono faint"> ± {{ it.halfInterval95M | figure: 'length' : units() }}</span>
+                }
+              </p>
+              <p>{{ sign() | sentence: units() }}</p>
+              <p>
+                <strong>{{ aground() | sentence: units() }}</strong>
+              </p>
+              <p class="verdict {{ verdict().state }}">
+                {{ verdict().words }} {{ settings().toleranceM | figure: 'length' : units() }} ({{ it.readingsUsed }}
+                {{ it.readingsUsed === 1 ? 'reading' : 'readings' }}, 95 %).
+              </p>
+              @if (soundSpeed(); as sound) {
+                <p class="small">
+                  Sound at
+                  <gk-number
+                    of="Sound speed of this water"
+                    [value]="sound.soundSpeedMps"
+                    quantity="soundSpeed"
+                    [steps]="sound.working"
+                  />
+                  in this water.
+                  @if (setSpeed(); as words) {
+                    <strong>{{ words }}</strong>
+                  }
+                </p>
+              }
+              @for (flag of it.flags; track flag) {
+                <p class="small check">{{ flag }}</p>
+              }
+              <p class="caution" role="note">{{ caution }}</p>
+              <button type="button" class="action chief" (click)="enter(it)" [disabled]="standing().state === 'fresh'">
+                {{ standing().state === 'fresh' ? 'Entered' : 'I have entered it on the display' }}
+              </button>
+            } @else {
+              <p class="missing wanting">
+                <span>{{ wanting() }}</span>
+              </p>
+              <p class="caution" role="note">{{ caution }}</p>
+            }
+            @if (settings().entered; as entered) {
+              <p class="small" [class.stale]="standing().state === 'stale'">
+                {{ entered.offsetM | figure: 'length' : units() : { signed: true } }} entered
+                {{ entered.at | date: 'yyyy-MM-dd HH:mm' }}.
+                @if (standing().state === 'stale') {
+                  Stale: {{ standing().changed.join(', ') || 'the calculation' }} changed since.
+                }
+              </p>
+            }
+          </section>
+        </div>
+      </div>
+    }
+  `,
+  styles: `
+    :host {
+      display: grid;
+      grid-template-columns: 200px minmax(0, 1fr);
+      gap: 10px;
+    }
+    .list {
+      padding: 0;
+      align-self: start;
+    }
+    .list button {
+      width: 100%;
+      display: grid;
+      grid-template-columns: 1fr auto;
+      gap: 2px 6px;
+      padding: 10px 12px;
+      min-height: 60px;
+      text-align: left;
+      color: var(--ink);
+      background: var(--sheet);
+      border: 0;
+      border-bottom: var(--hairline) solid var(--rule);
+      border-left: 4px solid transparent;
+      cursor: pointer;
+    }
+    .list button[aria-current='true'] {
+      background: var(--water-wash);
+      border-left-color: var(--water);
+    }
+    .list .small {
+      grid-column: 1;
+    }
+    .list .value {
+      grid-column: 2;
+      grid-row: 1;
+      text-align: right;
+      font-size: var(--small);
+      font-weight: 700;
+    }
+    .list .value.missing {
+      font-weight: 400;
+    }
+    .list .state {
+      grid-column: 2;
+      text-align: right;
+    }
+    .state.fresh {
+      color: var(--fresh);
+    }
+    .state.stale,
+    .check {
+      color: var(--check);
+    }
+    .work {
+      display: grid;
+      gap: 10px;
+      min-width: 0;
+    }
+    .top {
+      display: grid;
+      grid-template-columns: minmax(0, 3fr) minmax(0, 2fr);
+      gap: 14px;
+    }
+    .to {
+      justify-content: flex-end;
+      align-items: center;
+    }
+    .either {
+      display: flex;
+    }
+    .either button {
+      min-height: var(--touch);
+      padding: 0 14px;
+      background: var(--sheet);
+      color: var(--ink);
+      border: var(--hairline) solid var(--hull-light);
+      font-weight: 600;
+      cursor: pointer;
+    }
+    .either button[aria-pressed='true'] {
+      background: var(--water);
+      color: var(--on-water);
+    }
+    .empty {
+      min-height: 200px;
+      display: grid;
+      place-items: center;
+    }
+    .empty span,
+    .wanting span {
+      background: var(--sheet);
+      padding: 4px 8px;
+    }
+    .two {
+      display: grid;
+      grid-template-columns: minmax(0, 3fr) minmax(0, 2fr);
+      gap: 10px;
+    }
+    td gk-quantity-field {
+      max-width: 150px;
+      margin-left: auto;
+    }
+    td:first-child gk-quantity-field {
+      margin-left: 0;
+    }
+    tr.out {
+      color: var(--faint);
+      text-decoration: line-through;
+    }
+    .flagged {
+      color: var(--check);
+      font-weight: 700;
+    }
+    .acts {
+      white-space: nowrap;
+    }
+    h3 {
+      margin: 10px 0 4px;
+    }
+    .result {
+      display: grid;
+      gap: 8px;
+      align-content: start;
+    }
+    .verdict {
+      font-weight: 700;
+    }
+    .verdict.good {
+      color: var(--fresh);
+    }
+    .verdict.bad {
+      color: var(--check);
+    }
+    .wanting {
+      padding: 24px 12px;
+    }
+    .wide {
+      overflow-x: auto;
+    }
+    @media (max-width: 1100px) {
+      :host {
+        grid-template-columns: minmax(0, 1fr);
+      }
+      .list {
+        display: flex;
+      }
+    }
+    @media (max-width: 760px) {
+      .top,
+      .two {
+        grid-template-columns: minmax(0, 1fr);
+      }
+    }
+  `,
+})
+export class CalibratePage {
+  private readonly open = openBoat();
+  protected readonly plan = this.open.plan;
+  protected readonly units = this.open.units;
+  protected readonly shape = depthOffsetSchema.shape;
+  protected readonly pair = depthPairSchema.shape;
+  protected readonly removesFrom = removesFrom;
+  protected readonly caution = cautions.grounding;
+
+  protected readonly sounders = computed(() =>
+    soundersOf(this.plan()).map(({ id, name }) => ({
+      id,
+      name,
+      state: offsetStanding(this.plan(), id).state,
+      offsetM: this.plan().depthOffsets[id]?.entered?.offsetM ?? null,
+    })),
+  );
+  /** The one looked at: the first that is not fresh, until another is chosen. */
+  protected readonly chosen = linkedSignal<string[], string>({
+    source: computed(() => this.sounders().map(({ id }) => id), { equal: (a, b) => a.join() === b.join() }),
+    computation: (ids, before) =>
+      before && ids.includes(before.value)
+        ? before.value
+        : (this.sounders().find(({ state }) => state !== 'fresh')?.id ?? ids[0] ?? ''),
+  });
+  protected readonly name = computed(() => this.plan().transducers[this.chosen()]?.name ?? '');
+  protected readonly settings = computed(() => depthOffsetOf(this.plan(), this.chosen()));
+  protected readonly standing = computed(() => offsetStanding(this.plan(), this.chosen()));
+  private readonly inputs = computed(() => depthOffsetInputs(this.plan(), this.chosen()));
+  private readonly result = computed(() => {
+    const inputs = this.inputs();
+    return inputs && depthOffsetResult(inputs);
+  });
+  protected readonly answer = computed(() => {
+    const result = this.result();
+    return result?.known ? result.answer : null;
+  });
+  protected readonly soundSpeed = computed(() => {
+    const result = this.result();
+    return result?.known ? result.soundSpeed : null;
+  });
+  protected readonly wanting = computed(() => {
+    const result = this.result();
+    return result && !result.known ? result.wanting : '';
+  });
+
+  private readonly nextId = signal(newId());
+  protected readonly rows = computed<ReadingRow[]>(() => {
+    const answer = this.answer();
+    const reckoned = this.inputs()?.readings.map(({ id }) => id) ?? [];
+    const recorded = inOrder(this.settings().readings).map(([id, pair], place): ReadingRow => {
+      const i = reckoned.indexOf(id);
+      const step = answer?.working[i];
+      return {
+        id,
+        place: place + 1,
+        pair,
+        recorded: true,
+        differenceM: answer?.differencesM[i] ?? null,
+        flagged: answer?.flagged.includes(i) ?? false,
+        excluded: answer?.excluded.includes(i) ?? false,
+        working: i >= 0 && step ? [step] : [],
+      };
+    });
+    return [
+      ...recorded,
+      {
+        id: this.nextId(),
+        place: recorded.length + 1,
+        pair: blank,
+        recorded: false,
+        differenceM: null,
+        flagged: false,
+        excluded: false,
+        working: [],
+      },
+    ];
+  });
+
+  protected readonly points = computed<Difference[]>(() => {
+    const answer = this.answer();
+    const readings = this.inputs()?.readings ?? [];
+    return (answer?.differencesM ?? []).map((differenceM, i) => ({
+      depthM: readings[i]?.leadLineM ?? 0,
+      differenceM,
+      flagged: answer?.flagged.includes(i) ?? false,
+    }));
+  });
+  /** The mean of the differences themselves: the offset before the keel is taken off. */
+  protected readonly meanM = computed(() => {
+    const answer = this.answer();
+    if (!answer) return 0;
+    return answer.offsetM + (this.settings().reference === 'keel' ? (this.plan().boat.draughtM ?? 0) : 0);
+  });
+
+  protected readonly pictured = computed<PicturedReading | null>(() => {
+    const answer = this.answer();
+    const readings = this.inputs()?.readings ?? [];
+    const i = readings.findIndex((_, k) => !answer?.flagged.includes(k));
+    const reading = readings[i];
+    const missedM = answer?.differencesM[i];
+    return reading && missedM !== undefined
+      ? { leadLineM: reading.leadLineM, displayedM: reading.displayedM, rangeM: reading.leadLineM - missedM, missedM }
+      : null;
+  });
+
+  protected readonly sign = computed(() => {
+    const { offsetSetM, reference } = this.settings();
+    return signInWords({ offsetM: this.answer()?.offsetM ?? 0, offsetSetM, reference });
+  });
+  protected readonly aground = computed(() =>
+    agroundInWords({ reference: this.settings().reference, draughtM: this.plan().boat.draughtM }),
+  );
+  protected readonly verdict = computed(() => {
+    const half = this.answer()?.halfInterval95M ?? null;
+    const { toleranceM } = this.settings();
+    if (half === null)
+      return { state: 'bad', words: 'One reading says nothing about its own uncertainty. Your tolerance is' };
+    return half <= toleranceM
+      ? { state: 'good', words: 'Within your tolerance of' }
+      : { state: 'bad', words: 'Not sure enough for your tolerance of' };
+  });
+  /** The offset only holds once the display reckons with this water's own speed of sound. */
+  protected readonly setSpeed = computed(() => {
+    const sound = this.soundSpeed();
+    const assumed = this.settings().soundSpeedAssumedMps;
+    if (!sound || Math.abs(sound.soundSpeedMps / assumed - 1) < 0.002) return '';
+    const percent = (100 * (assumed / sound.soundSpeedMps - 1)).toFixed(1);
+    return `The display reckons with ${assumed.toFixed(0)} m/s and reads ${percent.replace('-', '\u2212')} % off in depth: set its water or its speed first.`;
+  });
+
+  protected set(changes: Partial<Omit<DepthOffset, 'readings' | 'entered'>>): void {
+    this.open.edits.edit('how depth is put right', {
+      type: 'describeDepthOffset',
+      transducerId: this.chosen(),
+      changes,
+    });
+  }
+
+  protected write(row: ReadingRow, changes: Partial<DepthPair>): void {
+    const place = { transducerId: this.chosen(), readingId: row.id };
+    if (row.recorded)
+      return this.open.edits.edit(`reading ${row.place}`, { type: 'correctReading', ...place, changes });
+    if (Object.values(changes).every((value) => value === null)) return;
+    this.open.edits.edit(`reading ${row.place}`, {
+      type: 'recordReading',
+      ...place,
+      reading: { ...blank, ...changes },
+    });
+    this.nextId.set(newId());
+  }
+
+  protected remove(row: ReadingRow): void {
+    this.open.edits.edit(`remove reading ${row.place}`, {
+      type: 'removeReading',
+      transducerId: this.chosen(),
+      readingId: row.id,
+    });
+  }
+
+  protected enter(answer: DepthOffsetAnswer): void {
+    const inputs = this.inputs();
+    if (!inputs) return;
+    this.open.edits.edit('enter the depth offset', {
+      type: 'enterDepthOffset',
+      transducerId: this.chosen(),
+      entered: {
+        offsetM: answer.offsetM,
+        standardErrorM: answer.standardErrorM,
+        at: new Date().toISOString(),
+        fingerprint: depthOffsetFingerprint(inputs),
+        inputs: JSON.parse(JSON.stringify(inputs)) as never,
+      },
+    });
+  }
+}

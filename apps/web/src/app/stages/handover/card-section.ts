@@ -1,0 +1,132 @@
+import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import { formatFigure, type Point, type Section, type UnitChoice } from '@grey-keel/core';
+import { seriesVariable } from '../beams/series.ts';
+
+const width = 860;
+const height = 230;
+const left = 74;
+const gap = 14;
+const top = 40;
+const panel = (width - left - gap) / 2;
+
+/** The section as it stands on the card: from astern and from starboard, at one scale. */
+@Component({
+  selector: 'gk-card-section',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @let it = drawing();
+    <svg
+      viewBox="0 0 ${width} ${height}"
+      role="img"
+      aria-label="Section of the boat and her beams, from astern and from starboard"
+    >
+      @for (view of it.views; track view.title; let i = $index) {
+        <clipPath [id]="'card-clip-' + i">
+          <rect [attr.x]="view.left" y="0" width="${panel}" height="${height}" />
+        </clipPath>
+        <text [attr.x]="view.left" y="14" class="heading">{{ view.title }}</text>
+        <g [attr.clip-path]="'url(#card-clip-' + i + ')'">
+          <rect [attr.x]="view.left" y="${top}" width="${panel}" [attr.height]="it.bottom - ${top}" class="water" />
+          @for (beam of view.beams; track $index) {
+            <polygon
+              [attr.points]="beam.points"
+              [style.--c]="beam.colour"
+              class="beam"
+              [class.indirect]="beam.indirect"
+            />
+          }
+          @for (points of view.boat; track $index) {
+            <polygon [attr.points]="points" class="boat" />
+          }
+          <line [attr.x1]="view.left" [attr.x2]="view.left + ${panel}" y1="${top}" y2="${top}" class="surface" />
+          <line
+            [attr.x1]="view.left"
+            [attr.x2]="view.left + ${panel}"
+            [attr.y1]="it.bottom"
+            [attr.y2]="it.bottom"
+            class="ground"
+          />
+        </g>
+      }
+      <text x="${left - 8}" y="${top + 5}" text-anchor="end" class="mono">{{ it.zero }}</text>
+      <text x="${left - 8}" [attr.y]="it.bottom + 4" text-anchor="end" class="mono heading">{{ it.depth }}</text>
+    </svg>
+  `,
+  styles: `
+    svg {
+      display: block;
+      width: 100%;
+    }
+    text {
+      font: 13px var(--font);
+      fill: var(--ink);
+    }
+    .heading {
+      font-weight: 700;
+    }
+    .mono {
+      font-family: var(--mono);
+    }
+    .water {
+      fill: var(--water-wash);
+      opacity: 0.45;
+    }
+    .beam {
+      fill: color-mix(in srgb, var(--c) 20%, transparent);
+      stroke: var(--c);
+    }
+    .indirect {
+      stroke-dasharray: 5 3;
+    }
+    .boat {
+      fill: var(--hull);
+      stroke: var(--ink);
+      stroke-width: 0.6;
+    }
+    .surface {
+      stroke: var(--water);
+      stroke-width: 2;
+    }
+    .ground {
+      stroke: var(--ink);
+      stroke-width: 2;
+    }
+  `,
+})
+export class CardSection {
+  readonly section = input.required<Section>();
+  readonly units = input.required<UnitChoice>();
+
+  protected readonly drawing = computed(() => {
+    const section = this.section();
+    const scale = Math.min(panel / (2 * section.halfWidthM), (height - top - 12) / section.depthM);
+    const y = (metres: number): number => top + metres * scale;
+    const view = (title: string, which: 'astern' | 'side', from: number, zero: number) => {
+      const x = (metres: number): number => from + panel / 2 + (metres - zero) * scale;
+      const points = (list: readonly Point[], up: boolean): string =>
+        list.map((p) => `${x(p.x).toFixed(1)},${y(up ? -p.y : p.y).toFixed(1)}`).join(' ');
+      return {
+        title,
+        left: from,
+        beams: section.beams.flatMap((beam, i) =>
+          beam[which].map((outline) => ({
+            points: points(outline, false),
+            colour: seriesVariable(i),
+            indirect: !beam.onBottom,
+          })),
+        ),
+        boat: section.boat[which].map((outline) => points(outline, true)),
+      };
+    };
+    const write = (value: number): string => formatFigure({ value, quantity: 'depth' }, this.units(), { decimals: 1 });
+    return {
+      bottom: y(section.depthM),
+      zero: write(0),
+      depth: write(section.depthM),
+      views: [
+        view('From astern', 'astern', left, 0),
+        view('From starboard', 'side', left + panel + gap, section.boat.lengthM / 2),
+      ],
+    };
+  });
+}

@@ -1,0 +1,302 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import {
+  agroundInWords,
+  cardCautions,
+  cardFingerprint,
+  cardOf,
+  cardStanding,
+  sectionAt,
+  type Card,
+} from '@grey-keel/core';
+import { Store } from '@ngrx/store';
+import { filter, firstValueFrom, race, timer } from 'rxjs';
+import { problemOf } from '../../api/problem.ts';
+import { ServerApi } from '../../api/server-api.ts';
+import { ComputedNumber } from '../../shared/computed-number.ts';
+import { FigurePipe, SentencePipe } from '../../shared/figure-pipe.ts';
+import { fileNameOf, saveFile } from '../../shared/save-file.ts';
+import { newId } from '../../state/open-plan.ts';
+import { selectBoatId, selectFindings, selectStages, selectUnsent } from '../../state/plan.selectors.ts';
+import { seriesVariable } from '../beams/series.ts';
+import { openBoat } from '../open-boat.ts';
+import { stageRegister } from '../stages.ts';
+import { CardSection } from './card-section.ts';
+
+/** How long printing waits for edits that the server has not answered for. */
+const patienceMs = 5000;
+
+@Component({
+  selector: 'gk-handover-page',
+  imports: [CardSection, ComputedNumber, FigurePipe, RouterLink, SentencePipe],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @let it = card();
+    <div class="row bar">
+      <button type="button" class="action chief" id="print-card" [disabled]="busy()" (click)="print('A4')">
+        Card as PDF, A4
+      </button>
+      <button type="button" class="action" [disabled]="busy()" (click)="print('LETTER')">Letter</button>
+      <button type="button" class="action" [disabled]="busy()" (click)="bundle()">Bundle for another shop</button>
+      <span class="small {{ standing() }}" role="status">{{ standingWords() }}</span>
+    </div>
+    @if (message(); as words) {
+      <p class="sheet bad" role="alert">{{ words }}</p>
+    }
+    <article class="sheet card" aria-labelledby="card-title">
+      <header>
+        <h2 id="card-title">{{ it.boat.name }}</h2>
+        <p>
+          Length {{ it.boat.lengthM === null ? 'not known' : (it.boat.lengthM | figure: 'length' : units()) }}, draught
+          {{ it.boat.draughtM === null ? 'not known' : (it.boat.draughtM | figure: 'length' : units()) }}.
+          @if (it.water; as water) {
+            {{ water.name }}: {{ water.temperatureC | figure: 'temperature' : units() }},
+            {{ water.salinityPpt | figure: 'salinity' : units() }}, sound at
+            <gk-number
+              of="Sound speed of this water"
+              [value]="water.soundSpeedMps"
+              quantity="soundSpeed"
+              [steps]="water.soundSpeedWorking"
+            />
+          } @else {
+            The water is not described.
+          }
+        </p>
+        @for (line of aground(); track line.name) {
+          <p>
+            <strong>{{ line.name }}: {{ line.words | sentence: units() }}</strong>
+          </p>
+        }
+      </header>
+      <div class="wide">
+        <table class="figures">
+          <thead>
+            <tr>
+              <th scope="col">Transducer</th>
+              <th scope="col">frequency</th>
+              <th scope="col">cone at -3 dB</th>
+              <th scope="col">footprint at {{ it.depthM | figure: 'depth' : units() : { decimals: 1 } }}</th>
+              <th scope="col">depth offset</th>
+            </tr>
+          </thead>
+          <tbody>
+            @for (one of it.transducers; track one.id; let i = $index) {
+              <tr [attr.data-transducer]="one.name">
+                <td><span class="swatch" [style.background]="colour(i)" aria-hidden="true"></span>{{ one.name }}</td>
+                <td class="mono">{{ one.frequencyHz | figure: 'frequency' : units() }}</td>
+                <td class="mono">{{ one.coneDeg | figure: 'angle' : units() }}</td>
+                <td>
+                  @if (one.footprintM !== null) {
+                    <gk-number
+                      [of]="'Footprint of ' + one.name"
+                      [value]="one.footprintM"
+                      quantity="length"
+                      [steps]="one.footprintWorking"
+                    />
+                  } @else {
+                    -
+                  }
+                </td>
+                <td>
+                  @if (one.offset; as offset) {
+                    @if (offset.offsetM === null) {
+                      <span class="missing">not measured</span>
+                    } @else {
+                      <strong class="mono offset" [class.stale]="offset.state === 'stale'">{{
+                        offset.offsetM | figure: 'length' : units() : { signed: true }
+                      }}</strong>
+                      <span class="small faint">
+                        {{ offset.state === 'stale' ? 'stale' : 'to the ' + offset.reference }}</span
+                      >
+                    }
+                  } @else {
+                    -
+                  }
+                </td>
+              </tr>
+            } @empty {
+              <tr>
+                <td colspan="5">No transducer is chosen yet.</td>
+              </tr>
+            }
+          </tbody>
+        </table>
+      </div>
+      @if (it.ring; as ring) {
+        <p>
+          A mark in {{ ring.wide }} only lies
+          <gk-number of="Least distance to move" [value]="ring.nearestM" quantity="length" [steps]="ring.working" /> to
+          <gk-number of="Greatest distance to move" [value]="ring.farthestM" quantity="length" [steps]="ring.working" />
+          from {{ ring.narrow }}: move that far to have it straight below. A strong mark in both is nearly below.
+        </p>
+      }
+      <gk-card-section [section]="section()" [units]="units()" />
+      <div class="foot">
+        <section aria-labelledby="open-title">
+          <h3 id="open-title">{{ unsettled().length ? 'Not settled' : 'Everything on this card is fresh.' }}</h3>
+          <ul>
+            @for (line of unsettled(); track line.key) {
+              <li>
+                <a [routerLink]="['..', line.stage]">{{ line.words }}</a>
+                @if (line.reason; as reason) {
+                  {{ reason | sentence: units() }}
+                }
+              </li>
+            }
+          </ul>
+        </section>
+        <section class="caution" aria-labelledby="cautions-title">
+          <h3 id="cautions-title">Cautions</h3>
+          <ul>
+            @for (line of cautions; track line) {
+              <li>{{ line }}</li>
+            }
+          </ul>
+        </section>
+      </div>
+    </article>
+  `,
+  styles: `
+    :host {
+      display: grid;
+      gap: 10px;
+    }
+    .bar {
+      align-items: center;
+    }
+    .card {
+      display: grid;
+      gap: 10px;
+      max-width: 900px;
+      padding: 18px 22px;
+    }
+    .card h2 {
+      font-size: 24px;
+      font-stretch: 115%;
+    }
+    .swatch {
+      display: inline-block;
+      width: 11px;
+      height: 11px;
+      margin-right: 8px;
+    }
+    .offset {
+      font-size: 18px;
+    }
+    .foot {
+      display: grid;
+      grid-template-columns: 1fr 1fr;
+      gap: 14px;
+    }
+    ul {
+      margin: 4px 0;
+      padding-left: 18px;
+      font-size: var(--small);
+    }
+    li {
+      margin-bottom: 3px;
+    }
+    .bad {
+      border-color: var(--stop);
+    }
+    .wide {
+      overflow-x: auto;
+    }
+    span.stale {
+      outline: 0;
+      color: var(--check);
+    }
+    span.fresh {
+      color: var(--fresh);
+    }
+    @media (max-width: 760px) {
+      .foot {
+        grid-template-columns: minmax(0, 1fr);
+      }
+    }
+  `,
+})
+export class HandoverPage {
+  private readonly open = openBoat();
+  private readonly store = inject(Store);
+  private readonly api = inject(ServerApi);
+  private readonly boatId = this.store.selectSignal(selectBoatId);
+  private readonly found = this.store.selectSignal(selectFindings);
+  private readonly stages = this.store.selectSignal(selectStages);
+  protected readonly units = this.open.units;
+  protected readonly card = computed<Card>(() => cardOf(this.open.plan()));
+  protected readonly section = computed(() => sectionAt(this.open.plan(), this.open.plan().working.depthM));
+  protected readonly standing = computed(() => cardStanding(this.open.plan()));
+  protected readonly cautions = cardCautions;
+  protected readonly colour = seriesVariable;
+  protected readonly busy = signal(false);
+  protected readonly message = signal('');
+
+  protected readonly standingWords = computed(
+    () =>
+      ({
+        missing: 'No card has been printed yet.',
+        fresh: 'The printed card shows these figures.',
+        stale: 'The printed card is out of date: print it again.',
+      })[this.standing()],
+  );
+  protected readonly aground = computed(() =>
+    this.card().transducers.flatMap(({ name, offset }) =>
+      offset?.state === 'fresh'
+        ? [{ name, words: agroundInWords({ reference: offset.reference, draughtM: this.card().boat.draughtM }) }]
+        : [],
+    ),
+  );
+  protected readonly unsettled = computed(() => [
+    ...this.stages()
+      .filter(({ stage, state }) => state !== 'fresh' && stage !== 'handover')
+      .map(({ stage, number, state }) => ({
+        key: stage,
+        stage,
+        words: `Stage ${number}, ${stageRegister.find((one) => one.stage === stage)?.title ?? stage}: ${state}.`,
+        reason: null,
+      })),
+    ...this.found()
+      .filter(({ severity, stage }) => severity !== 'note' && stage !== 'handover')
+      .map(({ id, stage, severity, title, reason }) => ({ key: id, stage, words: `${severity}: ${title}.`, reason })),
+  ]);
+
+  protected print(paper: 'A4' | 'LETTER'): void {
+    void this.working(async (boatId) => {
+      const pdf = await firstValueFrom(this.api.cardPdf(boatId, this.units(), paper));
+      saveFile(pdf, fileNameOf(this.card().boat.name, '-card.pdf'));
+      this.open.edits.edit('print the card', {
+        type: 'printCard',
+        id: newId(),
+        card: { at: new Date().toISOString(), fingerprint: cardFingerprint(this.card()) },
+      });
+    });
+  }
+
+  protected bundle(): void {
+    void this.working(async (boatId) =>
+      saveFile(await firstValueFrom(this.api.bundle(boatId)), fileNameOf(this.card().boat.name, '.grey-keel.json')),
+    );
+  }
+
+  /** The server prints what it has kept, so everything typed must have reached it first. */
+  private async working(work: (boatId: string) => Promise<void>): Promise<void> {
+    const boatId = this.boatId();
+    if (boatId === null) return;
+    this.busy.set(true);
+    this.message.set('');
+    try {
+      const sent = this.store.select(selectUnsent).pipe(filter((unsent) => unsent.length === 0));
+      const waited = await firstValueFrom(race(sent, timer(patienceMs)));
+      if (waited === 0)
+        this.message.set(
+          'The newest changes have not reached the server, so nothing was printed. Start it again and try once more; nothing typed is lost.',
+        );
+      else await work(boatId);
+    } catch (error) {
+      this.message.set(problemOf(error).detail);
+    } finally {
+      this.busy.set(false);
+    }
+  }
+}

@@ -1,0 +1,28 @@
+import { cardOf, findings, stageStates, waterline } from '@grey-keel/core';
+import { createSelector } from '@ngrx/store';
+import { planFeature } from './plan.reducer.ts';
+
+export const {
+  selectPlan,
+  selectStatus,
+  selectBoatId,
+  selectProblem,
+  selectUnsent,
+  selectKeptAt,
+  selectUndo,
+  selectRedo,
+  selectClash,
+  selectWaiting,
+  selectNotice,
+  selectNumber,
+} = planFeature;
+
+export const selectFindings = createSelector(selectPlan, (plan) => (plan ? findings(plan) : []));
+
+export const selectStages = createSelector(selectPlan, selectFindings, (plan, found) =>
+  plan ? stageStates(plan, found) : [],
+);
+
+export const selectWaterline = createSelector(selectStages, waterline);
+
+export const selectCard = createSelector(selectPlan, (plan) => (plan ? cardOf(plan) : null));

@@ -1,0 +1,58 @@
+import type { Clash } from '@grey-keel/core';
+import type { Edit, Patch, Plan } from '@grey-keel/model';
+
+/** Edits made here that the server has not answered for yet. */
+export interface Unsent {
+  readonly revisionId: string;
+  readonly edits: Edit[];
+  readonly patches: Patch[];
+}
+
+export interface UndoStep {
+  readonly label: string;
+  readonly patches: Patch[];
+}
+
+/** Changes made here that meet changes made elsewhere, waiting for a choice. */
+export interface OpenClash {
+  readonly clear: Patch[];
+  readonly clashing: Patch[];
+  readonly clashes: Clash[];
+  /** The revisions they came from: no longer sent as they are, so their places in the outbox are given up when settled. */
+  readonly replaces: string[];
+}
+
+export interface PlanState {
+  readonly status: 'none' | 'loading' | 'ready' | 'not found' | 'failed';
+  readonly boatId: string | null;
+  readonly problem: string | null;
+  /** The newest revision known to be kept, and the plan as it was then. */
+  readonly number: number;
+  readonly keptAt: string | null;
+  readonly kept: Plan | null;
+  /** The kept plan with what is unsent on top: what is shown. */
+  readonly plan: Plan | null;
+  readonly unsent: Unsent[];
+  readonly undo: UndoStep[];
+  readonly redo: UndoStep[];
+  readonly clash: OpenClash | null;
+  /** Why the last sending failed, or null while all is well. */
+  readonly waiting: string | null;
+  readonly notice: string | null;
+}
+
+export const noPlan: PlanState = {
+  status: 'none',
+  boatId: null,
+  problem: null,
+  number: 0,
+  keptAt: null,
+  kept: null,
+  plan: null,
+  unsent: [],
+  undo: [],
+  redo: [],
+  clash: null,
+  waiting: null,
+  notice: null,
+};

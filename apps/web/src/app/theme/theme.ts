@@ -1,0 +1,174 @@
+import { definePreset } from '@primeuix/themes';
+import Aura from '@primeuix/themes/aura';
+
+/** Every colour and size of the interface, by theme. The one place they are named. */
+interface Tokens {
+  readonly paper: string;
+  readonly sheet: string;
+  readonly ink: string;
+  readonly faint: string;
+  readonly hull: string;
+  readonly hullDark: string;
+  readonly hullLight: string;
+  readonly rule: string;
+  readonly water: string;
+  readonly waterWash: string;
+  readonly onWater: string;
+  readonly antifoul: string;
+  readonly onHull: string;
+  readonly stop: string;
+  readonly check: string;
+  readonly note: string;
+  readonly fresh: string;
+  readonly caution: string;
+  readonly series: readonly string[];
+  readonly hairline: string;
+  readonly text: string;
+}
+
+const shop: Tokens = {
+  paper: '#EDF0EE',
+  sheet: '#FAFBF8',
+  ink: '#1D272D',
+  faint: '#4F5B61',
+  hull: '#4B5A63',
+  hullDark: '#2C373E',
+  hullLight: '#A9B4B8',
+  rule: '#CBD2D0',
+  water: '#17727F',
+  waterWash: '#D6E7E8',
+  onWater: '#FFFFFF',
+  antifoul: '#84503F',
+  onHull: '#FFFFFF',
+  stop: '#B3271B',
+  check: '#8A5708',
+  note: '#17727F',
+  fresh: '#3E7448',
+  caution: '#F7EADB',
+  series: ['#17727F', '#A4402D', '#4B5A63', '#A86A0B', '#3E7448', '#84503F'],
+  hairline: '1px',
+  text: '15px',
+};
+
+const sun: Tokens = {
+  ...shop,
+  paper: '#FFFFFF',
+  sheet: '#FFFFFF',
+  ink: '#000000',
+  faint: '#2A2F32',
+  hull: '#2F3B42',
+  hullDark: '#10181C',
+  rule: '#5B6669',
+  water: '#0A4F59',
+  waterWash: '#DDEEEF',
+  antifoul: '#5F3326',
+  stop: '#8C1309',
+  check: '#5E3A00',
+  note: '#0A4F59',
+  fresh: '#1F4F29',
+  caution: '#FFFFFF',
+  series: ['#0A4F59', '#7D2413', '#2F3B42', '#6B4200', '#1F4F29', '#5F3326'],
+  hairline: '2px',
+  text: '17px',
+};
+
+const night: Tokens = {
+  ...shop,
+  paper: '#120A07',
+  sheet: '#1A0F0A',
+  ink: '#D9805A',
+  faint: '#B8694A',
+  hull: '#2B1811',
+  hullDark: '#3A2016',
+  hullLight: '#6B3D2B',
+  rule: '#4A2A1E',
+  water: '#C76B45',
+  waterWash: '#2A160E',
+  onWater: '#120A07',
+  antifoul: '#1F0D08',
+  onHull: '#D9805A',
+  stop: '#FF6A4D',
+  check: '#E0904A',
+  note: '#C9744F',
+  fresh: '#BF8A5A',
+  caution: '#24130C',
+  series: ['#C76B45', '#E0904A', '#A05A40', '#D9A06A', '#8F6A45', '#B8694A'],
+};
+
+export const themes = { shop, sun, night } as const;
+export type ThemeName = keyof typeof themes;
+export const themeNames = Object.keys(themes) as ThemeName[];
+
+const kebab = (name: string): string => name.replace(/[A-Z]/g, (letter) => `-${letter.toLowerCase()}`);
+
+const variables = (tokens: Tokens): string =>
+  Object.entries(tokens)
+    .flatMap(([name, value]: [string, string | readonly string[]]) =>
+      typeof value === 'string'
+        ? [`--${kebab(name)}: ${value};`]
+        : value.map((colour, i) => `--${kebab(name)}-${i}: ${colour};`),
+    )
+    .join(' ');
+
+/** Writes the themes as CSS variables; `data-theme` on the root element chooses one. */
+export const writeThemes = (target: Document): void => {
+  const style = target.createElement('style');
+  style.textContent = Object.entries(themes)
+    .map(([name, tokens]) => `:root[data-theme='${name}'] { ${variables(tokens)} }`)
+    .join('\n');
+  target.head.append(style);
+};
+
+/** The component library in the same tokens: it reads the variables, so it follows whichever theme is chosen. */
+export const preset = definePreset(Aura, {
+  primitive: { borderRadius: { none: '0', xs: '2px', sm: '2px', md: '2px', lg: '2px', xl: '2px' } },
+  semantic: {
+    primary: Object.fromEntries(
+      [50, 100, 200, 300, 400, 500, 600, 700, 800, 900, 950].map((step) => [step, 'var(--water)']),
+    ),
+    transitionDuration: '0.1s',
+    focusRing: { width: '3px', style: 'solid', color: 'var(--water)', offset: '2px' },
+    colorScheme: {
+      light: {
+        primary: {
+          color: 'var(--water)',
+          contrastColor: 'var(--on-water)',
+          hoverColor: 'var(--water)',
+          activeColor: 'var(--water)',
+        },
+        text: {
+          color: 'var(--ink)',
+          hoverColor: 'var(--ink)',
+          mutedColor: 'var(--faint)',
+          hoverMutedColor: 'var(--faint)',
+        },
+        content: {
+          background: 'var(--sheet)',
+          hoverBackground: 'var(--water-wash)',
+          borderColor: 'var(--rule)',
+          color: 'var(--ink)',
+          hoverColor: 'var(--ink)',
+        },
+        formField: {
+          background: 'var(--sheet)',
+          borderColor: 'var(--hull-light)',
+          hoverBorderColor: 'var(--water)',
+          focusBorderColor: 'var(--water)',
+          color: 'var(--ink)',
+          placeholderColor: 'var(--faint)',
+          shadow: 'none',
+        },
+        overlay: {
+          modal: { background: 'var(--sheet)', borderColor: 'var(--rule)', color: 'var(--ink)' },
+        },
+      },
+    },
+  },
+  components: {
+    datatable: {
+      headerCell: { padding: '0.4rem 0.5rem', background: 'var(--sheet)', color: 'var(--faint)' },
+      bodyCell: { padding: '0.35rem 0.5rem' },
+      row: { background: 'var(--sheet)', color: 'var(--ink)', hoverBackground: 'var(--water-wash)' },
+    },
+  },
+});

@@ -1,0 +1,7 @@
+import { bootstrapApplication } from '@angular/platform-browser';
+import { App } from './app/app.ts';
+import { appConfig } from './app/app.config.ts';
+import { writeThemes } from './app/theme/theme.ts';
+
+writeThemes(document);
+bootstrapApplication(App, appConfig).catch((error: unknown) => console.error(error));
