@@ -29,7 +29,10 @@ const parsed = (text: string): { ok: true; value: unknown } | { ok: false; reply
   } catch {
     return {
       ok: false,
-      reply: { output: { error: { field: 'input', message: 'The input is not JSON.', range: 'one JSON object' } }, exit: 2 },
+      reply: {
+        output: { error: { field: 'input', message: 'The input is not JSON.', range: 'one JSON object' } },
+        exit: 2,
+      },
     };
   }
 };

@@ -43,7 +43,7 @@ const rangeOf = (schema: JsonSchema | undefined): string => {
   const options = schema.anyOf ?? schema.oneOf;
   if (options) return options.map(rangeOf).filter(Boolean).join(' or ');
   if (schema.enum) return schema.enum.map(String).join(', ');
-  if (schema.const !== undefined) return String(schema.const);
+  if (schema.const !== undefined) return JSON.stringify(schema.const);
   const low = schema.minimum ?? schema.exclusiveMinimum;
   const high = schema.maximum ?? schema.exclusiveMaximum;
   const above = schema.exclusiveMinimum !== undefined ? 'above ' : '';

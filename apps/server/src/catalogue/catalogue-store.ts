@@ -6,7 +6,7 @@ import { shippedCatalogue } from './shipped.ts';
 const entryOf = (row: CatalogueRow): CatalogueEntry => ({
   id: row.id,
   version: row.version,
-  shipped: Boolean(row.shipped),
+  shipped: row.shipped,
   item: catalogueItemSchema.parse(JSON.parse(row.item)),
 });
 

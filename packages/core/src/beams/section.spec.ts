@@ -12,7 +12,7 @@ describe('sectionAt', () => {
     const [wide] = section.beams;
     expect(wide?.faceM).toBeCloseTo(0.4, 9);
     const [apex, right, left] = wide?.astern[0] ?? [];
-    expect(apex).toEqual({ x: -0.8, y: wide?.faceM as number });
+    expect(apex).toEqual({ x: -0.8, y: wide?.faceM! });
     expect(right?.y).toBe(32);
     const width = answerOf(footprint, { beamwidthDeg: 24, depthM: 31.6 }).widthAcrossM;
     expect((right?.x ?? 0) - (left?.x ?? 0)).toBeCloseTo(width, 9);

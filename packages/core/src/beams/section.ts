@@ -5,6 +5,7 @@ import { footprint } from './footprint.ts';
 import { halfPowerCone, type DrawnCone } from './half-power-cone.ts';
 import { silhouetteOf, type Point, type Silhouette } from './silhouette.ts';
 import { targetRing } from './target-ring.ts';
+import { workingBeamOf } from './working-beam.ts';
 
 type FootprintAnswer = Answer<{ widthAcrossM: number; ruleWidthM: number }>;
 type RingAnswer = Answer<{
@@ -65,9 +66,6 @@ const wedge = (x: number, faceM: number, depthM: number, fromDeg: number, toDeg:
   ];
 };
 
-const beamOf = (transducer: Transducer): Beam =>
-  transducer.beams[transducer.workingBeam] ?? (transducer.beams[0] as Beam);
-
 const cone = (x: number, faceM: number, depthM: number, fullDeg: number): Point[] => {
   const half = (depthM - faceM) * Math.tan((fullDeg / 2) * radian);
   return [
@@ -107,7 +105,7 @@ const outlines = (
 const looksDown = (kind: SonarKind): boolean => kind === 'sounder' || kind === 'down fan';
 
 const sectionBeam = (plan: Plan, id: string, transducer: Transducer, depthM: number): SectionBeam => {
-  const beam = beamOf(transducer);
+  const beam = workingBeamOf(transducer);
   const drawn = halfPowerCone(beam);
   const faceM = Math.max(0, faceDepthM(plan, transducer.aboveKeelM) ?? 0);
   const belowFaceM = Math.max(0.05, depthM - faceM);

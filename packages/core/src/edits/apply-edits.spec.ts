@@ -95,10 +95,7 @@ describe('applyEdits', () => {
     fc.assert(
       fc.property(someEdits, (edits) => {
         const { plan, patches } = applied(aPlan(), edits);
-        const same = applied(
-          aPlan(),
-          patches.length ? [{ type: 'restore', patches: [...patches] }] : [goodEdits[8] as Edit],
-        );
+        const same = applied(aPlan(), patches.length ? [{ type: 'restore', patches: [...patches] }] : [goodEdits[8]!]);
         expect(same.plan).toEqual(plan);
       }),
     );

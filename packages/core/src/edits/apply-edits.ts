@@ -188,7 +188,7 @@ const changing = (plan: Plan, change: (draft: Plan) => void): [Plan, RawPatch[],
 
 interface RawPatch {
   readonly op: string;
-  readonly path: string | (string | number)[];
+  readonly path: (string | number)[];
   readonly value?: unknown;
 }
 

@@ -8,7 +8,7 @@ const of = (plan: Plan, rule: string): Finding[] => findings(plan).filter(({ id 
 const one = (plan: Plan, rule: string): Finding => {
   const found = of(plan, rule);
   expect(found.length).withContext(rule).toBe(1);
-  return found[0] as Finding;
+  return found[0]!;
 };
 
 /** A plan for each rule that makes it speak, and one a step away that keeps it silent. */

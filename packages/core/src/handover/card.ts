@@ -96,7 +96,7 @@ export const cardOf = (plan: Plan): Card => {
       offset: transducer.kind === 'sounder' ? offsetOn(plan, id) : null,
     })),
     ring:
-      ring && ring.answer.nearestM !== null && ring.answer.farthestM !== null
+      ring?.answer.nearestM != null && ring.answer.farthestM !== null
         ? {
             wide: name(ring.wideId),
             narrow: name(ring.narrowId),

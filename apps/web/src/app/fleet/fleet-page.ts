@@ -68,7 +68,7 @@ const largestBundleBytes = 8 * 1024 * 1024;
                     <th scope="col">Stages</th>
                     <th scope="col">Findings</th>
                     <th scope="col">Water</th>
-                    <th scope="col">Transducers</th>
+                    <th scope="col" class="count">Transducers</th>
                     <th scope="col" pSortableColumn="keptAt">Kept</th>
                     <th scope="col"><span class="hidden-label">Actions</span></th>
                   </tr>
@@ -109,7 +109,7 @@ const largestBundleBytes = 8 * 1024 * 1024;
                         type="button"
                         class="plain risky"
                         (click)="remove(boat)"
-                        [attr.aria-label]="'Take ' + boat.name + ' off the fleet'"
+                        [attr.aria-label]="'Take off ' + boat.name"
                       >
                         Take off
                       </button>

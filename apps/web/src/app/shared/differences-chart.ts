@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, effect, ElementRef, inject, input, 
 import { formatNumber, toDisplay, unitFor, type UnitChoice } from '@grey-keel/core';
 import { Store } from '@ngrx/store';
 import type ApexCharts from 'apexcharts';
+import { scaleLinear } from 'd3-scale';
 import { selectTheme } from '../state/view.ts';
 
 export interface Difference {
@@ -67,7 +68,13 @@ export class DifferencesChart {
     const mean = toDisplay(this.meanM(), length);
     const half = this.halfIntervalM();
     const spread = half === null ? 0 : toDisplay(half, length);
-    const room = Math.max(0.05, (Math.max(...ys, mean + spread) - Math.min(...ys, mean - spread)) * 0.15);
+    const [low, high] = scaleLinear([Math.min(...ys, mean - spread), Math.max(...ys, mean + spread)], [0, 1])
+      .nice(4)
+      .domain() as [number, number];
+    const steps = scaleLinear([low, high], [0, 1]).ticks(4).length - 1;
+    const [, deepest] = scaleLinear([0, Math.max(...xs) * 1.02], [0, 1])
+      .nice(4)
+      .domain() as [number, number];
     const of = (flagged: boolean) =>
       this.points().flatMap((point, i) => (point.flagged === flagged ? [{ x: xs[i] ?? 0, y: ys[i] ?? 0 }] : []));
     const label = { style: { colors: colour('--ink'), fontFamily: 'DejaVu Mono', fontSize: '12px' } };
@@ -93,15 +100,15 @@ export class DifferencesChart {
       xaxis: {
         type: 'numeric',
         min: 0,
-        max: Math.max(...xs) * 1.1,
+        max: deepest,
         tickAmount: 4,
         labels: { ...label, formatter: (value: string) => Number(value).toFixed(0) },
         title: { text: `lead line, ${depth.symbol}` },
       },
       yaxis: {
-        min: Math.min(...ys, mean - spread) - room,
-        max: Math.max(...ys, mean + spread) + room,
-        tickAmount: 4,
+        min: low,
+        max: high,
+        tickAmount: Math.max(1, steps),
         labels: { ...label, formatter: (value: number) => formatNumber(value, 2) },
         title: { text: `difference, ${length.symbol}` },
       },

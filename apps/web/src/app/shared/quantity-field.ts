@@ -26,7 +26,11 @@ import { limitsOf, rangeInWords } from './value-range.ts';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <label [for]="fieldId()" [class.hidden-label]="labelHidden()">{{ label() }}</label>
-    <span class="box" [class.missing]="value() === null && typed() === ''">
+    <span
+      class="box"
+      [style.--unit-length]="shown().symbol.length"
+      [class.is-missing]="value() === null && typed() === ''"
+    >
       <input
         pInputText
         type="text"
@@ -69,7 +73,7 @@ import { limitsOf, rangeInWords } from './value-range.ts';
     }
     input {
       width: 100%;
-      padding: 4px 44px 4px 8px;
+      padding: 4px calc(14px + 1ch * var(--unit-length, 3)) 4px 6px;
       text-align: right;
       font-family: var(--mono);
       background: transparent;
@@ -108,10 +112,9 @@ export class QuantityField {
   protected readonly shown = computed(() => unitFor(this.quantity(), this.units()));
   private readonly limits = computed(() => limitsOf(this.schema()));
   private readonly places = computed(() => this.decimals() ?? this.shown().decimals);
-  protected readonly written = computed(() => {
-    const value = this.value();
-    return value === null ? '' : formatNumber(toDisplay(value, this.shown()), this.places(), this.signed());
-  });
+  protected readonly written = computed(() => this.write(this.value()));
+  /** The newest value, also where keys come faster than it travels through the store and back. */
+  private readonly newest = linkedSignal(() => this.value());
   protected readonly typed = linkedSignal(() => this.written());
   protected readonly problem = signal('');
 
@@ -136,11 +139,15 @@ export class QuantityField {
 
   protected nudge(steps: number, event: Event): void {
     event.preventDefault();
-    const value = this.value();
-    if (value === null || this.typed() !== this.written()) return;
+    const value = this.newest();
+    if (value === null || this.typed() !== this.write(value)) return;
     const next = toSi(toDisplay(value, this.shown()) + steps * this.shown().step, this.shown());
     const limits = this.limits();
     this.offer(limits ? Math.min(limits.high, Math.max(limits.low, next)) : next);
+  }
+
+  private write(value: number | null): string {
+    return value === null ? '' : formatNumber(toDisplay(value, this.shown()), this.places(), this.signed());
   }
 
   private offer(value: number | null): void {
@@ -150,10 +157,11 @@ export class QuantityField {
       return this.problem.set(
         value === null
           ? `${this.label()} cannot be left empty.`
-          : `${this.label()} must lie between ${limits ? rangeInWords(limits, this.shown()) : 'its bounds'}.`,
+          : `${this.label()} must lie within ${limits ? rangeInWords(limits, this.shown()) : 'its bounds'}.`,
       );
     this.problem.set('');
-    this.typed.set(value === null ? '' : formatNumber(toDisplay(value, this.shown()), this.places(), this.signed()));
+    this.newest.set(value);
+    this.typed.set(this.write(value));
     this.changed.emit(value);
   }
 }

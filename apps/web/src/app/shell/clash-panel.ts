@@ -7,7 +7,7 @@ import { selectClash } from '../state/plan.selectors.ts';
 const inWords = (value: unknown): string => {
   if (value === undefined) return 'taken away';
   if (value === null) return 'nothing';
-  return typeof value === 'object' ? 'its own version' : String(value);
+  return typeof value === 'string' ? value : typeof value === 'object' ? 'its own version' : JSON.stringify(value);
 };
 
 /** What two windows changed at once, side by side, to choose field by field. */

@@ -45,15 +45,11 @@ const waterOf = (plan: Plan): string => {
             type="button"
             class="mono"
             (click)="store.dispatch(nextUnits)"
-            [attr.aria-label]="'Units: ' + unitSet() + '. Change (u)'"
+            [attr.aria-label]="unitWords() + ', units: ' + unitSet() + '. Change (u)'"
           >
             {{ unitWords() }}
           </button>
-          <button
-            type="button"
-            (click)="store.dispatch(nextTheme)"
-            [attr.aria-label]="'Theme: ' + theme() + '. Change'"
-          >
+          <button type="button" (click)="store.dispatch(nextTheme)" [attr.aria-label]="theme() + ' theme. Change'">
             {{ theme() }}
           </button>
           <button
@@ -138,6 +134,16 @@ const waterOf = (plan: Plan): string => {
       color: var(--ink);
       cursor: pointer;
       font-size: var(--small);
+    }
+    @media (max-width: 1100px) {
+      .boat {
+        flex: 1 1 auto;
+      }
+      .ways {
+        order: 3;
+        flex-basis: 100%;
+        justify-content: flex-start;
+      }
     }
     .tools > button[disabled] {
       color: var(--hull-light);

@@ -20,10 +20,9 @@ import { selectStages, selectWaterline } from '../state/plan.selectors.ts';
           routerLinkActive="here"
           ariaCurrentWhenActive="page"
           [class.under]="mark.under"
-          [attr.aria-label]="mark.number + ' ' + mark.title + ': ' + mark.state"
         >
-          <span class="number">{{ mark.number }}</span>
-          <span class="name">{{ mark.title }}</span>
+          <span class="number">{{ mark.number }} </span>
+          <span class="name">{{ mark.title }}</span><span class="hidden-label">, {{ mark.state }}</span>
           <span class="state {{ mark.state }}" aria-hidden="true"></span>
         </a>
       }

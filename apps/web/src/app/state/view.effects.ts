@@ -30,7 +30,8 @@ export class ViewEffects {
   readonly recall = createEffect(() =>
     this.events.pipe(
       ofType(ROOT_EFFECTS_INIT),
-      map(() => viewEvents.remembered(read())),
+      // Where the findings stand below the stage they start folded, so that the picture comes first.
+      map(() => viewEvents.remembered({ ...read(), findingsOpen: matchMedia('(min-width: 1101px)').matches })),
     ),
   );
 

@@ -19,7 +19,7 @@ const start: ViewState = { units: 'metric', theme: 'shop', way: null, findingsOp
 export const viewEvents = createActionGroup({
   source: 'View',
   events: {
-    remembered: props<{ units: UnitSetName; theme: ThemeName }>(),
+    remembered: props<{ units: UnitSetName; theme: ThemeName; findingsOpen: boolean }>(),
     'units chosen': props<{ units: UnitSetName }>(),
     'next units wanted': emptyProps(),
     'theme chosen': props<{ theme: ThemeName }>(),
@@ -35,7 +35,12 @@ export const viewFeature = createFeature({
   name: 'view',
   reducer: createReducer(
     start,
-    on(viewEvents.remembered, (state, { units, theme }): ViewState => ({ ...state, units, theme })),
+    on(viewEvents.remembered, (state, { units, theme, findingsOpen }): ViewState => ({
+      ...state,
+      units,
+      theme,
+      findingsOpen,
+    })),
     on(viewEvents.unitsChosen, (state, { units }): ViewState => ({ ...state, units })),
     on(viewEvents.nextUnitsWanted, (state): ViewState => ({ ...state, units: after(unitSetNames, state.units) })),
     on(viewEvents.themeChosen, (state, { theme }): ViewState => ({ ...state, theme })),

@@ -17,10 +17,8 @@ const facts: readonly Fact[] = [
   {
     name: 'its greatest depth',
     target: 'water-greatest',
-    known: (plan) => {
-      const water = workingWater(plan);
-      return water === null || water.greatestM !== null;
-    },
+    // Without a water that one is the fact that is missing.
+    known: (plan) => workingWater(plan)?.greatestM !== null,
   },
   { name: 'what is sought', target: 'add-sought', known: (plan) => Object.keys(plan.sought).length > 0 },
   { name: 'a way of working', target: 'ways', known: (plan) => Object.keys(plan.ways).length > 0 },

@@ -1,4 +1,5 @@
 import { waysOfWorking, type Transducer } from '@grey-keel/model';
+import { workingBeamOf } from '../../beams/working-beam.ts';
 import { inOrder } from '../../plan/working-water.ts';
 import { figure, type Found, type Rule } from '../rule.ts';
 
@@ -15,9 +16,7 @@ const bandOf = ({ frequencyHz, bandwidthHz }: Transducer['beams'][number]): Band
 
 /** The widest band two units share, Hz. One unit transmits on the beam it works with. */
 const sharedHz = (a: Transducer, b: Transducer): number => {
-  const [first, second] = [a, b].map(({ beams, workingBeam }) => beams[workingBeam] ?? beams[0]);
-  if (!first || !second) return 0;
-  const [p, q] = [bandOf(first), bandOf(second)];
+  const [p, q] = [bandOf(workingBeamOf(a)), bandOf(workingBeamOf(b))];
   return Math.max(0, Math.min(p.high, q.high) - Math.max(p.low, q.low));
 };
 

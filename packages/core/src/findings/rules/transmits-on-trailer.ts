@@ -1,3 +1,4 @@
+import { workingBeamOf } from '../../beams/working-beam.ts';
 import { inOrder } from '../../plan/working-water.ts';
 import { figure, type Rule } from '../rule.ts';
 
@@ -14,10 +15,10 @@ export const transmitsOnTrailer: Rule = {
               title: 'Transmits out of the water',
               reason: [
                 `${transducer.name} is set to transmit on the trailer, at `,
-                figure(transducer.beams[transducer.workingBeam]?.frequencyHz ?? 0, 'frequency'),
+                figure(workingBeamOf(transducer).frequencyHz, 'frequency'),
                 ': it can burn out in air.',
               ],
-              figure: figure(transducer.beams[transducer.workingBeam]?.frequencyHz ?? 0, 'frequency'),
+              figure: figure(workingBeamOf(transducer).frequencyHz, 'frequency'),
               wayOut: {
                 label: 'Quiet it on the trailer',
                 target: `transmits-${id}`,

@@ -12,7 +12,7 @@ import { newId } from '../../state/open-plan.ts';
 import { openBoat } from '../open-boat.ts';
 import { AbsorptionChart } from './absorption-chart.ts';
 import { CatalogueTable, type CatalogueTransducer } from './catalogue-table.ts';
-import { SectionView } from './section-view.ts';
+import { greatestM, leastM, SectionView } from './section-view.ts';
 import { seriesVariable } from './series.ts';
 import { SheetForm, type FromSheet } from './sheet-form.ts';
 import { TransducerEditor } from './transducer-editor.ts';
@@ -49,6 +49,7 @@ const usualPlace: Record<Transducer['mounting'], { along: number; aboveKeelM: nu
         [way]="way()"
         (moved)="dragged.set($event)"
         (settled)="settle($event)"
+        (nudged)="settle(bounded(depthM() + $event))"
       />
       <div class="beside">
         <gk-quantity-field
@@ -63,7 +64,7 @@ const usualPlace: Record<Transducer['mounting'], { along: number; aboveKeelM: nu
         @if (it.ring; as ring) {
           @if (ring.answer.nearestM !== null && ring.answer.farthestM !== null) {
             <div>
-              <p>A mark in the wide cone only lies in the hatched ring:</p>
+              <p>A mark in the wide cone only lies in the ring:</p>
               <p class="move">
                 move
                 <gk-number
@@ -95,9 +96,6 @@ const usualPlace: Record<Transducer['mounting'], { along: number; aboveKeelM: nu
             Two sounders with different cones show between them where a mark lies: a wide one finds it, a narrow one
             says it is below.
           </p>
-        }
-        @for (row of rules(); track row.id) {
-          <p class="small faint">{{ row.words }}</p>
         }
       </div>
     </section>
@@ -155,7 +153,7 @@ const usualPlace: Record<Transducer['mounting'], { along: number; aboveKeelM: nu
                           [steps]="lost.working"
                         />
                       } @else {
-                        <span class="missing mono">no water</span>
+                        <span class="is-missing mono">no water</span>
                       }
                     </td>
                     <td>
@@ -226,17 +224,14 @@ const usualPlace: Record<Transducer['mounting'], { along: number; aboveKeelM: nu
     }
     .beside {
       position: absolute;
+      left: calc(54.5% + 4px);
       right: 14px;
-      bottom: 8px;
-      width: calc(50% - 44px);
+      top: calc(12px + 69%);
       display: grid;
-      grid-template-columns: 150px 1fr;
+      grid-template-columns: 128px 1fr;
       gap: 4px 16px;
       align-content: start;
-      min-height: 21%;
-    }
-    .beside gk-quantity-field {
-      grid-row: span 4;
+      line-height: 1.25;
     }
     .move {
       font-size: 18px;
@@ -244,7 +239,7 @@ const usualPlace: Record<Transducer['mounting'], { along: number; aboveKeelM: nu
     }
     .two {
       display: grid;
-      grid-template-columns: minmax(0, 1.75fr) minmax(0, 1fr);
+      grid-template-columns: minmax(0, 2fr) minmax(0, 1fr);
       gap: 10px;
     }
     .swatch {
@@ -304,28 +299,25 @@ export class BeamsPage {
     }));
   });
 
-  /** The usual rule and how far it is off, for the two cones of the ring. */
-  protected readonly rules = computed(() =>
-    this.section()
-      .beams.filter(({ kind }) => kind === 'sounder')
-      .slice(0, 2)
-      .flatMap(({ id, transducer, footprint }) =>
-        footprint
-          ? [
-              {
-                id,
-                words: `${transducer.name}: depth times angle in radians says ${(100 * (1 - footprint.ruleWidthM / footprint.widthAcrossM)).toFixed(1)} % less.`,
-              },
-            ]
-          : [],
-      ),
-  );
+  /** The usual rule and how far it is off, for the sounders. */
+  protected readonly rule = computed(() => {
+    const off = this.section().beams.flatMap(({ kind, footprint }) =>
+      kind === 'sounder' && footprint
+        ? [`${(100 * (1 - footprint.ruleWidthM / footprint.widthAcrossM)).toFixed(1)} %`]
+        : [],
+    );
+    return off.length ? `Depth times angle in radians, the usual rule, says ${off.join(' and ')} less.` : '';
+  });
 
   protected settle(depthM: number | null): void {
     if (depthM === null) return;
     this.dragged.set(null);
     if (depthM !== this.plan().working.depthM)
       this.open.edits.edit('the working depth', { type: 'workAtDepth', depthM });
+  }
+
+  protected bounded(depthM: number): number {
+    return Math.min(greatestM, Math.max(leastM, depthM));
   }
 
   protected select(id: string): void {

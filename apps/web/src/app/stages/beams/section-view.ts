@@ -34,8 +34,8 @@ const waterHeight = 230;
 const planTop = 332;
 const planHeight = 128;
 const height = planTop + planHeight;
-const leastM = 0.5;
-const greatestM = 2000;
+export const leastM = 0.5;
+export const greatestM = 2000;
 
 /** The next round figure above a depth: where the depth scale ends. */
 const axisEnd = (depthM: number): number => {
@@ -109,7 +109,7 @@ const pointsOf = (points: readonly Point[], x: (m: number) => number, y: (m: num
           [attr.y]="label.y"
           [attr.text-anchor]="label.anchor"
           [style.fill]="label.colour"
-          class="heading"
+          class="heading over"
         >
           {{ label.name }}
         </text>
@@ -186,6 +186,12 @@ const pointsOf = (points: readonly Point[], x: (m: number) => number, y: (m: num
     }
     .heading {
       font-weight: 700;
+    }
+    .over {
+      paint-order: stroke;
+      stroke: var(--sheet);
+      stroke-width: 4px;
+      stroke-linejoin: round;
     }
     .quiet {
       fill: var(--faint);
@@ -274,6 +280,8 @@ export class SectionView {
   /** While it is dragged, and once when it is let go. */
   readonly moved = output<number>();
   readonly settled = output<number>();
+  /** By how many metres the arrows move it; told apart, since keys can come faster than the picture is drawn. */
+  readonly nudged = output<number>();
 
   private readonly canvas = viewChild.required<ElementRef<SVGSVGElement>>('canvas');
   private readonly handle = viewChild.required<ElementRef<SVGGElement>>('handle');
@@ -364,9 +372,8 @@ export class SectionView {
     event.preventDefault();
     event.stopPropagation();
     const shown = this.shown();
-    const moved =
-      toDisplay(this.depthM(), shown) + steps * (event.shiftKey ? 10 : 1) * (shown.symbol === 'm' ? 0.5 : 1);
-    this.settled.emit(this.bounded(toSi(moved, shown)));
+    const stepM = (steps * (event.shiftKey ? 10 : 1) * (shown.symbol === 'm' ? 0.5 : 1)) / shown.perSi;
+    this.nudged.emit(stepM);
   }
 
   private makeDraggable(): void {

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, linkedSignal, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
 import {
   agroundInWords,
   cautions,
@@ -22,6 +22,8 @@ import { DifferencesChart, type Difference } from '../../shared/differences-char
 import { FigurePipe, SentencePipe } from '../../shared/figure-pipe.ts';
 import { QuantityField } from '../../shared/quantity-field.ts';
 import { newId } from '../../state/open-plan.ts';
+import { Store } from '@ngrx/store';
+import { selectFindings } from '../../state/plan.selectors.ts';
 import { openBoat } from '../open-boat.ts';
 import { LeadLinePicture, type PicturedReading } from './lead-line-picture.ts';
 
@@ -68,9 +70,14 @@ const blank: DepthPair = { leadLineM: null, displayedM: null, leftOut: false };
           >
             <strong>Depth</strong>
             <span class="small">{{ one.name }}</span>
-            <span class="value mono" [class.stale]="one.state === 'stale'" [class.missing]="one.offsetM === null">{{
-              one.offsetM === null ? 'missing' : (one.offsetM | figure: 'length' : units() : { signed: true })
-            }}</span>
+            <span
+              class="value mono"
+              [class.is-stale]="one.state === 'stale'"
+              [class.is-missing]="one.offsetM === null"
+              >{{
+                one.offsetM === null ? 'missing' : (one.offsetM | figure: 'length' : units() : { signed: true })
+              }}</span
+            >
             <span class="small state {{ one.state }}">{{ one.state }}</span>
           </button>
         }
@@ -116,7 +123,7 @@ const blank: DepthPair = { leadLineM: null, displayedM: null, leftOut: false };
                 [units]="units()"
               />
             } @else {
-              <p class="faint empty missing"><span>They are drawn when the first pair is complete.</span></p>
+              <p class="faint empty is-missing"><span>They are drawn when the first pair is complete.</span></p>
             }
           </div>
         </section>
@@ -197,7 +204,7 @@ const blank: DepthPair = { leadLineM: null, displayedM: null, leftOut: false };
                             (click)="remove(row)"
                             [attr.aria-label]="'Remove reading ' + row.place"
                           >
-                            remove
+                            <i class="pi pi-times" aria-hidden="true"></i>
                           </button>
                         }
                       </td>
@@ -295,13 +302,13 @@ const blank: DepthPair = { leadLineM: null, displayedM: null, leftOut: false };
                 {{ standing().state === 'fresh' ? 'Entered' : 'I have entered it on the display' }}
               </button>
             } @else {
-              <p class="missing wanting">
+              <p class="is-missing wanting">
                 <span>{{ wanting() }}</span>
               </p>
               <p class="caution" role="note">{{ caution }}</p>
             }
             @if (settings().entered; as entered) {
-              <p class="small" [class.stale]="standing().state === 'stale'">
+              <p class="small" [class.is-stale]="standing().state === 'stale'">
                 {{ entered.offsetM | figure: 'length' : units() : { signed: true } }} entered
                 {{ entered.at | date: 'yyyy-MM-dd HH:mm' }}.
                 @if (standing().state === 'stale') {
@@ -317,7 +324,7 @@ const blank: DepthPair = { leadLineM: null, displayedM: null, leftOut: false };
   styles: `
     :host {
       display: grid;
-      grid-template-columns: 200px minmax(0, 1fr);
+      grid-template-columns: 168px minmax(0, 1fr);
       gap: 10px;
     }
     .list {
@@ -353,7 +360,7 @@ const blank: DepthPair = { leadLineM: null, displayedM: null, leftOut: false };
       font-size: var(--small);
       font-weight: 700;
     }
-    .list .value.missing {
+    .list .value.is-missing {
       font-weight: 400;
     }
     .list .state {
@@ -413,8 +420,15 @@ const blank: DepthPair = { leadLineM: null, displayedM: null, leftOut: false };
       gap: 10px;
     }
     td gk-quantity-field {
-      max-width: 150px;
+      width: 96px;
       margin-left: auto;
+    }
+    .acts .plain {
+      padding: 0 2px;
+      min-width: 30px;
+    }
+    table.figures td {
+      padding: 2px 3px;
     }
     td:first-child gk-quantity-field {
       margin-left: 0;
@@ -471,6 +485,7 @@ const blank: DepthPair = { leadLineM: null, displayedM: null, leftOut: false };
 })
 export class CalibratePage {
   private readonly open = openBoat();
+  private readonly found = inject(Store).selectSignal(selectFindings);
   protected readonly plan = this.open.plan;
   protected readonly units = this.open.units;
   protected readonly shape = depthOffsetSchema.shape;
@@ -489,10 +504,7 @@ export class CalibratePage {
   /** The one looked at: the first that is not fresh, until another is chosen. */
   protected readonly chosen = linkedSignal<string[], string>({
     source: computed(() => this.sounders().map(({ id }) => id), { equal: (a, b) => a.join() === b.join() }),
-    computation: (ids, before) =>
-      before && ids.includes(before.value)
-        ? before.value
-        : (this.sounders().find(({ state }) => state !== 'fresh')?.id ?? ids[0] ?? ''),
+    computation: (ids, before) => (before && ids.includes(before.value) ? before.value : this.mostPressing(ids)),
   });
   protected readonly name = computed(() => this.plan().transducers[this.chosen()]?.name ?? '');
   protected readonly settings = computed(() => depthOffsetOf(this.plan(), this.chosen()));
@@ -599,6 +611,17 @@ export class CalibratePage {
     const percent = (100 * (assumed / sound.soundSpeedMps - 1)).toFixed(1);
     return `The display reckons with ${assumed.toFixed(0)} m/s and reads ${percent.replace('-', '\u2212')} % off in depth: set its water or its speed first.`;
   });
+
+  /** The sounder to look at first: one that a stop speaks of, then one that is not fresh. */
+  private mostPressing(ids: readonly string[]): string {
+    const stopped = this.found().find(({ stage, severity }) => stage === 'calibrate' && severity === 'stop');
+    return (
+      ids.find((id) => stopped?.id.endsWith(`:${id}`)) ??
+      this.sounders().find(({ state }) => state !== 'fresh')?.id ??
+      ids[0] ??
+      ''
+    );
+  }
 
   protected set(changes: Partial<Omit<DepthOffset, 'readings' | 'entered'>>): void {
     this.open.edits.edit('how depth is put right', {

@@ -38,7 +38,7 @@ const patienceMs = 5000;
       </button>
       <button type="button" class="action" [disabled]="busy()" (click)="print('LETTER')">Letter</button>
       <button type="button" class="action" [disabled]="busy()" (click)="bundle()">Bundle for another shop</button>
-      <span class="small {{ standing() }}" role="status">{{ standingWords() }}</span>
+      <span class="small standing {{ standing() }}" role="status">{{ standingWords() }}</span>
     </div>
     @if (message(); as words) {
       <p class="sheet bad" role="alert">{{ words }}</p>
@@ -100,9 +100,9 @@ const patienceMs = 5000;
                 <td>
                   @if (one.offset; as offset) {
                     @if (offset.offsetM === null) {
-                      <span class="missing">not measured</span>
+                      <span class="is-missing">not measured</span>
                     } @else {
-                      <strong class="mono offset" [class.stale]="offset.state === 'stale'">{{
+                      <strong class="mono offset" [class.is-stale]="offset.state === 'stale'">{{
                         offset.offsetM | figure: 'length' : units() : { signed: true }
                       }}</strong>
                       <span class="small faint">
@@ -181,6 +181,7 @@ const patienceMs = 5000;
       margin-right: 8px;
     }
     .offset {
+      margin-right: 6px;
       font-size: 18px;
     }
     .foot {
@@ -202,11 +203,10 @@ const patienceMs = 5000;
     .wide {
       overflow-x: auto;
     }
-    span.stale {
-      outline: 0;
+    .standing.stale {
       color: var(--check);
     }
-    span.fresh {
+    .standing.fresh {
       color: var(--fresh);
     }
     @media (max-width: 760px) {

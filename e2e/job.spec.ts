@@ -1,0 +1,309 @@
+import { readFileSync, writeFileSync } from 'node:fs';
+import { evaluate } from 'mathjs';
+import { Key } from 'selenium-webdriver';
+import { startApplication, type Application } from './support/application.ts';
+import { eventually, find, openBrowser, seriousFaults, textOf, type Browser } from './support/browser.ts';
+import { keyboard, pointer, type Hands } from './support/hands.ts';
+import {
+  calibrate,
+  cardFigures,
+  chooseBeams,
+  chooseWays,
+  describeBoat,
+  downloaded,
+  findingIs,
+  jobBoat,
+  kept,
+  slip,
+} from './support/job.ts';
+
+const minutes = 60_000;
+
+/** The mean of the four pairs that are no slip is 1.11 ft; the two sound speed models differ by a hair. */
+const expectOffset = (shown: string): void => {
+  expect(shown).toMatch(/^\+.* ft$/);
+  expect(Math.abs(Number.parseFloat(shown) - 1.11)).toBeLessThan(0.02);
+};
+
+describe('the whole job', () => {
+  let app: Application;
+  let browser: Browser;
+
+  beforeEach(async () => {
+    app = await startApplication();
+    browser = await openBrowser();
+    await browser.driver.get(app.address);
+    await find(browser.driver, '#new-boat');
+    await browser.driver.executeScript(`localStorage.setItem('grey-keel-view', '{"units":"fathoms","theme":"shop"}')`);
+    await browser.driver.navigate().refresh();
+    await find(browser.driver, '[data-boat="sable-wren"]');
+  });
+  afterEach(async () => {
+    await browser.close();
+    await app.remove();
+  });
+
+  /** Opens a number's working and evaluates its last expression again from the figures beside it. */
+  const checkWorking = async (press: (css: string) => Promise<void>, css: string, step: number): Promise<void> => {
+    const { driver } = browser;
+    await press(css);
+    await find(driver, 'gk-working-panel section');
+    const shown = await driver.executeScript<
+      { expression: string | null; value: string; inputs: Record<string, number> }[]
+    >(
+      `return [...document.querySelectorAll('gk-working-panel .step')].map((step) => ({
+         expression: step.dataset.expression ?? null,
+         value: step.dataset.value,
+         inputs: Object.fromEntries([...step.querySelectorAll('[data-symbol]')].map((row) => [row.dataset.symbol, Number(row.dataset.value)])),
+       }))`,
+    );
+    const chosen = shown.at(step);
+    expect(chosen?.expression).withContext(css).toBeTruthy();
+    expect(evaluate(chosen?.expression ?? 'nothing', chosen?.inputs ?? {}))
+      .withContext(css)
+      .toBeCloseTo(Number(chosen?.value), 6);
+    await driver.actions().sendKeys(Key.ESCAPE).perform();
+    await eventually(
+      () => driver.findElements({ css: 'gk-working-panel section' }),
+      (left) => left.length === 0,
+      'the working shut',
+    );
+  };
+
+  /** From an empty fleet page to the card, in the hands given. */
+  const doJob = async (hands: Hands, press: (css: string) => Promise<void>): Promise<void> => {
+    const { driver } = browser;
+    await describeBoat(driver, hands);
+    await chooseWays(driver, press);
+    await chooseBeams(driver, hands);
+    await findingIs(driver, 'brackish-absorption', true);
+    await calibrate(driver, hands);
+    await hands.stage(10);
+    await find(driver, 'article.card');
+    await kept(driver);
+  };
+
+  it(
+    'is done with a pointer, from the boat to the card, and survives the bundle figure for figure',
+    async () => {
+      const { driver } = browser;
+      const hands = pointer(driver);
+      await doJob(hands, hands.press);
+
+      const card = await cardFigures(driver);
+      expectOffset(card.offset);
+      expect(card.text).toContain('1.50 ft on the display is aground');
+      // 28° at -10 dB is 16.4° at -3 dB; at 10 fathoms less the face the footprint is 2 d tan(8.2°).
+      expect(card.text).toContain('16.4°');
+      expect(card.text).toContain('10.0 fm');
+
+      await checkWorking(
+        hands.press,
+        'article.card gk-number[of="Sheet wide"] button, tr[data-transducer="Sheet wide"] gk-number button',
+        -2,
+      );
+      await checkWorking(hands.press, 'article.card > p gk-number button', 1);
+      await hands.stage(5);
+      await hands.press('[data-sounder]');
+      await checkWorking(hands.press, '#result gk-number button', -2);
+      await hands.stage(10);
+
+      await hands.press('#print-card');
+      expect(
+        readFileSync(await downloaded(browser, '-card.pdf'))
+          .subarray(0, 5)
+          .toString(),
+      ).toBe('%PDF-');
+      await eventually(
+        () => textOf(driver, '.bar'),
+        (text) => text.includes('shows these figures'),
+        'the card printed',
+      );
+      await kept(driver);
+      await driver.get(app.address);
+      await hands.press(`button[aria-label="Export ${jobBoat}"]`);
+      const bundle = await downloaded(browser, '.grey-keel.json');
+      await hands.press(`button[aria-label="Take off ${jobBoat}"]`);
+      await eventually(
+        () => textOf(driver, 'main'),
+        (text) => text.includes('was taken off'),
+        'the boat gone',
+      );
+      await (await find(driver, '#bundle-file')).sendKeys(bundle);
+      await eventually(
+        () => textOf(driver, 'main'),
+        (text) => text.includes('was imported'),
+        'the boat imported',
+      );
+      await hands.press('tr:has(button[aria-label="Export ' + jobBoat + '"]) a.name');
+      await find(driver, '#boat-length');
+      await hands.stage(10);
+      await find(driver, 'article.card');
+      expect(await cardFigures(driver)).toEqual(card);
+      expect(await seriousFaults(driver)).toEqual([]);
+    },
+    4 * minutes,
+  );
+
+  it(
+    'is done with the keyboard alone, to the same card',
+    async () => {
+      const { driver } = browser;
+      const hands = keyboard(driver);
+      const space = async (css: string): Promise<void> => {
+        for (let i = 0; i < 400; i++) {
+          if (await driver.executeScript('return document.activeElement.matches(arguments[0])', css)) break;
+          await driver.actions().sendKeys(Key.TAB).perform();
+        }
+        await driver.actions().sendKeys(' ').perform();
+      };
+      await doJob(hands, space);
+      const card = await cardFigures(driver);
+      expectOffset(card.offset);
+      expect(card.text).toContain('16.4°');
+      await checkWorking(hands.press, 'tr[data-transducer="Sheet wide"] gk-number button', -2);
+
+      // The depth on the scale, undo and redo, all from the keyboard.
+      await hands.stage(2);
+      await find(driver, '[role="slider"]');
+      const depth = (): Promise<string> => textOf(driver, 'gk-section-view .onflag');
+      for (let i = 0; i < 400; i++) {
+        if (await driver.executeScript('return document.activeElement.matches("[role=slider]")')) break;
+        await driver.actions().sendKeys(Key.TAB).perform();
+      }
+      await driver.actions().sendKeys(Key.ARROW_DOWN, Key.ARROW_DOWN).perform();
+      await eventually(depth, (text) => text === '12.0 fm', 'two fathoms deeper');
+      await driver.actions().keyDown(Key.CONTROL).sendKeys('z').keyUp(Key.CONTROL).perform();
+      await eventually(depth, (text) => text === '11.0 fm', 'one undone');
+      await driver
+        .actions()
+        .keyDown(Key.CONTROL)
+        .keyDown(Key.SHIFT)
+        .sendKeys('z')
+        .keyUp(Key.SHIFT)
+        .keyUp(Key.CONTROL)
+        .perform();
+      await eventually(depth, (text) => text === '12.0 fm', 'and redone');
+      await driver.actions().sendKeys('?').perform();
+      await eventually(
+        () => textOf(driver, '[role="dialog"]'),
+        (text) => text.includes('Shortcuts'),
+        'the list of shortcuts',
+      );
+      await driver.actions().sendKeys(Key.ESCAPE).perform();
+      await driver.actions().sendKeys('u').perform();
+      await eventually(depth, (text) => text.endsWith(' m'), 'metres');
+      await kept(driver);
+    },
+    6 * minutes,
+  );
+
+  it(
+    'names the slip, and says which reading it is',
+    async () => {
+      const { driver } = browser;
+      const hands = pointer(driver);
+      await driver.get(`${app.address}/boats/sable-wren/calibrate`);
+      await findingIs(driver, 'offset-flagged', true);
+      expect(await textOf(driver, '[data-finding^="offset-flagged"]')).toContain('Reading 5 stands apart');
+      expect(slip).toBe(4);
+      await hands.press('[data-finding^="offset-wrong-sign"] button');
+      await eventually(
+        () => driver.executeScript<string>('return document.activeElement.closest("[id]").id'),
+        (id) => id.startsWith('offset-'),
+        'the place the finding speaks of focused',
+      );
+    },
+    minutes,
+  );
+});
+
+describe('what is brought in', () => {
+  let app: Application;
+  let browser: Browser;
+
+  beforeAll(async () => {
+    app = await startApplication();
+    browser = await openBrowser();
+  });
+  afterAll(async () => {
+    await browser.close();
+    await app.remove();
+  });
+
+  it(
+    'is refused with a plain reason, or is harmless',
+    async () => {
+      const { driver } = browser;
+      await driver.get(app.address);
+      const bundle = (await (await fetch(`${app.address}/api/boats/sable-wren/bundle`)).json()) as {
+        version: number;
+        plan: { boat: { name: string } };
+      };
+      const tried = async (name: string, content: string): Promise<string> => {
+        const path = `${browser.downloads}-${name}.json`;
+        writeFileSync(path, content);
+        await (await find(driver, '#bundle-file')).sendKeys(path);
+        const words = await textOf(driver, '.told');
+        await pointer(driver).press('.told button:last-of-type');
+        await eventually(
+          () => driver.findElements({ css: '.told' }),
+          (left) => left.length === 0,
+          'the message read',
+        );
+        return words;
+      };
+      expect(await tried('newer', JSON.stringify({ ...bundle, version: 9 }))).toContain('version 9');
+      expect(await tried('unknown', JSON.stringify({ ...bundle, colour: 'grey' }))).toContain('colour');
+      expect(await tried('cut', JSON.stringify(bundle).slice(0, 2000))).toContain('cut short');
+      expect(await tried('huge', 'x'.repeat(40_000_000))).toContain('38 MB');
+      const named = '<script>window.broken = true</script><img src=x onerror="window.broken = true">';
+      expect(
+        await tried(
+          'tags',
+          JSON.stringify({
+            ...bundle,
+            plan: { ...bundle.plan, boat: { ...bundle.plan.boat, name: named.slice(0, 80) } },
+          }),
+        ),
+      ).toContain('<script>');
+      expect(await driver.executeScript('return window.broken')).toBeNull();
+      expect((await driver.findElements({ css: '[data-boat]' })).length).toBe(4);
+    },
+    minutes,
+  );
+
+  it(
+    'keeps what cannot be read in its field, says what to write, and loses nothing',
+    async () => {
+      const { driver } = browser;
+      const hands = pointer(driver);
+      await driver.get(`${app.address}/boats/sable-wren/beams`);
+      await hands.fill('#working-depth', '12,5');
+      await eventually(
+        () => textOf(driver, 'gk-section-view .onflag'),
+        (text) => text === '12.5 m',
+        'a decimal comma read',
+      );
+      await hands.fill('#working-depth', '1,250');
+      expect(await textOf(driver, '#working-depth-problem')).toContain('two ways');
+      expect(await (await find(driver, '#working-depth')).getAttribute('value')).toBe('1,250');
+      await hands.fill('#sheet-beamwidth', '400');
+      expect(await textOf(driver, '#sheet-beamwidth-problem')).toBe('Beamwidth, full must lie within 0.1 to 170°.');
+      await hands.press('gk-sheet-form button[type="submit"]');
+      expect(await textOf(driver, 'gk-sheet-form .problem[role="alert"]:not([id])')).toContain(
+        '28° at -10 dB is 16.4°',
+      );
+
+      await driver.get(`${app.address}/boats/sable-wren/calibrate`);
+      const id = (await (await find(driver, 'tr[data-reading="new"] input')).getAttribute('id')) ?? '';
+      await hands.fill(`#${id}`, '7,25');
+      await findingIs(driver, 'reading-half', true);
+      expect(await textOf(driver, '[data-finding^="reading-half"]')).toContain('7.25 m has no displayed depth');
+      await kept(driver);
+      await driver.navigate().refresh();
+      await findingIs(driver, 'reading-half', true);
+    },
+    minutes,
+  );
+});

@@ -1,0 +1,100 @@
+import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { Builder, By, until, type WebDriver, type WebElement } from 'selenium-webdriver';
+import { Options, ServiceBuilder, type Driver } from 'selenium-webdriver/chrome.js';
+
+const firstThere = (paths: readonly string[]): string => paths.find((path) => existsSync(path)) ?? paths[0] ?? '';
+const chromium = firstThere([process.env['CHROME_BIN'] ?? '', '/usr/bin/chromium']);
+const chromedriver = firstThere([process.env['CHROMEDRIVER_BIN'] ?? '', '/usr/bin/chromedriver']);
+
+export interface Browser {
+  readonly driver: WebDriver;
+  /** Where downloads arrive. */
+  readonly downloads: string;
+  readonly resize: (width: number, height: number) => Promise<void>;
+  readonly close: () => Promise<void>;
+}
+
+const flags = [
+  '--headless=new',
+  '--no-sandbox',
+  '--disable-dev-shm-usage',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+  '--hide-scrollbars',
+  '--force-device-scale-factor=1',
+];
+
+export const openBrowser = async (width = 1280, height = 800): Promise<Browser> => {
+  const profile = mkdtempSync(join(tmpdir(), 'grey-keel-browser-'));
+  const downloads = join(profile, 'downloads');
+  mkdirSync(downloads);
+  const options = new Options();
+  options.setBinaryPath(chromium);
+  options.addArguments(...flags, `--user-data-dir=${join(profile, 'data')}`);
+  options.setUserPreferences({ 'download.default_directory': downloads, 'download.prompt_for_download': false });
+  const driver = (await new Builder()
+    .forBrowser('chrome')
+    .setChromeOptions(options)
+    .setChromeService(new ServiceBuilder(chromedriver))
+    .build()) as unknown as Driver;
+  const resize = async (wide: number, high: number): Promise<void> => {
+    await driver.sendDevToolsCommand('Emulation.setDeviceMetricsOverride', {
+      width: wide,
+      height: high,
+      deviceScaleFactor: 1,
+      mobile: false,
+    });
+  };
+  await resize(width, height);
+  await driver.sendDevToolsCommand('Browser.setDownloadBehavior', { behavior: 'allow', downloadPath: downloads });
+  return {
+    driver,
+    downloads,
+    resize,
+    close: async () => {
+      await driver.quit();
+      rmSync(profile, { recursive: true, force: true });
+    },
+  };
+};
+
+const patienceMs = 10_000;
+
+export const find = (driver: WebDriver, css: string): Promise<WebElement> =>
+  driver.wait(until.elementLocated(By.css(css)), patienceMs, `nothing is ${css}`);
+
+/** Waits until a question about the page has the answer wanted. */
+export const eventually = async <T>(ask: () => Promise<T>, good: (answer: T) => boolean, what: string): Promise<T> => {
+  const end = Date.now() + patienceMs;
+  for (;;) {
+    const answer = await ask().catch((error: unknown) => error as T);
+    if (!(answer instanceof Error) && good(answer)) return answer;
+    if (Date.now() > end) throw new Error(`Waited in vain for ${what}; last: ${String(answer)}`);
+    await new Promise((resolve) => setTimeout(resolve, 60));
+  }
+};
+
+export const textOf = async (driver: WebDriver, css: string): Promise<string> =>
+  (await (await find(driver, css)).getText()).replace(/\u00a0/g, ' ');
+
+const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
+
+/** What axe finds that is serious or worse, as `rule: place` lines. */
+export const seriousFaults = async (driver: WebDriver): Promise<string[]> => {
+  await driver.executeScript(axeSource);
+  return driver.executeAsyncScript<string[]>(`
+    const done = arguments[arguments.length - 1];
+    axe.run(document, { resultTypes: ['violations'] }).then((result) =>
+      done(result.violations
+        .filter(({ impact }) => impact === 'serious' || impact === 'critical')
+        .flatMap(({ id, nodes }) => nodes.map(({ target, failureSummary }) => id + ': ' + target.join(' ') + ' ' + failureSummary)))
+    );
+  `);
+};

@@ -1,0 +1,94 @@
+import { Key, type WebDriver } from 'selenium-webdriver';
+import { find } from './browser.ts';
+
+/** A way of working the interface: the same job is done with a pointer and with the keyboard alone. */
+export interface Hands {
+  /** Writes into a field and leaves it. */
+  readonly fill: (css: string, text: string) => Promise<void>;
+  /** Presses a button or follows a link. */
+  readonly press: (css: string) => Promise<void>;
+  /** Chooses an entry of a list by the text it begins with. */
+  readonly choose: (css: string, label: string) => Promise<void>;
+  /** Goes to a stage by its number. */
+  readonly stage: (number: number) => Promise<void>;
+}
+
+const wholeOf = (driver: WebDriver, css: string): Promise<void> =>
+  driver.executeScript('document.querySelector(arguments[0]).select()', css);
+
+export const pointer = (driver: WebDriver): Hands => ({
+  fill: async (css, text) => {
+    const field = await find(driver, css);
+    await driver.executeScript('arguments[0].scrollIntoView({block: "center"})', field);
+    await field.click();
+    await wholeOf(driver, css);
+    await field.sendKeys(text, Key.TAB);
+  },
+  press: async (css) => {
+    const button = await find(driver, css);
+    await driver.executeScript('arguments[0].scrollIntoView({block: "center"})', button);
+    await button.click();
+  },
+  choose: async (css, label) => {
+    const list = await find(driver, css);
+    await driver.executeScript('arguments[0].scrollIntoView({block: "center"})', list);
+    const options = await list.findElements({ css: 'option' });
+    for (const option of options) if ((await option.getText()).startsWith(label)) return option.click();
+    throw new Error(`${css} has no entry "${label}"`);
+  },
+  stage: async (number) => {
+    const link = await driver.findElement({ xpath: `//gk-ladder//a[starts-with(normalize-space(.), "${number}")]` });
+    await link.click();
+  },
+});
+
+const mostTabs = 400;
+
+export const keyboard = (driver: WebDriver): Hands => {
+  const type = (...keys: string[]): Promise<void> =>
+    driver
+      .actions()
+      .sendKeys(...keys)
+      .perform();
+  const onIt = (css: string): Promise<boolean> =>
+    driver.executeScript<boolean>(
+      'return document.activeElement !== null && document.activeElement.matches(arguments[0])',
+      css,
+    );
+  /** Tab after Tab, as a person without a pointer does. */
+  const reach = async (css: string): Promise<void> => {
+    await find(driver, css);
+    for (let i = 0; i < mostTabs; i++) {
+      if (await onIt(css)) return;
+      await type(Key.TAB);
+    }
+    throw new Error(`${css} cannot be reached by Tab`);
+  };
+  return {
+    fill: async (css, text) => {
+      await reach(css);
+      await driver.actions().keyDown(Key.CONTROL).sendKeys('a').keyUp(Key.CONTROL).perform();
+      await type(text, Key.TAB);
+    },
+    press: async (css) => {
+      await reach(css);
+      await type(Key.ENTER);
+    },
+    choose: async (css, label) => {
+      await reach(css);
+      const count = await driver.executeScript<number>(
+        `const list = document.querySelector(arguments[0]);
+         const wanted = [...list.options].findIndex((option) => option.text.startsWith(arguments[1]));
+         return wanted - list.selectedIndex;`,
+        css,
+        label,
+      );
+      for (let i = 0; i < Math.abs(count); i++) await type(count > 0 ? Key.ARROW_DOWN : Key.ARROW_UP);
+      await type(Key.TAB);
+    },
+    stage: async (number) => {
+      await driver.executeScript('if (document.activeElement) document.activeElement.blur()');
+      await type(String(number % 10));
+    },
+  };
+};

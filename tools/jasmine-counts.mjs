@@ -1,0 +1,28 @@
+import Jasmine from 'jasmine';
+
+// Runs the specs named on the command line and prints, as its last line, a count that another program can read.
+const runner = new Jasmine({ projectBaseDir: process.cwd() });
+runner.loadConfig({
+  spec_dir: '.',
+  spec_files: process.argv.slice(2),
+  random: true,
+  failSpecWithNoExpectations: true,
+  forbidDuplicateNames: true,
+});
+runner.exitOnCompletion = false;
+// Browsers and servers take their time to start; a spec that needs longer says so itself.
+runner.jasmine.DEFAULT_TIMEOUT_INTERVAL = 60_000;
+
+let passed = 0;
+let failed = 0;
+runner.addReporter({
+  specDone: ({ status }) => {
+    if (status === 'passed') passed += 1;
+    else if (status === 'failed') failed += 1;
+  },
+});
+const { overallStatus } = await runner.execute();
+// What fails outside any spec (a file that does not load, an afterAll) is a failure all the same.
+if (overallStatus !== 'passed' && failed === 0) failed = 1;
+console.log(`COUNT ${passed} ${failed}`);
+process.exit(failed > 0 ? 1 : 0);
