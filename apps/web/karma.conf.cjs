@@ -5,7 +5,10 @@ module.exports = (config) => {
     frameworks: ['jasmine'],
     plugins: [require('karma-jasmine'), require('karma-chrome-launcher'), require('karma-coverage')],
     client: { jasmine: { random: true, failSpecWithNoExpectations: true }, clearContext: true },
-    reporters: ['progress'],
+    reporters: ['dots'],
+    colors: false,
+    // The fonts are not served to the unit tests.
+    logLevel: config.LOG_ERROR,
     browsers: ['Headless'],
     customLaunchers: {
       Headless: {

@@ -129,6 +129,7 @@ const largestBundleBytes = 8 * 1024 * 1024;
   styles: `
     header {
       display: flex;
+      flex-wrap: wrap;
       gap: 14px;
       align-items: center;
       padding: 8px 24px;
@@ -143,6 +144,7 @@ const largestBundleBytes = 8 * 1024 * 1024;
       margin: 0 auto;
       padding: 16px 24px;
       display: grid;
+      grid-template-columns: minmax(0, 1fr);
       gap: 12px;
     }
     .top {

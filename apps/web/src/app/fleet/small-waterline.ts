@@ -44,12 +44,12 @@ import type { FleetEntry } from '@grey-keel/model';
       stroke-width: 4;
     }
     .stop {
-      fill: #ff9c8f;
-      stroke: #fff;
+      fill: var(--sign-stop);
+      stroke: var(--on-hull);
     }
     .stale {
       fill: none;
-      stroke: #ffd694;
+      stroke: var(--sign-stale);
       stroke-width: 1.5;
       stroke-dasharray: 2 1.5;
     }

@@ -92,12 +92,12 @@ import { selectStages, selectWaterline } from '../state/plan.selectors.ts';
       height: 11px;
     }
     .state.stop {
-      background: #ff9c8f;
-      border: 1px solid #fff;
+      background: var(--sign-stop);
+      border: 1px solid var(--on-hull);
     }
     .state.stale {
       outline: 0;
-      border: 2px dashed #ffd694;
+      border: 2px dashed var(--sign-stale);
     }
     .state.missing {
       background-image: repeating-linear-gradient(-45deg, transparent 0 2px, currentcolor 2px 3px);

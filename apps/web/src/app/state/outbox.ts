@@ -36,7 +36,7 @@ export class Outbox {
 
   constructor() {
     // Held as long as this tab lives: what a tab without its lock left behind is nobody's, and is sent by the next.
-    void navigator.locks.request(lockOf(this.tabId), () => new Promise<never>(() => undefined));
+    void navigator.locks.request(lockOf(this.tabId), () => new Promise<never>(() => undefined)).catch(() => undefined);
   }
 
   async put(entry: Omit<OutboxEntry, 'tabId' | 'order'>): Promise<void> {

@@ -9,6 +9,8 @@ interface Tokens {
   readonly faint: string;
   readonly hull: string;
   readonly hullDark: string;
+  /** A boat in a drawing. */
+  readonly boat: string;
   readonly hullLight: string;
   readonly rule: string;
   readonly water: string;
@@ -16,6 +18,9 @@ interface Tokens {
   readonly onWater: string;
   readonly antifoul: string;
   readonly onHull: string;
+  /** Signs on the painted hull of the ladder. */
+  readonly signStop: string;
+  readonly signStale: string;
   readonly stop: string;
   readonly check: string;
   readonly note: string;
@@ -33,6 +38,7 @@ const shop: Tokens = {
   faint: '#4F5B61',
   hull: '#4B5A63',
   hullDark: '#2C373E',
+  boat: '#4B5A63',
   hullLight: '#A9B4B8',
   rule: '#CBD2D0',
   water: '#17727F',
@@ -40,6 +46,8 @@ const shop: Tokens = {
   onWater: '#FFFFFF',
   antifoul: '#84503F',
   onHull: '#FFFFFF',
+  signStop: '#FF9C8F',
+  signStale: '#FFD694',
   stop: '#B3271B',
   check: '#8A5708',
   note: '#17727F',
@@ -80,6 +88,7 @@ const night: Tokens = {
   faint: '#B8694A',
   hull: '#2B1811',
   hullDark: '#3A2016',
+  boat: '#6B3D2B',
   hullLight: '#6B3D2B',
   rule: '#4A2A1E',
   water: '#C76B45',
@@ -87,6 +96,8 @@ const night: Tokens = {
   onWater: '#120A07',
   antifoul: '#1F0D08',
   onHull: '#D9805A',
+  signStop: '#FF6A4D',
+  signStale: '#E0904A',
   stop: '#FF6A4D',
   check: '#E0904A',
   note: '#C9744F',

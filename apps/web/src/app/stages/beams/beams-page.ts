@@ -85,7 +85,7 @@ const usualPlace: Record<Transducer['mounting'], { along: number; aboveKeelM: nu
               </p>
               <p class="small faint">
                 from {{ plan().transducers[ring.narrowId]?.name }}. A strong mark in both is nearly below. A view that
-                blends both beams loses this.
+                blends both loses this. {{ rule() }}
               </p>
             </div>
           } @else {
@@ -216,6 +216,7 @@ const usualPlace: Record<Transducer['mounting'], { along: number; aboveKeelM: nu
   styles: `
     :host {
       display: grid;
+      grid-template-columns: minmax(0, 1fr);
       gap: 10px;
     }
     .picture {

@@ -229,7 +229,7 @@ const pointsOf = (points: readonly Point[], x: (m: number) => number, y: (m: num
       opacity: 0.22;
     }
     .boat {
-      fill: var(--hull);
+      fill: var(--boat);
       stroke: var(--ink);
       stroke-width: 0.8;
     }

@@ -344,6 +344,7 @@ const saltOf: Record<Water['kind'], number> = { fresh: 0, brackish: 10, salt: 35
   styles: `
     :host {
       display: grid;
+      grid-template-columns: minmax(0, 1fr);
       gap: 10px;
     }
     .two {

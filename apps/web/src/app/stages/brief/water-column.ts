@@ -87,7 +87,7 @@ const left = 70;
       stroke-width: 2;
     }
     .boat {
-      fill: var(--hull);
+      fill: var(--boat);
       stroke: var(--ink);
       vector-effect: non-scaling-stroke;
     }

@@ -294,6 +294,9 @@ const blank: DepthPair = { leadLineM: null, displayedM: null, leftOut: false };
                   }
                 </p>
               }
+              @if (flaggedIn(); as words) {
+                <p class="small check">{{ words }}</p>
+              }
               @for (flag of it.flags; track flag) {
                 <p class="small check">{{ flag }}</p>
               }
@@ -424,6 +427,7 @@ const blank: DepthPair = { leadLineM: null, displayedM: null, leftOut: false };
       margin-left: auto;
     }
     .acts .plain {
+      vertical-align: middle;
       padding: 0 2px;
       min-width: 30px;
     }
@@ -585,6 +589,14 @@ export class CalibratePage {
     return reading && missedM !== undefined
       ? { leadLineM: reading.leadLineM, displayedM: reading.displayedM, rangeM: reading.leadLineM - missedM, missedM }
       : null;
+  });
+
+  /** A reading that stands apart and is still in the mean: the figure above it must not be taken on trust. */
+  protected readonly flaggedIn = computed(() => {
+    const places = this.rows().filter(({ flagged, excluded }) => flagged && !excluded);
+    if (places.length === 0) return '';
+    const named = places.map(({ place }) => place).join(' and ');
+    return `Reading ${named} stands apart and is in this mean: leave it out, or know why not.`;
   });
 
   protected readonly sign = computed(() => {

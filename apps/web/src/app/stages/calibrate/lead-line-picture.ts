@@ -83,7 +83,7 @@ export interface PicturedReading {
       opacity: 0.45;
     }
     .boat {
-      fill: var(--hull);
+      fill: var(--boat);
     }
     .surface {
       stroke: var(--water);

@@ -79,7 +79,7 @@ const panel = (width - left - gap) / 2;
       stroke-dasharray: 5 3;
     }
     .boat {
-      fill: var(--hull);
+      fill: var(--boat);
       stroke: var(--ink);
       stroke-width: 0.6;
     }

@@ -159,6 +159,7 @@ const patienceMs = 5000;
   styles: `
     :host {
       display: grid;
+      grid-template-columns: minmax(0, 1fr);
       gap: 10px;
     }
     .bar {

@@ -1,0 +1,47 @@
+import { TestBed } from '@angular/core/testing';
+import { Outbox } from './outbox.ts';
+
+const entry = (revisionId: string, boatId: string, base = 3) => ({ revisionId, boatId, base, edits: [], patches: [] });
+
+describe('the outbox', () => {
+  let outbox: Outbox;
+  let boatId: string;
+
+  beforeEach(() => {
+    outbox = TestBed.inject(Outbox);
+    boatId = `boat-${crypto.randomUUID()}`;
+  });
+
+  it('gives back what waits for a boat in the order it was put, and nothing of another', async () => {
+    const ids = [crypto.randomUUID(), crypto.randomUUID(), crypto.randomUUID()];
+    for (const id of ids) await outbox.put(entry(id, boatId));
+    await outbox.put(entry(crypto.randomUUID(), `${boatId}-other`));
+    expect((await outbox.adopt(boatId)).map(({ revisionId }) => revisionId)).toEqual(ids);
+  });
+
+  it('forgets what was answered for, and moves the rest up to that revision', async () => {
+    const [first, second] = [crypto.randomUUID(), crypto.randomUUID()];
+    await outbox.put(entry(first, boatId));
+    await outbox.put(entry(second, boatId));
+    await outbox.acknowledge(boatId, [first], 4);
+    expect((await outbox.adopt(boatId)).map(({ revisionId, base }) => [revisionId, base])).toEqual([[second, 4]]);
+    await outbox.forget([second]);
+    expect(await outbox.adopt(boatId)).toEqual([]);
+  });
+
+  it('leaves a living tab its entries, and adopts those of one that is gone', async () => {
+    const revisionId = crypto.randomUUID();
+    let letGo: () => void = () => undefined;
+    const alive = new Promise<void>((resolve) => (letGo = resolve));
+    const other = new Outbox();
+    const lock = `grey-keel-tab-${other.tabId}`;
+    await other.put(entry(revisionId, boatId));
+    expect((await navigator.locks.query()).held?.some(({ name }) => name === lock)).toBeTrue();
+    expect(await outbox.adopt(boatId)).toEqual([]);
+    // The other tab ends: its lock is taken from it.
+    void navigator.locks.request(lock, { steal: true }, () => alive).catch(() => undefined);
+    letGo();
+    await new Promise((resolve) => setTimeout(resolve, 50));
+    expect((await outbox.adopt(boatId)).map((one) => one.revisionId)).toEqual([revisionId]);
+  });
+});

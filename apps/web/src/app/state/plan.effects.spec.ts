@@ -1,0 +1,128 @@
+import { HttpErrorResponse } from '@angular/common/http';
+import { TestBed } from '@angular/core/testing';
+import type { Edit, KeptRevision, OpenedBoat, Revision, RevisionRequest } from '@grey-keel/model';
+import { provideEffects } from '@ngrx/effects';
+import { provideState, provideStore, Store } from '@ngrx/store';
+import { of, throwError, type Observable } from 'rxjs';
+import { ServerApi } from '../api/server-api.ts';
+import { opened, revision } from '../testing/plans.ts';
+import { OpenPlan } from './open-plan.ts';
+import { planEvents } from './plan.actions.ts';
+import { PlanEffects } from './plan.effects.ts';
+import { planFeature } from './plan.reducer.ts';
+
+const rename = (name: string): Edit => ({ type: 'describeBoat', changes: { name } });
+const httpError = (status: number, error: unknown = null): Observable<never> =>
+  throwError(() => new HttpErrorResponse({ status, error }));
+
+/** A server that keeps what it is sent and answers as it is told to. */
+class FakeServer {
+  readonly sent: RevisionRequest[] = [];
+  boat: OpenedBoat = opened();
+  revisions: Revision[] = [];
+  answer: (request: RevisionRequest) => Observable<KeptRevision> = (request) => this.keep(request);
+
+  keep({ revisionId, base }: RevisionRequest): Observable<KeptRevision> {
+    return of({ revisionId, number: base + 1, keptAt: '2026-05-01T12:00:00.000Z' });
+  }
+  send(_id: string, request: RevisionRequest): Observable<KeptRevision> {
+    this.sent.push(request);
+    return this.answer(request);
+  }
+  open(): Observable<OpenedBoat> {
+    return of(this.boat);
+  }
+  revisionsSince(_id: string, number: number): Observable<Revision[]> {
+    return of(this.revisions.filter((one) => one.number > number));
+  }
+}
+
+describe('sending', () => {
+  let server: FakeServer;
+  let store: Store;
+  let plan: OpenPlan;
+  const state = () => store.selectSignal(planFeature.selectPlanState)();
+  const until = async (good: () => boolean): Promise<void> => {
+    for (let i = 0; i < 200 && !good(); i++) await new Promise((resolve) => setTimeout(resolve, 10));
+    expect(good()).toBeTrue();
+  };
+
+  beforeEach(async () => {
+    server = new FakeServer();
+    TestBed.configureTestingModule({
+      providers: [
+        provideStore(),
+        provideState(planFeature),
+        provideEffects(PlanEffects),
+        { provide: ServerApi, useValue: server },
+      ],
+    });
+    store = TestBed.inject(Store);
+    plan = TestBed.inject(OpenPlan);
+    store.dispatch(planEvents.boatChosen({ id: `boat-${Date.now()}-${Math.random()}` }));
+    await until(() => state().status === 'ready');
+  });
+
+  it('sends edits one by one, each on the number the last one got', async () => {
+    plan.edit('a', rename('A'));
+    plan.edit('b', rename('B'));
+    await until(() => state().unsent.length === 0);
+    expect(server.sent.map(({ base }) => base)).toEqual([4, 5]);
+    expect([state().number, state().kept?.boat.name]).toEqual([6, 'B']);
+  });
+
+  it('tries again with the same revision id when no answer comes', async () => {
+    server.answer = () => httpError(0);
+    plan.edit('a', rename('A'));
+    await until(() => state().waiting !== null);
+    expect(state().unsent.length).toBe(1);
+    server.answer = (request) => server.keep(request);
+    store.dispatch(planEvents.retryDue());
+    await until(() => state().unsent.length === 0);
+    expect(new Set(server.sent.map(({ revisionId }) => revisionId)).size).toBe(1);
+  });
+
+  it('follows what it missed when the server says it is behind, and sends on top of it', async () => {
+    const missing = [revision(5, [{ type: 'describeBoat', changes: { beamM: 3 } }])];
+    server.answer = (request) =>
+      request.base < 5 ? httpError(412, { detail: 'behind', missing }) : server.keep(request);
+    plan.edit('a', rename('A'));
+    await until(() => state().unsent.length === 0);
+    expect(server.sent.map(({ base }) => base)).toEqual([4, 5]);
+    expect([state().plan?.boat.beamM, state().plan?.boat.name]).toEqual([3, 'A']);
+  });
+
+  it('asks for the history when an answer is for an earlier sending of the same edit', async () => {
+    server.answer = (request) => {
+      server.revisions = [
+        revision(5, [rename('A')], request.revisionId),
+        revision(6, [{ type: 'describeBoat', changes: { beamM: 3 } }]),
+      ];
+      return httpError(412, { detail: 'behind', missing: server.revisions });
+    };
+    plan.edit('a', rename('A'));
+    await until(() => state().number === 6);
+    expect([state().unsent.length, state().plan?.boat.name, state().plan?.boat.beamM]).toEqual([0, 'A', 3]);
+  });
+
+  it('takes back what the server refuses', async () => {
+    server.answer = () => httpError(422, { detail: 'not so' });
+    plan.edit('a', rename('A'));
+    await until(() => state().notice !== null);
+    expect([state().plan?.boat.name, state().unsent.length]).toEqual(['Test Hull', 0]);
+  });
+
+  it('sends nothing while a clash is open', async () => {
+    server.answer = () => httpError(412, { detail: 'behind', missing: [revision(5, [rename('Theirs')])] });
+    plan.edit('a', rename('Mine'));
+    await until(() => state().clash !== null);
+    const before = server.sent.length;
+    store.dispatch(planEvents.retryDue());
+    await new Promise((resolve) => setTimeout(resolve, 60));
+    expect(server.sent.length).toBe(before);
+    server.answer = (request) => server.keep(request);
+    store.dispatch(planEvents.clashSettled({ revisionId: crypto.randomUUID(), mine: [['boat', 'name']] }));
+    await until(() => state().unsent.length === 0 && state().number === 6);
+    expect(state().kept?.boat.name).toBe('Mine');
+  });
+});

@@ -1,0 +1,209 @@
+import type { OpenedBoat, Revision } from '@grey-keel/model';
+import { startApplication, type Application } from './support/application.ts';
+import { eventually, find, openBrowser, textOf, type Browser } from './support/browser.ts';
+import { pointer, type Hands } from './support/hands.ts';
+import { kept } from './support/job.ts';
+
+const minutes = 60_000;
+
+describe('nothing typed is lost', () => {
+  let app: Application;
+  let browser: Browser;
+  let hands: Hands;
+  const brief = (): string => `${app.address}/boats/sable-wren/brief`;
+  const valueOf = async (css: string): Promise<string> =>
+    (await (await find(browser.driver, css)).getAttribute('value')) ?? '';
+  const boat = async (): Promise<OpenedBoat> =>
+    (await (await fetch(`${app.address}/api/boats/sable-wren`)).json()) as OpenedBoat;
+  const history = async (): Promise<Revision[]> =>
+    (await (await fetch(`${app.address}/api/boats/sable-wren/revisions?since=0`)).json()) as Revision[];
+  /** How often the history sets the boat's length to a value. */
+  const timesSet = async (lengthM: number): Promise<number> =>
+    (await history())
+      .flatMap(({ edits }) => edits)
+      .filter(
+        (edit) =>
+          edit.type === 'describeBoat' &&
+          edit.changes.lengthM !== undefined &&
+          Math.abs((edit.changes.lengthM ?? 0) - lengthM) < 1e-9,
+      ).length;
+
+  beforeEach(async () => {
+    app = await startApplication();
+    browser = await openBrowser();
+    hands = pointer(browser.driver);
+    await browser.driver.get(brief());
+    await find(browser.driver, '#boat-length');
+  });
+  afterEach(async () => {
+    await browser.close();
+    await app.remove();
+  });
+
+  it(
+    'when the server is killed between commit and answer: the edit is there exactly once',
+    async () => {
+      await app.stop('SIGTERM');
+      await app.start({ killBeforeAnswer: true });
+      await hands.fill('#boat-length', '7.77');
+      await app.ended();
+      await eventually(
+        () => textOf(browser.driver, 'gk-kept-state'),
+        (text) => text.includes('unsent'),
+        'the edit waiting',
+      );
+      await app.start();
+      await kept(browser.driver);
+      expect(await timesSet(7.77)).toBe(1);
+      await browser.driver.navigate().refresh();
+      expect(await valueOf('#boat-length')).toBe('7.77');
+      expect((await boat()).plan.boat.lengthM).toBeCloseTo(7.77, 9);
+    },
+    2 * minutes,
+  );
+
+  it(
+    'when the server is down with edits waiting, and the page is closed and opened again after a restart',
+    async () => {
+      await app.stop('SIGKILL');
+      await hands.fill('#boat-length', '8.11');
+      await hands.fill('#boat-beam', '2.66');
+      await eventually(
+        () => textOf(browser.driver, 'gk-kept-state'),
+        (text) => text.startsWith('2 unsent'),
+        'two edits waiting',
+      );
+      await browser.driver.get('about:blank');
+      await app.start();
+      await browser.driver.get(brief());
+      await kept(browser.driver);
+      expect([await valueOf('#boat-length'), await valueOf('#boat-beam')]).toEqual(['8.11', '2.66']);
+      expect(await timesSet(8.11)).toBe(1);
+      expect((await boat()).plan.boat.beamM).toBeCloseTo(2.66, 9);
+    },
+    2 * minutes,
+  );
+
+  it(
+    'when the answer was lost, others went on, and the page is opened again',
+    async () => {
+      await app.stop('SIGTERM');
+      await app.start({ killBeforeAnswer: true });
+      await hands.fill('#boat-length', '6.66');
+      await app.ended();
+      await browser.driver.get('about:blank');
+      await app.start();
+      const { number } = await boat();
+      await fetch(`${app.address}/api/boats/sable-wren/revisions`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({
+          revisionId: crypto.randomUUID(),
+          base: number,
+          edits: [{ type: 'describeBoat', changes: { beamM: 2.22 } }],
+        }),
+      });
+      await browser.driver.get(brief());
+      await kept(browser.driver);
+      expect([await valueOf('#boat-length'), await valueOf('#boat-beam')]).toEqual(['6.66', '2.22']);
+      expect(await timesSet(6.66)).toBe(1);
+    },
+    2 * minutes,
+  );
+
+  it(
+    'when two tabs work on one boat: different fields simply join, the same field is asked about',
+    async () => {
+      const { driver } = browser;
+      const first = await driver.getWindowHandle();
+      await driver.switchTo().newWindow('tab');
+      await driver.get(brief());
+      await find(driver, '#boat-length');
+      const second = await driver.getWindowHandle();
+
+      await hands.fill('#boat-beam', '2.34');
+      await kept(driver);
+      await driver.switchTo().window(first);
+      await eventually(
+        () => valueOf('#boat-beam'),
+        (text) => text === '2.34',
+        'the beam from the other tab',
+      );
+      await hands.fill('#boat-draught', '0.71');
+      await kept(driver);
+      await driver.switchTo().window(second);
+      await eventually(
+        () => valueOf('#boat-draught'),
+        (text) => text === '0.71',
+        'the draught from the first tab',
+      );
+
+      // Both change the length while neither hears of the other.
+      await app.stop('SIGTERM');
+      await hands.fill('#boat-length', '9.11');
+      await driver.switchTo().window(first);
+      await hands.fill('#boat-length', '9.22');
+      await hands.fill('#boat-top-speed', '31');
+      await app.start();
+      const settled = async (): Promise<boolean> => {
+        for (const tab of [first, second]) {
+          await driver.switchTo().window(tab);
+          if ((await driver.findElements({ css: 'gk-clash-panel section' })).length > 0) return true;
+        }
+        return false;
+      };
+      await eventually(settled, (there) => there, 'one of the tabs asking');
+      const clash = await textOf(driver, 'gk-clash-panel');
+      expect(clash).toContain('lengthM');
+      expect(clash).toContain('9.11');
+      expect(clash).toContain('9.22');
+      const mine = await driver.getWindowHandle();
+      await hands.press('gk-clash-panel td:nth-of-type(1) input');
+      await hands.press('gk-clash-panel .action');
+      await kept(driver);
+      const own = mine === first ? '9.22' : '9.11';
+      expect(await valueOf('#boat-length')).toBe(own);
+      expect((await boat()).plan.boat.lengthM).toBeCloseTo(Number(own), 9);
+      for (const tab of [first, second]) {
+        await driver.switchTo().window(tab);
+        await eventually(
+          () => valueOf('#boat-length'),
+          (text) => text === own,
+          'one length in both tabs',
+        );
+        await eventually(
+          () => valueOf('#boat-top-speed'),
+          (text) => text === '31.0',
+          'what did not clash kept',
+        );
+      }
+    },
+    2 * minutes,
+  );
+
+  it(
+    'when a thing is undone: what was there stands again, here and at the server',
+    async () => {
+      const { driver } = browser;
+      const before = await valueOf('#boat-draught');
+      await hands.fill('#boat-draught', '0.9');
+      await kept(driver);
+      await hands.press('button[aria-label^="Undo"]');
+      await eventually(
+        () => valueOf('#boat-draught'),
+        (text) => text === before,
+        'the draught as it was',
+      );
+      await kept(driver);
+      expect((await boat()).plan.boat.draughtM).toBeCloseTo(Number(before), 9);
+      await hands.press('button[aria-label="Redo"]');
+      await eventually(
+        () => valueOf('#boat-draught'),
+        (text) => text === '0.90',
+        'the draught redone',
+      );
+      await kept(driver);
+    },
+    minutes,
+  );
+});

@@ -1,0 +1,168 @@
+import { Origin } from 'selenium-webdriver';
+import { startApplication, type Application } from './support/application.ts';
+import { eventually, find, openBrowser, seriousFaults, textOf, type Browser } from './support/browser.ts';
+import { pointer } from './support/hands.ts';
+import { findingIs, kept } from './support/job.ts';
+
+const minutes = 60_000;
+const views = [
+  '',
+  'boats/sable-wren/brief',
+  'boats/sable-wren/beams',
+  'boats/sable-wren/calibrate',
+  'boats/sable-wren/handover',
+];
+
+describe('the views', () => {
+  let app: Application;
+  let browser: Browser;
+  const show = async (path: string): Promise<void> => {
+    await browser.driver.get(`${app.address}/${path}`);
+    await find(browser.driver, '.sheet');
+    await eventually(
+      () => browser.driver.executeScript<string>('return document.fonts.status'),
+      (status) => status === 'loaded',
+      'the fonts',
+    );
+  };
+  const theme = (name: string): Promise<void> =>
+    browser.driver.executeScript(
+      `localStorage.setItem('grey-keel-view', JSON.stringify({ units: 'metric', theme: '${name}' }))`,
+    );
+
+  beforeAll(async () => {
+    app = await startApplication();
+    browser = await openBrowser();
+  });
+  afterAll(async () => {
+    await browser.close();
+    await app.remove();
+  });
+  afterEach(() => browser.resize(1280, 800));
+
+  for (const name of ['shop', 'sun', 'night'])
+    it(
+      `have nothing serious for axe in the ${name} theme`,
+      async () => {
+        await show('');
+        await theme(name);
+        for (const view of views) {
+          await show(view);
+          expect(await seriousFaults(browser.driver))
+            .withContext(`${name} ${view}`)
+            .toEqual([]);
+        }
+        await theme('shop');
+      },
+      2 * minutes,
+    );
+
+  it(
+    'do not scroll sideways at 1024x768 or on a phone',
+    async () => {
+      for (const [width, height] of [
+        [1024, 768],
+        [390, 844],
+      ] as const) {
+        await browser.resize(width, height);
+        for (const view of views) {
+          await show(view);
+          const over = await browser.driver.executeScript<number>(
+            'return document.documentElement.scrollWidth - innerWidth',
+          );
+          expect(over).withContext(`${view} at ${width}`).toBeLessThanOrEqual(0);
+        }
+      }
+    },
+    2 * minutes,
+  );
+
+  it(
+    'have targets of 44 px for what is pressed, but for numbers in running text',
+    async () => {
+      for (const view of views) {
+        await show(view);
+        const small = await browser.driver.executeScript<string[]>(`
+        return [...document.querySelectorAll('button, select, nav a, input:not([type=checkbox]):not([type=radio])')]
+          .filter((one) => !one.closest('gk-number, .acts, gk-finding') && one.offsetParent !== null)
+          .map((one) => [one.getBoundingClientRect(), one])
+          .filter(([box]) => box.height < 43.5)
+          .map(([box, one]) => (one.id || one.textContent.trim() || one.className) + ' ' + Math.round(box.height))`);
+        expect(small).withContext(view).toEqual([]);
+      }
+    },
+    minutes,
+  );
+
+  it(
+    'move the bottom with the pointer, keep it where it is let go, and do not jump',
+    async () => {
+      const { driver } = browser;
+      await show('boats/sable-wren/beams');
+      const handle = await find(driver, '[role="slider"]');
+      const place = (): Promise<number[]> =>
+        driver.executeScript<number[]>(
+          `return ['#chosen-title', '#absorption-title', '.beside'].map((css) => Math.round(document.querySelector(css).getBoundingClientRect().top))`,
+        );
+      const before = await place();
+      await driver.actions().move({ origin: handle }).press().move({ origin: Origin.POINTER, y: -60 }).perform();
+      const depth = (): Promise<string> => textOf(driver, 'gk-section-view .onflag');
+      const while_ = Number.parseFloat(await eventually(depth, (text) => text !== '32.0 m', 'the bottom moving'));
+      expect(while_).toBeLessThan(25);
+      expect(await place()).toEqual(before);
+      expect(await textOf(driver, 'gk-kept-state')).toContain('kept');
+      await driver.actions().release().perform();
+      await kept(driver);
+      expect(Number.parseFloat(await depth())).toBeCloseTo(while_, 6);
+      expect(await place()).toEqual(before);
+      await driver.navigate().refresh();
+      expect(Number.parseFloat(await depth())).toBeCloseTo(while_, 6);
+      await pointer(driver)
+        .press('button[aria-label^="Undo"]')
+        .catch(() => undefined);
+    },
+    minutes,
+  );
+
+  it(
+    'show which way of working is silent, and clear a finding by its own way out',
+    async () => {
+      const { driver } = browser;
+      const hands = pointer(driver);
+      await show('boats/sable-wren/beams');
+      await findingIs(driver, 'same-band', true);
+      await hands.press('.ways button:nth-of-type(1)');
+      expect((await driver.findElements({ css: '.beam.silent' })).length).toBeGreaterThan(0);
+      await hands.press('[data-finding^="same-band"] button');
+      await hands.press('[data-transducer="d-ahead"] button[aria-expanded]');
+      await hands.press('[id="transmits-d-ahead"] label:nth-of-type(2) input');
+      await findingIs(driver, 'same-band', false);
+    },
+    minutes,
+  );
+
+  it(
+    'open with a plain word where there is no such boat, and where the server is gone',
+    async () => {
+      const { driver } = browser;
+      await driver.get(`${app.address}/boats/nobody/brief`);
+      await eventually(
+        () => textOf(driver, 'main'),
+        (text) => text.includes('No such boat'),
+        'the word',
+      );
+      await show('');
+      await app.stop('SIGTERM');
+      await pointer(driver).press('[data-boat="old-marl"] a');
+      await eventually(
+        () => textOf(driver, 'main'),
+        (text) => text.includes('does not answer'),
+        'the word',
+      );
+      await app.start();
+      await pointer(driver).press('main button.action');
+      await find(driver, '#boat-length');
+    },
+    minutes,
+  );
+});

@@ -1,0 +1,48 @@
+import { mkdirSync, writeFileSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
+import { startApplication } from '../e2e/support/application.ts';
+import { eventually, find, openBrowser } from '../e2e/support/browser.ts';
+import { pointer } from '../e2e/support/hands.ts';
+
+// One picture of each main view at 1280x800, from the real application on the demo boats.
+const folder = fileURLToPath(new URL('../docs/screenshots/', import.meta.url));
+const views = [
+  { name: 'fleet', path: '', theme: 'shop', press: [] },
+  { name: 'brief', path: 'boats/sable-wren/brief', theme: 'shop', press: [] },
+  { name: 'beams', path: 'boats/sable-wren/beams', theme: 'shop', press: ['.ways button:nth-of-type(4)'] },
+  { name: 'calibrate', path: 'boats/sable-wren/calibrate', theme: 'shop', press: [] },
+  { name: 'working', path: 'boats/sable-wren/calibrate', theme: 'shop', press: ['#result gk-number button'] },
+  { name: 'handover', path: 'boats/sable-wren/handover', theme: 'shop', press: [] },
+  { name: 'beams-sun', path: 'boats/sable-wren/beams', theme: 'sun', press: [] },
+  { name: 'calibrate-night', path: 'boats/sable-wren/calibrate', theme: 'night', press: [] },
+] as const;
+
+const only = process.argv[2];
+mkdirSync(folder, { recursive: true });
+const app = await startApplication();
+const { driver, close } = await openBrowser();
+try {
+  await driver.get(app.address);
+  for (const { name, path, theme, press } of views) {
+    if (only !== undefined && !only.split(',').includes(name)) continue;
+    await driver.executeScript(
+      `localStorage.setItem('grey-keel-view', JSON.stringify({ units: 'metric', theme: arguments[0] }))`,
+      theme,
+    );
+    await driver.get(`${app.address}/${path}`);
+    await find(driver, '.sheet');
+    for (const css of press) await pointer(driver).press(css);
+    await eventually(
+      () => driver.executeScript<string>('return document.fonts.status'),
+      (status) => status === 'loaded',
+      'the fonts',
+    );
+    // The chart is drawn by a library that loads on its own.
+    await new Promise((resolve) => setTimeout(resolve, 800));
+    writeFileSync(`${folder}${name}.png`, Buffer.from(await driver.takeScreenshot(), 'base64'));
+    console.log(`docs/screenshots/${name}.png`);
+  }
+} finally {
+  await close();
+  await app.remove();
+}
