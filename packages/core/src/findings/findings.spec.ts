@@ -172,6 +172,22 @@ describe('findings', () => {
     expect(of(withEntered(aPlan(), 'a-wide'), 'offset-missing').length).toBe(1);
   });
 
+  it('say whether a wrong sign shows too much water or too little', () => {
+    const last = (plan: Plan): unknown => one(plan, 'offset-wrong-sign').reason.at(-1);
+    const tooLittle = cases['offset-wrong-sign']?.speaks;
+    expect(tooLittle && last(tooLittle)).toBe(' too little.');
+    // The same readings turned about: the face stands as if above the water, and the display is set deeper.
+    const plan = edited(aPlan(), { type: 'describeDepthOffset', transducerId: 'a-wide', changes: { offsetSetM: 0.4 } });
+    const above = edited(
+      plan,
+      ...['r1', 'r2', 'r3', 'r4'].map((readingId): Edit => {
+        const lead = plan.depthOffsets['a-wide']?.readings[readingId]?.leadLineM ?? 0;
+        return { type: 'correctReading', transducerId: 'a-wide', readingId, changes: { displayedM: lead + 0.8 } };
+      }),
+    );
+    expect(last(above)).toBe(' too much water.');
+  });
+
   it('ask for a wrong sign only where turning it explains the difference', () => {
     const small = edited(aPlan(), {
       type: 'describeDepthOffset',

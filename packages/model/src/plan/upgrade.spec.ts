@@ -1,0 +1,73 @@
+import { bundleSchema } from '../exchange/bundle.ts';
+import { editSchema } from '../edits/edit.ts';
+import { emptyPlan, planSchema } from './plan.ts';
+import { UnreadablePlan, upgradePlan, type Upgrade } from './upgrade.ts';
+
+const old = { format: 'grey-keel-plan', version: 1, boat: { title: 'Old' } };
+const steps: Record<number, Upgrade> = {
+  1: (plan) => ({ ...plan, boat: { name: (plan['boat'] as { title: string }).title } }),
+  2: (plan) => ({ ...plan, stations: {} }),
+};
+
+describe('upgradePlan', () => {
+  it('brings a plan up one version at a time, and leaves the newest alone', () => {
+    expect(upgradePlan(old, steps, 3)).toEqual({
+      format: 'grey-keel-plan',
+      version: 3,
+      boat: { name: 'Old' },
+      stations: {},
+    });
+    expect(upgradePlan(old, steps, 2)).toEqual({ format: 'grey-keel-plan', version: 2, boat: { name: 'Old' } });
+    const plan = emptyPlan('New');
+    expect(upgradePlan(plan)).toEqual(plan);
+  });
+
+  it('refuses what is newer, what is no plan, and a gap between versions', () => {
+    expect(() => upgradePlan({ ...old, version: 4 }, steps, 3)).toThrowError(
+      UnreadablePlan,
+      /version 4; this program reads up to version 3/,
+    );
+    for (const raw of [null, 'plan', {}, { ...old, format: 'other' }, { ...old, version: '1' }])
+      expect(() => upgradePlan(raw)).toThrowError(UnreadablePlan);
+    expect(() => upgradePlan({ ...old, version: 2 }, { 1: (plan) => plan }, 3)).toThrowError(
+      UnreadablePlan,
+      /no upgrade from plan version 2/,
+    );
+  });
+});
+
+describe('the plan', () => {
+  it('of a boat of which only the name is known obeys its schema', () => {
+    expect(planSchema.parse(emptyPlan('New'))).toEqual(emptyPlan('New'));
+  });
+
+  it('has no room for fields it does not know, at any depth', () => {
+    const plan = emptyPlan('New');
+    expect(planSchema.safeParse({ ...plan, extra: 1 }).success).toBeFalse();
+    expect(planSchema.safeParse({ ...plan, boat: { ...plan.boat, extra: 1 } }).success).toBeFalse();
+    expect(
+      bundleSchema.safeParse({
+        format: 'grey-keel-bundle',
+        version: 1,
+        exportedAt: '2026-05-01T09:00:00Z',
+        plan,
+        catalogue: [],
+        extra: 1,
+      }).success,
+    ).toBeFalse();
+  });
+
+  it('takes no ids that would reach into an object\u2019s own workings', () => {
+    for (const key of ['__proto__', 'constructor', 'prototype'])
+      expect(
+        editSchema.safeParse({ type: 'restore', patches: [{ op: 'add', path: ['waters', key, 'x'], value: 1 }] })
+          .success,
+      )
+        .withContext(key)
+        .toBeFalse();
+    expect(
+      editSchema.safeParse({ type: 'restore', patches: [{ op: 'add', path: ['waters', 'pool'], value: {} }] }).success,
+    ).toBeTrue();
+    expect(editSchema.safeParse({ type: 'sinkBoat' }).success).toBeFalse();
+  });
+});

@@ -1,0 +1,62 @@
+import { spawn } from 'node:child_process';
+import { cpSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { installPackages, root } from './install.mjs';
+import { mutants } from './mutants.mjs';
+
+installPackages();
+
+// Each mutant lives in a copy of the core, inside the project so that its packages are found from there.
+const place = (worker) => join(root, 'data', 'mutate', String(worker));
+const original = join(root, 'packages/core/src');
+
+const testRun = (worker) =>
+  new Promise((resolve) => {
+    const specs = `data/mutate/${worker}/**/*.spec.ts`;
+    const child = spawn(process.execPath, ['--import', 'tsx', 'tools/jasmine-counts.mjs', specs], { cwd: root });
+    let output = '';
+    child.stdout.on('data', (chunk) => (output += chunk));
+    child.stderr.on('data', (chunk) => (output += chunk));
+    child.on('close', (code) => resolve({ code, count: /^COUNT (\d+) (\d+)$/m.exec(output) }));
+  });
+
+const copy = (worker) => {
+  rmSync(place(worker), { recursive: true, force: true });
+  mkdirSync(place(worker), { recursive: true });
+  cpSync(original, place(worker), { recursive: true });
+};
+
+const killed = async (worker, { file, from, to }) => {
+  const path = join(place(worker), file);
+  const before = readFileSync(path, 'utf8');
+  if (before.split(from).length !== 2) throw new Error(`${file} does not hold "${from}" just once.`);
+  writeFileSync(
+    path,
+    before.replace(from, () => to),
+  );
+  const { code } = await testRun(worker);
+  writeFileSync(path, before);
+  return code !== 0;
+};
+
+copy(0);
+const healthy = await testRun(0);
+if (healthy.code !== 0 || !healthy.count || Number(healthy.count[1]) === 0) {
+  console.error('The tests fail before anything is changed.');
+  process.exit(1);
+}
+
+const waiting = mutants.map((mutant, i) => ({ mutant, i }));
+const survivors = [];
+const work = async (worker) => {
+  copy(worker);
+  for (let next = waiting.shift(); next; next = waiting.shift()) {
+    const dead = await killed(worker, next.mutant);
+    if (!dead) survivors.push(next.mutant);
+    console.log(`${dead ? 'killed  ' : 'SURVIVED'} ${next.mutant.file}: ${next.mutant.from.trim().split('\n')[0]}`);
+  }
+};
+await Promise.all([0, 1].map(work));
+rmSync(join(root, 'data', 'mutate'), { recursive: true, force: true });
+console.log(`${mutants.length - survivors.length} killed, ${survivors.length} survived`);
+process.exitCode = survivors.length > 0 ? 1 : 0;
