@@ -2,7 +2,7 @@ import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:f
 import { createRequire } from 'node:module';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { Builder, By, until, type WebDriver, type WebElement } from 'selenium-webdriver';
+import { Builder, By, logging, until, type WebDriver, type WebElement } from 'selenium-webdriver';
 import { Options, ServiceBuilder, type Driver } from 'selenium-webdriver/chrome.js';
 
 const firstThere = (paths: readonly string[]): string => paths.find((path) => existsSync(path)) ?? paths[0] ?? '';
@@ -31,7 +31,16 @@ const flags = [
   '--force-device-scale-factor=1',
 ];
 
-export const openBrowser = async (width = 1280, height = 800): Promise<Browser> => {
+export interface BrowserOptions {
+  /** Record what the main thread does, to be read from the performance log. */
+  readonly trace?: boolean;
+}
+
+export const openBrowser = async (
+  width = 1280,
+  height = 800,
+  { trace = false }: BrowserOptions = {},
+): Promise<Browser> => {
   const profile = mkdtempSync(join(tmpdir(), 'grey-keel-browser-'));
   const downloads = join(profile, 'downloads');
   mkdirSync(downloads);
@@ -39,6 +48,12 @@ export const openBrowser = async (width = 1280, height = 800): Promise<Browser> 
   options.setBinaryPath(chromium);
   options.addArguments(...flags, `--user-data-dir=${join(profile, 'data')}`);
   options.setUserPreferences({ 'download.default_directory': downloads, 'download.prompt_for_download': false });
+  if (trace) {
+    const logs = new logging.Preferences();
+    logs.setLevel(logging.Type.PERFORMANCE, logging.Level.ALL);
+    options.setLoggingPrefs(logs);
+    options.setPerfLoggingPrefs({ traceCategories: 'devtools.timeline' } as never);
+  }
   const driver = (await new Builder()
     .forBrowser('chrome')
     .setChromeOptions(options)

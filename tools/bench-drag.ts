@@ -1,0 +1,104 @@
+import { Origin } from 'selenium-webdriver';
+import { find, openBrowser } from '../e2e/support/browser.ts';
+
+export interface DragFrames {
+  /** Main-thread work a pointer event, 95th percentile, ms. */
+  readonly workP95: number;
+  readonly gapP95: number;
+  readonly restGapP95: number;
+  readonly events: number;
+}
+
+interface TraceEvent {
+  readonly name: string;
+  readonly ph: string;
+  readonly dur?: number;
+  readonly ts: number;
+  readonly args?: { readonly data?: { readonly type?: string } };
+}
+
+const p95 = (values: readonly number[]): number =>
+  [...values].sort((a, b) => a - b)[Math.floor(values.length * 0.95)] ?? 0;
+const work = new Set([
+  'FunctionCall',
+  'EventDispatch',
+  'UpdateLayoutTree',
+  'Layout',
+  'PrePaint',
+  'Paint',
+  'Layerize',
+  'Commit',
+  'FireAnimationFrame',
+  'TimerFire',
+  'RunMicrotasks',
+]);
+
+const watchFrames = `
+  window.frameGaps = [];
+  let last = performance.now();
+  const tick = (now) => { window.frameGaps.push(now - last); last = now; window.frameTick = requestAnimationFrame(tick); };
+  window.frameTick = requestAnimationFrame(tick);`;
+const gaps = 'cancelAnimationFrame(window.frameTick); return window.frameGaps.slice(2);';
+
+/** Drags the bottom of the section through so many steps and reads from a DevTools trace what each step cost. */
+export const dragFrames = async (address: string, steps: number): Promise<DragFrames> => {
+  const { driver, close } = await openBrowser(1280, 800, { trace: true });
+  try {
+    await driver.get(`${address}/boats/sable-wren/beams`);
+    const handle = await find(driver, '[role="slider"]');
+    await new Promise((resolve) => setTimeout(resolve, 1500));
+    await driver.executeScript(watchFrames);
+    await new Promise((resolve) => setTimeout(resolve, 1500));
+    const atRest = await driver.executeScript<number[]>(gaps);
+
+    await driver.actions().move({ origin: handle }).press().perform();
+    await driver.manage().logs().get('performance');
+    await driver.executeScript(watchFrames);
+    for (let i = 0; i < steps; i += 20) {
+      const actions = driver.actions({ async: true });
+      for (let k = i; k < Math.min(steps, i + 20); k++)
+        actions.move({ origin: Origin.POINTER, y: k % 40 < 20 ? -3 : 3, duration: 16 });
+      await actions.perform();
+    }
+    const moving = await driver.executeScript<number[]>(gaps);
+    await driver.actions().release().perform();
+
+    const trace = (await driver.manage().logs().get('performance')).flatMap(({ message }) => {
+      const { method, params } = (JSON.parse(message) as { message: { method: string; params: TraceEvent } }).message;
+      return method === 'Tracing.dataCollected' ? [params] : [];
+    });
+    const moves = trace
+      .filter(
+        ({ name, args }) =>
+          (name === 'EventDispatch' && args?.data?.type === 'pointermove') ||
+          (name === 'EventDispatch' && args?.data?.type === 'mousemove'),
+      )
+      .map(({ ts }) => ts)
+      .sort((a, b) => a - b);
+    const pointerMoves = moves.filter((ts, i) => i === 0 || ts - (moves[i - 1] ?? 0) > 4000);
+    const tasks = topLevel(trace.filter(({ name, ph, dur }) => ph === 'X' && dur !== undefined && work.has(name)));
+    const costs = pointerMoves.map((ts, i) => {
+      const end = pointerMoves[i + 1] ?? ts + 100_000;
+      return (
+        tasks
+          .filter((task) => task.ts >= ts - 500 && task.ts < end - 500)
+          .reduce((sum, task) => sum + (task.dur ?? 0), 0) / 1000
+      );
+    });
+    return { workP95: p95(costs), gapP95: p95(moving), restGapP95: p95(atRest), events: costs.length };
+  } finally {
+    await close();
+  }
+};
+
+/** Events that lie in no other: what is counted once is not counted again inside it. */
+const topLevel = (events: readonly TraceEvent[]): TraceEvent[] => {
+  let end = 0;
+  return [...events]
+    .sort((a, b) => a.ts - b.ts || (b.dur ?? 0) - (a.dur ?? 0))
+    .filter(({ ts, dur }) => {
+      if (ts < end) return false;
+      end = ts + (dur ?? 0);
+      return true;
+    });
+};

@@ -1,0 +1,152 @@
+import { answerOf, findings, footprint, sectionAt } from '@grey-keel/core';
+import { applyEdits } from '@grey-keel/core';
+import type { Plan } from '@grey-keel/model';
+import { randomUUID } from 'node:crypto';
+import { demoFleet } from '../apps/server/src/demo/demo-fleet.ts';
+import { startApplication } from '../e2e/support/application.ts';
+import { dragFrames } from './bench-drag.ts';
+
+interface Row {
+  readonly name: string;
+  readonly value: number;
+  readonly unit: string;
+  readonly baseline: string;
+  readonly baselineValue: number;
+  readonly ratio: number;
+}
+
+const rounds = 7;
+const median = (values: readonly number[]): number =>
+  [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? 0;
+
+/** Measures the thing and its baseline turn by turn, so that both see the same machine. */
+const row = async (
+  name: string,
+  unit: string,
+  thing: () => Promise<number> | number,
+  baseline: string,
+  base: () => Promise<number> | number,
+): Promise<Row> => {
+  const [values, bases]: [number[], number[]] = [[], []];
+  for (let i = 0; i < rounds; i++) {
+    values.push(await thing());
+    bases.push(await base());
+  }
+  const [value, baselineValue] = [median(values), median(bases)];
+  return { name, value, unit, baseline, baselineValue, ratio: value / baselineValue };
+};
+
+const microseconds = (times: number, work: () => void): number => {
+  const start = performance.now();
+  for (let i = 0; i < times; i++) work();
+  return ((performance.now() - start) * 1000) / times;
+};
+
+const milliseconds = async (work: () => Promise<unknown>): Promise<number> => {
+  const start = performance.now();
+  await work();
+  return performance.now() - start;
+};
+
+const wren = demoFleet(new Date('2026-06-01T08:00:00Z')).find(({ id }) => id === 'sable-wren');
+if (!wren) throw new Error('There is no Sable Wren in the demo.');
+const plan: Plan = wren.revisions.reduce((before, { edits }) => {
+  const applied = applyEdits(before, edits);
+  if (!applied.ok) throw new Error('The demo edits no longer apply.');
+  return applied.plan;
+}, wren.start);
+
+let sink = 0;
+const bare = (): void => {
+  sink += 2 * 32 * Math.tan((24 * Math.PI) / 360);
+};
+
+const app = await startApplication();
+const url = `${app.address}/api/boats/sable-wren`;
+let number = ((await (await fetch(url)).json()) as { number: number }).number;
+const save = async (): Promise<void> => {
+  const body = JSON.stringify({
+    revisionId: randomUUID(),
+    base: number,
+    edits: [{ type: 'workAtDepth', depthM: 20 + (number % 10) }],
+  });
+  const response = await fetch(`${url}/revisions`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body,
+  });
+  if (response.status !== 201) throw new Error(`A save was answered ${response.status}.`);
+  number += 1;
+};
+const health = (): Promise<unknown> => fetch(`${app.address}/api/health`).then((response) => response.text());
+const drag = await dragFrames(app.address, 200);
+
+const rows: Row[] = [
+  await row(
+    'footprint with its working',
+    'µs',
+    () => microseconds(3000, () => void answerOf(footprint, { beamwidthDeg: 24, depthM: 32 })),
+    'the bare formula',
+    () => microseconds(300_000, bare),
+  ),
+  await row(
+    'section of four transducers',
+    'µs',
+    () => microseconds(300, () => void sectionAt(plan, 32)),
+    'one footprint',
+    () => microseconds(3000, () => void answerOf(footprint, { beamwidthDeg: 24, depthM: 32 })),
+  ),
+  await row(
+    'findings of a boat',
+    'µs',
+    () => microseconds(100, () => void findings(plan)),
+    'one section',
+    () => microseconds(300, () => void sectionAt(plan, 32)),
+  ),
+  await row(
+    'apply one edit and check the plan',
+    'µs',
+    () => microseconds(300, () => void applyEdits(plan, [{ type: 'workAtDepth', depthM: 12 }])),
+    'copy the plan as JSON',
+    () => microseconds(3000, () => void JSON.parse(JSON.stringify(plan))),
+  ),
+  await row(
+    'save an edit over HTTP',
+    'ms',
+    () => milliseconds(save),
+    'ask for health',
+    () => milliseconds(health),
+  ),
+  await row(
+    'open a boat over HTTP',
+    'ms',
+    () => milliseconds(() => fetch(url).then((response) => response.text())),
+    'ask for health',
+    () => milliseconds(health),
+  ),
+  {
+    name: 'drag the depth: script, style, layout, paint an event, p95',
+    value: drag.workP95,
+    unit: 'ms',
+    baseline: 'budget',
+    baselineValue: 10,
+    ratio: drag.workP95 / 10,
+  },
+  {
+    name: 'drag the depth: gap between frames, p95',
+    value: drag.gapP95,
+    unit: 'ms',
+    baseline: 'the page at rest',
+    baselineValue: drag.restGapP95,
+    ratio: drag.gapP95 / drag.restGapP95,
+  },
+];
+await app.remove();
+
+if (process.argv.includes('--json')) console.log(JSON.stringify(rows));
+else
+  for (const { name, value, unit, baseline, baselineValue, ratio } of rows)
+    console.log(
+      `${name.padEnd(60)} ${value.toFixed(2).padStart(10)} ${unit}   ${ratio.toFixed(2).padStart(8)} x ${baseline} (${baselineValue.toPrecision(3)} ${unit})`,
+    );
+if (!Number.isFinite(sink)) process.exitCode = 1;
