@@ -27,8 +27,7 @@ class Host {
 
 describe('a quantity field', () => {
   let fixture: ComponentFixture<Host>;
-  const input = (): HTMLInputElement =>
-    (fixture.nativeElement as HTMLElement).querySelector('input')!;
+  const input = (): HTMLInputElement => (fixture.nativeElement as HTMLElement).querySelector('input')!;
   const problem = (): string =>
     (fixture.nativeElement as HTMLElement).querySelector('.problem')?.textContent.trim() ?? '';
   const type = async (text: string): Promise<void> => {
