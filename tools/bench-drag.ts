@@ -14,6 +14,8 @@ interface TraceEvent {
   readonly ph: string;
   readonly dur?: number;
   readonly ts: number;
+  readonly pid: number;
+  readonly tid: number;
   readonly args?: { readonly data?: { readonly type?: string } };
 }
 
@@ -52,7 +54,6 @@ export const dragFrames = async (address: string, steps: number): Promise<DragFr
     const atRest = await driver.executeScript<number[]>(gaps);
 
     await driver.actions().move({ origin: handle }).press().perform();
-    await driver.manage().logs().get('performance');
     await driver.executeScript(watchFrames);
     for (let i = 0; i < steps; i += 20) {
       const actions = driver.actions({ async: true });
@@ -68,15 +69,18 @@ export const dragFrames = async (address: string, steps: number): Promise<DragFr
       return method === 'Tracing.dataCollected' ? [params] : [];
     });
     const moves = trace
-      .filter(
-        ({ name, args }) =>
-          (name === 'EventDispatch' && args?.data?.type === 'pointermove') ||
-          (name === 'EventDispatch' && args?.data?.type === 'mousemove'),
-      )
-      .map(({ ts }) => ts)
-      .sort((a, b) => a - b);
-    const pointerMoves = moves.filter((ts, i) => i === 0 || ts - (moves[i - 1] ?? 0) > 4000);
-    const tasks = topLevel(trace.filter(({ name, ph, dur }) => ph === 'X' && dur !== undefined && work.has(name)));
+      .filter(({ name, args }) => name === 'EventDispatch' && args?.data?.type === 'mousemove')
+      .sort((a, b) => a.ts - b.ts)
+      .slice(-steps);
+    const [first] = moves;
+    if (!first || moves.length < steps / 2) throw new Error(`The trace holds ${moves.length} of ${steps} moves.`);
+    const pointerMoves = moves.map(({ ts }) => ts);
+    const tasks = topLevel(
+      trace.filter(
+        ({ name, ph, dur, tid, pid }) =>
+          ph === 'X' && dur !== undefined && work.has(name) && tid === first.tid && pid === first.pid,
+      ),
+    );
     const costs = pointerMoves.map((ts, i) => {
       const end = pointerMoves[i + 1] ?? ts + 100_000;
       return (
