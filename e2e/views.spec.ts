@@ -161,7 +161,7 @@ describe('the views', () => {
       );
       await app.start();
       await pointer(driver).press('main button.action');
-      await find(driver, '#boat-length');
+      expect(await (await find(driver, '#boat-length')).getAttribute('value')).toBe('11.80');
     },
     minutes,
   );

@@ -23,6 +23,9 @@ export interface RunningServer {
   readonly stop: () => Promise<void>;
 }
 
+/** How long running requests may take to end when the server stops. */
+const graceMs = 1500;
+
 /** Opens the database, ships the catalogue and listens. */
 export const startServer = async (options: ServerOptions): Promise<RunningServer> => {
   const now = options.now ?? (() => new Date());
@@ -45,6 +48,8 @@ export const startServer = async (options: ServerOptions): Promise<RunningServer
       await new Promise<void>((resolve) => {
         server.close(() => resolve());
         server.closeIdleConnections();
+        // A browser opens connections ahead of need and says nothing on them; these would hold the stop for a minute.
+        setTimeout(() => server.closeAllConnections(), graceMs).unref();
       });
       await database.close();
     },

@@ -221,6 +221,7 @@ const usualPlace: Record<Transducer['mounting'], { along: number; aboveKeelM: nu
     }
     .picture {
       display: grid;
+      grid-template-columns: minmax(0, 1fr);
       position: relative;
     }
     .beside {
@@ -229,7 +230,7 @@ const usualPlace: Record<Transducer['mounting'], { along: number; aboveKeelM: nu
       right: 14px;
       top: calc(12px + 69%);
       display: grid;
-      grid-template-columns: 128px 1fr;
+      grid-template-columns: 128px minmax(0, 1fr);
       gap: 4px 16px;
       align-content: start;
       line-height: 1.25;
