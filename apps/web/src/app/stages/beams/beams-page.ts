@@ -85,7 +85,7 @@ const usualPlace: Record<Transducer['mounting'], { along: number; aboveKeelM: nu
               </p>
               <p class="small faint">
                 from {{ plan().transducers[ring.narrowId]?.name }}. A strong mark in both is nearly below. A view that
-                blends both loses this. {{ rule() }}
+                blends both loses this.
               </p>
             </div>
           } @else {
@@ -172,6 +172,7 @@ const usualPlace: Record<Transducer['mounting'], { along: number; aboveKeelM: nu
               </tbody>
             </table>
           </div>
+          <p class="small faint">{{ rule() }}</p>
         } @else {
           <p class="faint">None yet. Place one from the catalogue below, or add one from its data sheet.</p>
         }
@@ -228,7 +229,7 @@ const usualPlace: Record<Transducer['mounting'], { along: number; aboveKeelM: nu
       position: absolute;
       left: calc(54.5% + 4px);
       right: 14px;
-      top: calc(12px + 69%);
+      top: calc(10px + 64%);
       display: grid;
       grid-template-columns: 128px minmax(0, 1fr);
       gap: 4px 16px;
