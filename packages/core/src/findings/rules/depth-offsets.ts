@@ -50,7 +50,7 @@ export const offsetMissing: Rule = {
           : [
               `${name} has `,
               figure(0, 'count'),
-              'offset: its display shows the depth below its face, or anything else.',
+              ' offset: its display shows the depth below its face, or anything else.',
             ],
         figure: answer ? figure(answer.offsetM, 'length') : figure(0, 'count'),
         wayOut: { label: answer ? 'Enter it' : 'Take lead-line readings', target: `offset-${id}` },
