@@ -180,8 +180,8 @@ export class PlanEffects {
         const behind = behindSchema.safeParse(problem.body);
         if (problem.status === 412 && behind.success)
           return of(planEvents.othersChanged({ revisions: behind.data.missing }));
-        if (problem.status === 422 || problem.status === 409)
-          return of(planEvents.revisionRefused({ revisionId, detail: problem.detail }));
+        // Anything else keeps the edit waiting: a server that lost revisions must not take the newest with them.
+        if (problem.status === 422) return of(planEvents.revisionRefused({ revisionId, detail: problem.detail }));
         return of(
           planEvents.sendingFailed({
             problem: problem.status === 404 ? { ...problem, status: offline } : problem,
