@@ -15,6 +15,7 @@ import {
   jobBoat,
   kept,
   slip,
+  type CardFigures,
 } from './support/job.ts';
 
 const minutes = 60_000;
@@ -44,20 +45,21 @@ describe('the whole job', () => {
   });
 
   /** Opens a number's working and evaluates its last expression again from the figures beside it. */
-  const checkWorking = async (press: (css: string) => Promise<void>, css: string, step: number): Promise<void> => {
+  const checkWorking = async (press: (css: string) => Promise<void>, css: string, symbol: string): Promise<void> => {
     const { driver } = browser;
     await press(css);
     await find(driver, 'gk-working-panel section');
     const shown = await driver.executeScript<
-      { expression: string | null; value: string; inputs: Record<string, number> }[]
+      { symbol: string; expression: string | null; value: string; inputs: Record<string, number> }[]
     >(
       `return [...document.querySelectorAll('gk-working-panel .step')].map((step) => ({
+         symbol: step.dataset.symbol,
          expression: step.dataset.expression ?? null,
          value: step.dataset.value,
-         inputs: Object.fromEntries([...step.querySelectorAll('[data-symbol]')].map((row) => [row.dataset.symbol, Number(row.dataset.value)])),
+         inputs: Object.fromEntries([...step.querySelectorAll('dl [data-symbol]')].map((row) => [row.dataset.symbol, Number(row.dataset.value)])),
        }))`,
     );
-    const chosen = shown.at(step);
+    const chosen = shown.find((step) => step.symbol === symbol);
     expect(chosen?.expression).withContext(css).toBeTruthy();
     expect(evaluate(chosen?.expression ?? 'nothing', chosen?.inputs ?? {}))
       .withContext(css)
@@ -83,6 +85,43 @@ describe('the whole job', () => {
     await kept(driver);
   };
 
+  /** Prints the card, sends the boat away as a bundle and takes her back: the same card, figure for figure. */
+  const survivesBundle = async (hands: Hands, card: CardFigures): Promise<void> => {
+    const { driver } = browser;
+    await hands.press('#print-card');
+    expect(
+      readFileSync(await downloaded(browser, '-card.pdf'))
+        .subarray(0, 5)
+        .toString(),
+    ).toBe('%PDF-');
+    await eventually(
+      () => textOf(driver, '.bar'),
+      (text) => text.includes('shows these figures'),
+      'the card printed',
+    );
+    await kept(driver);
+    await hands.press('gk-head-strip a[href="/"]');
+    await hands.press(`button[aria-label="Export ${jobBoat}"]`);
+    const bundle = await downloaded(browser, '.grey-keel.json');
+    await hands.press(`button[aria-label="Take off ${jobBoat}"]`);
+    await eventually(
+      () => textOf(driver, 'main'),
+      (text) => text.includes('was taken off'),
+      'the boat gone',
+    );
+    await hands.give('#bundle-file', bundle);
+    await eventually(
+      () => textOf(driver, 'main'),
+      (text) => text.includes('was imported'),
+      'the boat imported',
+    );
+    await hands.press('tr:has(button[aria-label="Export ' + jobBoat + '"]) a.name');
+    await find(driver, '#boat-length');
+    await hands.stage(10);
+    await find(driver, 'article.card');
+    expect(await cardFigures(driver)).toEqual(card);
+  };
+
   it(
     'is done with a pointer, from the boat to the card, and survives the bundle figure for figure',
     async () => {
@@ -97,49 +136,21 @@ describe('the whole job', () => {
       expect(card.text).toContain('16.4°');
       expect(card.text).toContain('10.0 fm');
 
-      await checkWorking(
-        hands.press,
-        'article.card gk-number[of="Sheet wide"] button, tr[data-transducer="Sheet wide"] gk-number button',
-        -2,
-      );
-      await checkWorking(hands.press, 'article.card > p gk-number button', 1);
+      const onCard = (column: number): string =>
+        `tr[data-transducer="Sheet wide"] td:nth-child(${column}) gk-number button`;
+      await checkWorking(hands.press, onCard(3), 'theta2');
+      await checkWorking(hands.press, onCard(4), 'w');
+      await checkWorking(hands.press, onCard(5), 'offset');
+      await checkWorking(hands.press, 'article.card > p gk-number button', 'near');
       await hands.stage(5);
       await hands.press('[data-sounder]');
-      await checkWorking(hands.press, '#result gk-number button', -2);
+      await checkWorking(hands.press, '#result gk-number button', 'offset');
+      await hands.stage(2);
+      await checkWorking(hands.press, 'gk-section-view .label', 'theta2');
+      await checkWorking(hands.press, 'gk-absorption-chart .spot', 'loss');
+      await checkWorking(hands.press, '[data-finding^="brackish-absorption"] button:not(.way-out)', 'differs');
       await hands.stage(10);
-
-      await hands.press('#print-card');
-      expect(
-        readFileSync(await downloaded(browser, '-card.pdf'))
-          .subarray(0, 5)
-          .toString(),
-      ).toBe('%PDF-');
-      await eventually(
-        () => textOf(driver, '.bar'),
-        (text) => text.includes('shows these figures'),
-        'the card printed',
-      );
-      await kept(driver);
-      await driver.get(app.address);
-      await hands.press(`button[aria-label="Export ${jobBoat}"]`);
-      const bundle = await downloaded(browser, '.grey-keel.json');
-      await hands.press(`button[aria-label="Take off ${jobBoat}"]`);
-      await eventually(
-        () => textOf(driver, 'main'),
-        (text) => text.includes('was taken off'),
-        'the boat gone',
-      );
-      await (await find(driver, '#bundle-file')).sendKeys(bundle);
-      await eventually(
-        () => textOf(driver, 'main'),
-        (text) => text.includes('was imported'),
-        'the boat imported',
-      );
-      await hands.press('tr:has(button[aria-label="Export ' + jobBoat + '"]) a.name');
-      await find(driver, '#boat-length');
-      await hands.stage(10);
-      await find(driver, 'article.card');
-      expect(await cardFigures(driver)).toEqual(card);
+      await survivesBundle(hands, card);
       expect(await seriousFaults(driver)).toEqual([]);
     },
     4 * minutes,
@@ -161,7 +172,7 @@ describe('the whole job', () => {
       const card = await cardFigures(driver);
       expectOffset(card.offset);
       expect(card.text).toContain('16.4°');
-      await checkWorking(hands.press, 'tr[data-transducer="Sheet wide"] gk-number button', -2);
+      await checkWorking(hands.press, 'tr[data-transducer="Sheet wide"] gk-number button', 'theta2');
 
       // The depth on the scale, undo and redo, all from the keyboard.
       await hands.stage(2);
@@ -193,7 +204,14 @@ describe('the whole job', () => {
       await driver.actions().sendKeys(Key.ESCAPE).perform();
       await driver.actions().sendKeys('u').perform();
       await eventually(depth, (text) => text.endsWith(' m'), 'metres');
-      await kept(driver);
+      for (let i = 0; i < 2; i++) await driver.actions().sendKeys('u').perform();
+      for (let i = 0; i < 2; i++)
+        await driver.actions().keyDown(Key.CONTROL).sendKeys('z').keyUp(Key.CONTROL).perform();
+      await eventually(depth, (text) => text === '10.0 fm', 'the depth of the card again');
+
+      await hands.stage(10);
+      await find(driver, 'article.card');
+      await survivesBundle(hands, card);
     },
     6 * minutes,
   );
@@ -207,7 +225,7 @@ describe('the whole job', () => {
       await findingIs(driver, 'offset-flagged', true);
       expect(await textOf(driver, '[data-finding^="offset-flagged"]')).toContain('Reading 5 stands apart');
       expect(slip).toBe(4);
-      await hands.press('[data-finding^="offset-wrong-sign"] button');
+      await hands.press('[data-finding^="offset-wrong-sign"] .way-out');
       await eventually(
         () => driver.executeScript<string>('return document.activeElement.closest("[id]").id'),
         (id) => id.startsWith('offset-'),

@@ -133,7 +133,7 @@ describe('the views', () => {
       await findingIs(driver, 'same-band', true);
       await hands.press('.ways button:nth-of-type(1)');
       expect((await driver.findElements({ css: '.beam.silent' })).length).toBeGreaterThan(0);
-      await hands.press('[data-finding^="same-band"] button');
+      await hands.press('[data-finding^="same-band"] .way-out');
       await hands.press('[data-transducer="d-ahead"] button[aria-expanded]');
       await hands.press('[id="transmits-d-ahead"] label:nth-of-type(2) input');
       await findingIs(driver, 'same-band', false);

@@ -1,10 +1,9 @@
-import { answerOf, findings, footprint, sectionAt } from '@grey-keel/core';
-import { applyEdits } from '@grey-keel/core';
+import { answerOf, applyEdits, findings, footprint, sectionAt } from '@grey-keel/core';
 import type { Plan } from '@grey-keel/model';
 import { randomUUID } from 'node:crypto';
 import { demoFleet } from '../apps/server/src/demo/demo-fleet.ts';
 import { startApplication } from '../e2e/support/application.ts';
-import { dragFrames } from './bench-drag.ts';
+import { dragFrames, type DragFrames } from './bench-drag.ts';
 
 interface Row {
   readonly name: string;
@@ -79,7 +78,9 @@ const save = async (): Promise<void> => {
   number += 1;
 };
 const health = (): Promise<unknown> => fetch(`${app.address}/api/health`).then((response) => response.text());
-const drag = await dragFrames(app.address, 200);
+const drags: DragFrames[] = [];
+for (let i = 0; i < 5; i++) drags.push(await dragFrames(app.address, 200));
+const dragged = (part: keyof DragFrames): number => median(drags.map((one) => one[part]));
 
 const rows: Row[] = [
   await row(
@@ -126,19 +127,19 @@ const rows: Row[] = [
   ),
   {
     name: 'drag the depth: script, style, layout, paint an event, p95',
-    value: drag.workP95,
+    value: dragged('workP95'),
     unit: 'ms',
     baseline: 'budget',
     baselineValue: 10,
-    ratio: drag.workP95 / 10,
+    ratio: dragged('workP95') / 10,
   },
   {
     name: 'drag the depth: gap between frames, p95',
-    value: drag.gapP95,
+    value: dragged('gapP95'),
     unit: 'ms',
     baseline: 'the page at rest',
-    baselineValue: drag.restGapP95,
-    ratio: drag.gapP95 / drag.restGapP95,
+    baselineValue: dragged('restGapP95'),
+    ratio: dragged('gapP95') / dragged('restGapP95'),
   },
 ];
 await app.remove();

@@ -9,6 +9,8 @@ export interface Hands {
   readonly press: (css: string) => Promise<void>;
   /** Chooses an entry of a list by the text it begins with. */
   readonly choose: (css: string, label: string) => Promise<void>;
+  /** Hands a file to a file field. */
+  readonly give: (css: string, path: string) => Promise<void>;
   /** Goes to a stage by its number. */
   readonly stage: (number: number) => Promise<void>;
 }
@@ -36,6 +38,7 @@ export const pointer = (driver: WebDriver): Hands => ({
     for (const option of options) if ((await option.getText()).startsWith(label)) return option.click();
     throw new Error(`${css} has no entry "${label}"`);
   },
+  give: async (css, path) => (await find(driver, css)).sendKeys(path),
   stage: async (number) => {
     const link = await driver.findElement({ xpath: `//gk-ladder//a[starts-with(normalize-space(.), "${number}")]` });
     await link.click();
@@ -85,6 +88,11 @@ export const keyboard = (driver: WebDriver): Hands => {
       );
       for (let i = 0; i < Math.abs(count); i++) await type(count > 0 ? Key.ARROW_DOWN : Key.ARROW_UP);
       await type(Key.TAB);
+    },
+    // The browser's own file chooser is out of reach here; that the field can be reached is not.
+    give: async (css, path) => {
+      await reach(css);
+      await (await find(driver, css)).sendKeys(path);
     },
     stage: async (number) => {
       await driver.executeScript('if (document.activeElement) document.activeElement.blur()');

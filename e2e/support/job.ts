@@ -109,7 +109,7 @@ export const calibrate = async (driver: WebDriver, hands: Hands): Promise<void> 
     );
   }
   await findingIs(driver, `offset-flagged:${sounder ?? ''}`, true);
-  await hands.press(`gk-finding [data-finding^="offset-flagged"] button`);
+  await hands.press(`gk-finding [data-finding^="offset-flagged"] .way-out`);
   await findingIs(driver, 'offset-flagged', false);
   await hands.press('#result .action.chief');
   await eventually(

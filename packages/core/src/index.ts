@@ -2,25 +2,17 @@ export { absorption } from './water/absorption.ts';
 export { soundSpeed } from './water/sound-speed.ts';
 export { pingTiming } from './acoustics/ping-timing.ts';
 export { rangeResolution } from './acoustics/range-resolution.ts';
-export { lostToAbsorption, type LostToAbsorption } from './beams/absorption-to-depth.ts';
+export { absorptionLossDb, lostToAbsorption, type LostToAbsorption } from './beams/absorption-to-depth.ts';
 export { beamwidth } from './beams/beamwidth.ts';
 export { beamwidthLevel } from './beams/beamwidth-level.ts';
 export { footprint } from './beams/footprint.ts';
 export { groundRange } from './beams/ground-range.ts';
 export { checkSheet, drawnLevelDb, halfPowerCone, type DrawnCone, type SheetCheck } from './beams/half-power-cone.ts';
+export { drawSection, svgPoints, type DrawnView, type SectionFrame } from './beams/section-drawing.ts';
 export { sectionAt, type Section, type SectionBeam, type SectionRing } from './beams/section.ts';
 export { silhouetteOf, type Point, type Silhouette } from './beams/silhouette.ts';
 export { targetRing } from './beams/target-ring.ts';
-export {
-  answerOf,
-  calculate,
-  OutOfRange,
-  type Answer,
-  type Calculated,
-  type Calculation,
-  type WorkingInput,
-  type WorkingStep,
-} from './calculation.ts';
+export { answerOf, calculate, OutOfRange, type Answer, type Calculated, type Calculation } from './calculation.ts';
 export { calculations } from './calculations.ts';
 export { depthOffset, removesFrom } from './calibration/depth-offset.ts';
 export {

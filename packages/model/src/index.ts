@@ -16,3 +16,4 @@ export * from './plan/water.ts';
 export * from './plan/ways.ts';
 export * from './readings/depth-pair.ts';
 export * from './units/quantity.ts';
+export * from './working/working-step.ts';

@@ -19,8 +19,7 @@ export type Shape = keyof typeof firstNull;
 
 export const patternOf = (shape: Shape): Pattern => (shape === 'piston' ? pistonPattern : linePattern);
 
-/** The argument x inside the main lobe at which the pattern has fallen to a level in dB, by bisection. */
-export const argumentAtLevel = (shape: Shape, levelDb: number): number => {
+const bisect = (shape: Shape, levelDb: number): number => {
   const pattern = patternOf(shape);
   const amplitude = 10 ** (levelDb / 20);
   let low = 0;
@@ -31,6 +30,19 @@ export const argumentAtLevel = (shape: Shape, levelDb: number): number => {
     else high = middle;
   }
   return (low + high) / 2;
+};
+
+const known = new Map<string, number>();
+
+/** The argument x inside the main lobe at which the pattern has fallen to a level in dB, by bisection. */
+export const argumentAtLevel = (shape: Shape, levelDb: number): number => {
+  const key = `${shape} ${levelDb}`;
+  const before = known.get(key);
+  if (before !== undefined) return before;
+  const argument = bisect(shape, levelDb);
+  // Sheets quote a handful of levels; a caller that tries thousands must not fill the memory with them.
+  if (known.size < 200) known.set(key, argument);
+  return argument;
 };
 
 /** Level of the first side lobe in dB, or null where the aperture is too small to have one. */

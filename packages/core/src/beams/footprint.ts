@@ -1,5 +1,6 @@
+import type { WorkingStep } from '@grey-keel/model';
 import { z } from 'zod';
-import { defineCalculation, OutOfRange, type WorkingStep } from '../calculation.ts';
+import { defineCalculation, OutOfRange } from '../calculation.ts';
 
 const radian = Math.PI / 180;
 
@@ -24,6 +25,8 @@ export const footprint = defineCalculation({
     firstEchoRangeM: z.number(),
     depthErrorM: z.number(),
     ruleWidthM: z.number(),
+    /** How much less than the width the usual rule says, as a fraction. */
+    ruleShortfall: z.number(),
   }),
   run: ({ beamwidthDeg, depthM, slopeDeg }) => {
     const half = (beamwidthDeg / 2) * radian;
@@ -40,6 +43,7 @@ export const footprint = defineCalculation({
     const insideCone = slope <= half;
     const firstEchoRangeM = insideCone ? depthM * Math.cos(slope) : (depthM * Math.cos(slope)) / Math.cos(slope - half);
     const ruleWidthM = depthM * 2 * half;
+    const ruleShortfall = 1 - ruleWidthM / widthAcrossM;
     const shared = [
       { symbol: 'd', value: depthM, unit: 'm', meaning: 'depth below the face' },
       { symbol: 'phi', value: 2 * half, unit: 'rad', meaning: `full cone, ${beamwidthDeg}°` },
@@ -51,11 +55,12 @@ export const footprint = defineCalculation({
       value: number,
       expression: string,
       inputs: WorkingStep['inputs'],
+      unit = 'm',
     ): WorkingStep => ({
       says,
       symbol,
       value,
-      unit: 'm',
+      unit,
       expression,
       method: null,
       inputs,
@@ -68,10 +73,22 @@ export const footprint = defineCalculation({
       firstEchoRangeM,
       depthErrorM: firstEchoRangeM - depthM,
       ruleWidthM,
+      ruleShortfall,
       flags: [],
       working: [
         step('Width of the footprint across the slope', 'w', widthAcrossM, '2 * d * tan(phi / 2)', shared),
         step('Usual rule: depth times the angle in radians', 'w_rule', ruleWidthM, 'd * phi', shared),
+        step(
+          'How much less the usual rule says',
+          'short',
+          ruleShortfall,
+          '1 - w_rule / w',
+          [
+            { symbol: 'w_rule', value: ruleWidthM, unit: 'm', meaning: 'width by the usual rule' },
+            { symbol: 'w', value: widthAcrossM, unit: 'm', meaning: 'width of the footprint' },
+          ],
+          '',
+        ),
         step('Reach uphill', 'u', uphillReachM, 'd * tan(phi / 2) / (1 + tan(phi / 2) * tan(s))', sloped),
         step('Reach downhill', 'v', downhillReachM, 'd * tan(phi / 2) / (1 - tan(phi / 2) * tan(s))', sloped),
         step(

@@ -1,5 +1,5 @@
-import type { Beam, Element } from '@grey-keel/model';
-import { answerOf, type Answer, type WorkingStep } from '../calculation.ts';
+import type { Beam, Element, WorkingStep } from '@grey-keel/model';
+import { answerOf, type Answer } from '../calculation.ts';
 import { beamwidthLevel } from './beamwidth-level.ts';
 import { beamwidth } from './beamwidth.ts';
 import { argumentAtLevel } from './directivity.ts';
@@ -14,31 +14,54 @@ export interface DrawnCone {
   readonly working: readonly WorkingStep[];
 }
 
-const fanWidth = (widthDeg: number, levelDb: number): number => {
-  const sine =
-    (Math.sin((widthDeg * Math.PI) / 360) * argumentAtLevel('line', drawnLevelDb)) / argumentAtLevel('line', levelDb);
-  return (Math.asin(sine) * 360) / Math.PI;
+const fanWidth = (direction: string, widthDeg: number, levelDb: number): WorkingStep => {
+  const quoted = argumentAtLevel('line', levelDb);
+  const wanted = argumentAtLevel('line', drawnLevelDb);
+  return {
+    says: `Width ${direction} the fan at ${drawnLevelDb} dB`,
+    symbol: 'theta2',
+    value: (Math.asin((Math.sin((widthDeg * Math.PI) / 360) * wanted) / quoted) * 360) / Math.PI,
+    unit: '°',
+    expression: '2 * asin(sin(theta1 / 2 * pi / 180) * x2 / x1) * 180 / pi',
+    method: null,
+    inputs: [
+      { symbol: 'theta1', value: widthDeg, unit: '°', meaning: `width at ${levelDb} dB` },
+      { symbol: 'x1', value: quoted, unit: '', meaning: `where sin(x) / x has fallen to ${levelDb} dB` },
+      { symbol: 'x2', value: wanted, unit: '', meaning: `where sin(x) / x has fallen to ${drawnLevelDb} dB` },
+    ],
+    source: 'pattern of a uniform line, Urick 1983, ch. 3',
+  };
 };
 
-/**
- * A beam's width at -3 dB, whatever level it is quoted at (between -20 and -3 dB; a width quoted above -3 dB may have
- * none and is then left as quoted). Cones as discs, the narrow width of a fan as a line.
- */
-export const halfPowerCone = (beam: Beam): DrawnCone => {
+const convert = (beam: Beam): DrawnCone => {
   if (beam.levelDb >= drawnLevelDb)
     return { acrossDeg: beam.beamwidthDeg, alongDeg: beam.alongDeg ?? beam.beamwidthDeg, working: [] };
-  if (beam.alongDeg !== null)
-    return {
-      acrossDeg: fanWidth(beam.beamwidthDeg, beam.levelDb),
-      alongDeg: fanWidth(beam.alongDeg, beam.levelDb),
-      working: [],
-    };
+  if (beam.alongDeg !== null) {
+    const along = fanWidth('along', beam.alongDeg, beam.levelDb);
+    const across = fanWidth('across', beam.beamwidthDeg, beam.levelDb);
+    return { acrossDeg: across.value, alongDeg: along.value, working: [along, across] };
+  }
   const answer = answerOf(beamwidthLevel, {
     beamwidthDeg: beam.beamwidthDeg,
     fromLevelDb: beam.levelDb,
     toLevelDb: drawnLevelDb,
   });
   return { acrossDeg: answer.beamwidthDeg, alongDeg: answer.beamwidthDeg, working: answer.working };
+};
+
+/** Beams never change in place, so what was worked out for one holds as long as it lives. */
+const drawn = new WeakMap<Beam, DrawnCone>();
+
+/**
+ * A beam's width at -3 dB, whatever level it is quoted at (between -20 and -3 dB; a width quoted above -3 dB may have
+ * none and is then left as quoted). Cones as discs, the narrow width of a fan as a line.
+ */
+export const halfPowerCone = (beam: Beam): DrawnCone => {
+  const before = drawn.get(beam);
+  if (before) return before;
+  const cone = convert(beam);
+  drawn.set(beam, cone);
+  return cone;
 };
 
 export interface SheetCheck {

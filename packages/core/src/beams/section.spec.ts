@@ -1,5 +1,6 @@
 import { emptyPlan, hullForms } from '@grey-keel/model';
 import { answerOf } from '../calculation.ts';
+import { expectWorkingHolds } from '../testing/evaluated.ts';
 import { aPlan, aTransducer, edited } from '../testing/sample-plan.ts';
 import { footprint } from './footprint.ts';
 import { checkSheet, halfPowerCone } from './half-power-cone.ts';
@@ -26,6 +27,22 @@ describe('sectionAt', () => {
       changes: { beams: [{ frequencyHz: 190_000, bandwidthHz: null, beamwidthDeg: 28, levelDb: -10, alongDeg: null }] },
     });
     expect(sectionAt(quoted, 32).beams[0]?.cone.acrossDeg).toBeCloseTo(16.4, 1);
+  });
+
+  it('works each footprint out from the cone as quoted to the width on the bottom', () => {
+    const plan = edited(aPlan(), {
+      type: 'describeTransducer',
+      id: 'a-wide',
+      changes: { beams: [{ frequencyHz: 190_000, bandwidthHz: null, beamwidthDeg: 28, levelDb: -10, alongDeg: null }] },
+    });
+    const foot = sectionAt(plan, 32).beams[0]?.footprint;
+    expectWorkingHolds(foot?.working ?? [], 'footprint');
+    expect(foot?.working[0]?.inputs[0]?.value).toBe(-10);
+    expect(foot?.working.at(-1)?.value).toBe(foot?.widthAcrossM);
+    expectWorkingHolds(foot?.ruleWorking ?? [], 'usual rule');
+    expect(foot?.ruleWorking.at(-1)?.value).toBe(foot?.ruleShortfall);
+    // tan x = x + x^3 / 3 + ...: at half of 16.4 degrees the rule falls short by about x^2 / 3.
+    expect(foot?.ruleShortfall).toBeCloseTo(((8.2 * Math.PI) / 180) ** 2 / 3, 3);
   });
 
   it('takes the widest and the narrowest sounder for the ring, and none for one alone or for two alike', () => {
@@ -81,6 +98,8 @@ describe('halfPowerCone', () => {
     // sinc: the -10 dB argument is 2.319, the -3 dB one 1.390 (tables of sin x / x).
     expect(fan.alongDeg).toBeCloseTo((2 * 1.39) / 2.319, 2);
     expect(fan.acrossDeg).toBeLessThan(24);
+    expectWorkingHolds(fan.working, 'fan');
+    expect(fan.working.map(({ value }) => value)).toEqual([fan.alongDeg, fan.acrossDeg]);
   });
 });
 

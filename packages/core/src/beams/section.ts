@@ -1,4 +1,4 @@
-import type { Beam, Plan, SonarKind, Transducer } from '@grey-keel/model';
+import type { Beam, Plan, SonarKind, Transducer, WorkingStep } from '@grey-keel/model';
 import { answerOf, type Answer } from '../calculation.ts';
 import { faceDepthM, inOrder } from '../plan/working-water.ts';
 import { footprint } from './footprint.ts';
@@ -7,13 +7,21 @@ import { silhouetteOf, type Point, type Silhouette } from './silhouette.ts';
 import { targetRing } from './target-ring.ts';
 import { workingBeamOf } from './working-beam.ts';
 
-type FootprintAnswer = Answer<{ widthAcrossM: number; ruleWidthM: number }>;
 type RingAnswer = Answer<{
   areaM2: number;
   nearestM: number | null;
   farthestM: number | null;
   narrowOutsideWide: number;
 }>;
+
+/** How wide a cone's footprint is, with the whole way there: from the quoted cone to the width on the bottom. */
+export interface SectionFootprint {
+  readonly widthAcrossM: number;
+  readonly working: readonly WorkingStep[];
+  /** How much less than that the usual rule says, as a fraction. */
+  readonly ruleShortfall: number;
+  readonly ruleWorking: readonly WorkingStep[];
+}
 
 /** One transducer as the section shows it. Points in metres: x to starboard or forward, y depth below the waterline. */
 export interface SectionBeam {
@@ -30,7 +38,7 @@ export interface SectionBeam {
   readonly side: readonly (readonly Point[])[];
   /** On the bottom, for what looks down: centre and half-widths, to starboard and forward. */
   readonly onBottom: { readonly centre: Point; readonly acrossM: number; readonly alongM: number } | null;
-  readonly footprint: FootprintAnswer | null;
+  readonly footprint: SectionFootprint | null;
 }
 
 export interface SectionRing {
@@ -104,6 +112,15 @@ const outlines = (
 
 const looksDown = (kind: SonarKind): boolean => kind === 'sounder' || kind === 'down fan';
 
+const sectionFootprint = (cone: DrawnCone, belowFaceM: number): SectionFootprint => {
+  const { widthAcrossM, ruleShortfall, working } = answerOf(footprint, {
+    beamwidthDeg: cone.acrossDeg,
+    depthM: belowFaceM,
+  });
+  const upTo = (count: number): WorkingStep[] => [...cone.working, ...working.slice(0, count)];
+  return { widthAcrossM, working: upTo(1), ruleShortfall, ruleWorking: upTo(3) };
+};
+
 const sectionBeam = (plan: Plan, id: string, transducer: Transducer, depthM: number): SectionBeam => {
   const beam = workingBeamOf(transducer);
   const drawn = halfPowerCone(beam);
@@ -127,7 +144,7 @@ const sectionBeam = (plan: Plan, id: string, transducer: Transducer, depthM: num
           alongM: half(drawn.alongDeg),
         }
       : null,
-    footprint: down ? answerOf(footprint, { beamwidthDeg: drawn.acrossDeg, depthM: belowFaceM }) : null,
+    footprint: down ? sectionFootprint(drawn, belowFaceM) : null,
   };
 };
 

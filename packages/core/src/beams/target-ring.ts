@@ -1,5 +1,6 @@
+import type { WorkingStep } from '@grey-keel/model';
 import { z } from 'zod';
-import { defineCalculation, type WorkingStep } from '../calculation.ts';
+import { defineCalculation } from '../calculation.ts';
 
 const radian = Math.PI / 180;
 const cone = z.number().min(0.1).max(170);
@@ -74,7 +75,23 @@ export const targetRing = defineCalculation({
       inputs,
       source: 'plane geometry of two circles',
     });
-    const working = [step('Area in the wide cone only', 'A', areaM2, 'm²', null)];
+    const narrowOutsideWide = Math.max(0, 1 - shared / narrowArea);
+    const working = [
+      step('Area in the wide cone only', 'A', areaM2, 'm²', null),
+      {
+        ...step(
+          'Part of the narrow footprint outside the wide one',
+          'out',
+          narrowOutsideWide,
+          '',
+          '1 - S / (pi * (d * tan(N / 2)) ^ 2)',
+        ),
+        inputs: [
+          ...inputs,
+          { symbol: 'S', value: Math.min(shared, narrowArea), unit: 'm²', meaning: 'area both footprints share' },
+        ],
+      },
+    ];
     if (nearestM !== null && farthestM !== null)
       working.push(
         step('Least distance to move', 'near', nearestM, 'm', 'max(d * tan(N / 2), a - d * tan(W / 2))'),
@@ -84,7 +101,7 @@ export const targetRing = defineCalculation({
       areaM2,
       nearestM,
       farthestM,
-      narrowOutsideWide: Math.max(0, 1 - shared / narrowArea),
+      narrowOutsideWide,
       flags: covered ? ['The narrow cone covers all of the wide one here: there is no ring.'] : [],
       working,
     };

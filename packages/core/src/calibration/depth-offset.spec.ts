@@ -40,6 +40,17 @@ describe('depth-offset', () => {
     expect((without.halfInterval95M ?? 0) / (without.standardErrorM ?? 1)).toBeCloseTo(3.182, 3);
   });
 
+  it('says how far a display is off in depth that reckons with another speed of sound', () => {
+    const { displayDepthError, working } = answerOf(depthOffset, {
+      ...base,
+      readings: five,
+      soundSpeedActualMps: 1440,
+    });
+    // 20 m of water on a display set to 1500 m/s, in water of 1440 m/s: 20 x 1500 / 1440.
+    expect(20 * (1 + displayDepthError)).toBeCloseTo(shown(20, 0, 0, 1500, 1440), 9);
+    expect(working.at(-1)?.value).toBe(displayDepthError);
+  });
+
   it('finds the face again whatever was set, whichever speed was assumed, to the waterline and to the keel', () => {
     const metres = fc.double({ min: 2, max: 60, noNaN: true });
     fc.assert(

@@ -1,8 +1,8 @@
 import fCdf from '@stdlib/stats-base-dists-f-cdf';
 import tQuantile from '@stdlib/stats-base-dists-t-quantile';
-import { depthReferenceSchema } from '@grey-keel/model';
+import { depthReferenceSchema, type WorkingInput, type WorkingStep } from '@grey-keel/model';
 import { z } from 'zod';
-import { defineCalculation, OutOfRange, type WorkingInput, type WorkingStep } from '../calculation.ts';
+import { defineCalculation, OutOfRange } from '../calculation.ts';
 import { findOutliers } from './outliers.ts';
 
 /** From this many readings on a flagged one is left out of the mean by itself; below it is only named. */
@@ -96,6 +96,8 @@ export const depthOffset = defineCalculation({
     displayResolutionM: z.number(),
     soundSpeedAssumedMps: z.number(),
     soundSpeedActualMps: z.number(),
+    /** How far a display that reckons with the assumed speed is off in depth, as a fraction of the depth. */
+    displayDepthError: z.number(),
   }),
   run: (given) => {
     const { readings, offsetSetM, soundSpeedAssumedMps, soundSpeedActualMps, keelBelowWaterlineM, reference } = given;
@@ -123,6 +125,9 @@ export const depthOffset = defineCalculation({
     const offsetM = toWaterlineM - keelM;
     const deviation = Math.sqrt(usedDifferences.reduce((sum, d) => sum + (d - toWaterlineM) ** 2, 0) / (n - 1));
     const standardErrorM = n > 1 ? deviation / Math.sqrt(n) : null;
+    const student = n > 1 ? tQuantile(0.975, n - 1) : null;
+    const halfInterval95M = standardErrorM === null || student === null ? null : student * standardErrorM;
+    const displayDepthError = soundSpeedAssumedMps / soundSpeedActualMps - 1;
 
     const clean = differencesM.map((_, i) => i).filter((i) => !flagged.includes(i));
     const line = fitLine(
@@ -174,25 +179,58 @@ export const depthOffset = defineCalculation({
       ],
       source: 'arithmetic mean',
     });
-    if (standardErrorM !== null)
-      working.push({
-        says: 'Standard error of the mean',
-        symbol: 'SE',
-        value: standardErrorM,
-        unit: 'm',
-        expression: 'sqrt(Q / (n - 1)) / sqrt(n)',
-        method: null,
-        inputs: [
-          {
-            symbol: 'Q',
-            value: deviation ** 2 * (n - 1),
-            unit: 'm²',
-            meaning: 'sum of squared departures from the mean',
-          },
-          { symbol: 'n', value: n, unit: '', meaning: 'readings used' },
-        ],
-        source: 'standard error of a mean',
-      });
+    if (standardErrorM !== null && student !== null && halfInterval95M !== null)
+      working.push(
+        {
+          says: 'Standard error of the mean',
+          symbol: 'SE',
+          value: standardErrorM,
+          unit: 'm',
+          expression: 'sqrt(Q / (n - 1)) / sqrt(n)',
+          method: null,
+          inputs: [
+            {
+              symbol: 'Q',
+              value: deviation ** 2 * (n - 1),
+              unit: 'm²',
+              meaning: 'sum of squared departures from the mean',
+            },
+            { symbol: 'n', value: n, unit: '', meaning: 'readings used' },
+          ],
+          source: 'standard error of a mean',
+        },
+        {
+          says: 'Half of the 95 % interval of the mean',
+          symbol: 'half',
+          value: halfInterval95M,
+          unit: 'm',
+          expression: 't * SE',
+          method: null,
+          inputs: [
+            {
+              symbol: 't',
+              value: student,
+              unit: '',
+              meaning: `97.5 % quantile of Student's t, ${n - 1} degrees of freedom`,
+            },
+            { symbol: 'SE', value: standardErrorM, unit: 'm', meaning: 'standard error of the mean' },
+          ],
+          source: 'Student 1908',
+        },
+      );
+    working.push({
+      says: 'How far the display is off in depth by its sound speed',
+      symbol: 'e',
+      value: displayDepthError,
+      unit: '',
+      expression: 'c0 / c - 1',
+      method: null,
+      inputs: [
+        { symbol: 'c0', value: soundSpeedAssumedMps, unit: 'm/s', meaning: 'speed the display reckons with' },
+        { symbol: 'c', value: soundSpeedActualMps, unit: 'm/s', meaning: 'speed of sound in this water' },
+      ],
+      source: 'time of travel x speed of sound',
+    });
 
     const flags: string[] = [];
     if (n < 3) flags.push('Fewer than three readings: a slip of the tongue cannot be told from a true one.');
@@ -203,7 +241,7 @@ export const depthOffset = defineCalculation({
     return {
       offsetM,
       standardErrorM,
-      halfInterval95M: standardErrorM === null ? null : tQuantile(0.975, n - 1) * standardErrorM,
+      halfInterval95M,
       flagged: [...flagged],
       excluded,
       scaleJustified: line?.justified ?? false,
@@ -215,6 +253,7 @@ export const depthOffset = defineCalculation({
       displayResolutionM,
       soundSpeedAssumedMps,
       soundSpeedActualMps,
+      displayDepthError,
       flags,
       working,
     };

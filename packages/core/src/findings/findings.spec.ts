@@ -2,6 +2,7 @@ import type { Edit, Finding, Plan } from '@grey-keel/model';
 import { emptyPlan } from '@grey-keel/model';
 import { stageStates, waterline } from '../plan/stage-state.ts';
 import { aPlan, aTransducer, aWater, edited, pair, withEntered } from '../testing/sample-plan.ts';
+import { expectWorkingHolds } from '../testing/evaluated.ts';
 import { findings, rules } from './findings.ts';
 
 const of = (plan: Plan, rule: string): Finding[] => findings(plan).filter(({ id }) => id.split(':')[0] === rule);
@@ -142,6 +143,32 @@ describe('findings', () => {
       expect(finding.reason.length).toBeGreaterThan(0);
       expect(of(silent, rule)).withContext(`${rule} silent`).toEqual([]);
     });
+
+  it('carry the working of a number that was worked out, ending in that number', () => {
+    const workedOut = [
+      'face-above-water',
+      'same-band',
+      'absorption-heavy',
+      'brackish-absorption',
+      'narrow-outside-wide',
+      'offset-wrong-sign',
+      'offset-flagged',
+      'offset-uncertain',
+      'offset-geometry',
+    ];
+    for (const rule of workedOut) {
+      const speaks = cases[rule]?.speaks;
+      const finding = speaks && one(speaks, rule);
+      expectWorkingHolds(finding?.working ?? [], rule);
+      expect(Math.abs(finding?.working.at(-1)?.value ?? 0))
+        .withContext(rule)
+        .toBeCloseTo(finding?.figure.value ?? Number.NaN, 9);
+    }
+    const missing = of(aPlan(), 'offset-missing')[0];
+    expect(missing?.working.find(({ symbol }) => symbol === 'offset')?.value).toBe(missing?.figure.value);
+    const sheet = cases['cone-level']?.speaks;
+    expectWorkingHolds((sheet && one(sheet, 'cone-level').working) ?? [], 'cone-level');
+  });
 
   it('are cleared by the edits they offer', () => {
     for (const { speaks } of Object.values(cases))

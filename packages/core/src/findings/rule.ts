@@ -1,4 +1,4 @@
-import type { Edit, Figure, Finding, Plan, Quantity, Sentence, Severity, Stage } from '@grey-keel/model';
+import type { Edit, Figure, Finding, Plan, Quantity, Sentence, Severity, Stage, WorkingStep } from '@grey-keel/model';
 
 /** One thing to judge a boat by: a pure function from her plan to what there is to say. */
 export interface Rule {
@@ -15,19 +15,22 @@ export interface Found {
   readonly title: string;
   readonly reason: Sentence;
   readonly figure: Figure;
+  /** How that number came about, where it was worked out and not just read. */
+  readonly working?: readonly WorkingStep[];
   readonly wayOut: { readonly label: string; readonly target: string; readonly stage?: Stage; readonly edits?: Edit[] };
 }
 
 export const figure = (value: number, quantity: Quantity): Figure => ({ value, quantity });
 
 export const findingsOf = (rule: Rule, plan: Plan): Finding[] =>
-  rule.find(plan).map(({ subject, title, reason, figure: number, wayOut }) => ({
+  rule.find(plan).map(({ subject, title, reason, figure: number, working, wayOut }) => ({
     id: subject === undefined ? rule.id : `${rule.id}:${subject}`,
     stage: rule.stage,
     severity: rule.severity,
     title,
     reason: [...reason],
     figure: number,
+    working: [...(working ?? [])],
     wayOut: {
       label: wayOut.label,
       stage: wayOut.stage ?? rule.stage,

@@ -1,7 +1,6 @@
-import type { DepthReference, Plan } from '@grey-keel/model';
+import type { DepthReference, Plan, WorkingStep } from '@grey-keel/model';
 import { sectionAt } from '../beams/section.ts';
-import type { WorkingStep } from '../calculation.ts';
-import { offsetStanding } from '../calibration/depth-offset-subject.ts';
+import { depthOffsetInputs, depthOffsetResult, offsetStanding } from '../calibration/depth-offset-subject.ts';
 import { fingerprint } from '../plan/fingerprint.ts';
 import { faceDepthM, soundSpeedDownTo, workingWater } from '../plan/working-water.ts';
 
@@ -14,6 +13,7 @@ export interface CardTransducer {
   readonly frequencyHz: number;
   /** Full cone at -3 dB. */
   readonly coneDeg: number;
+  readonly coneWorking: readonly WorkingStep[];
   readonly quoted: { readonly beamwidthDeg: number; readonly levelDb: number };
   readonly footprintM: number | null;
   readonly footprintWorking: readonly WorkingStep[];
@@ -22,6 +22,8 @@ export interface CardTransducer {
     readonly state: 'missing' | 'fresh' | 'stale';
     readonly changed: readonly string[];
     readonly offsetM: number | null;
+    /** How the entered offset came about; none where what it came from has changed since. */
+    readonly working: readonly WorkingStep[];
     readonly standardErrorM: number | null;
     readonly reference: DepthReference;
     /** What the display shows at the moment the keel touches. */
@@ -55,10 +57,13 @@ const offsetOn = (plan: Plan, id: string): CardTransducer['offset'] => {
   const settings = plan.depthOffsets[id];
   const entered = settings?.entered ?? null;
   const reference = settings?.reference ?? 'waterline';
+  const inputs = state === 'fresh' ? depthOffsetInputs(plan, id) : null;
+  const result = inputs && depthOffsetResult(inputs);
   return {
     state,
     changed,
     offsetM: entered?.offsetM ?? null,
+    working: result?.known ? [...result.soundSpeed.working, ...result.answer.working] : [],
     standardErrorM: entered?.standardErrorM ?? null,
     reference,
     agroundAtM: state !== 'fresh' ? null : reference === 'keel' ? 0 : plan.boat.draughtM,
@@ -89,9 +94,10 @@ export const cardOf = (plan: Plan): Card => {
       name: transducer.name,
       frequencyHz: beam.frequencyHz,
       coneDeg: cone.acrossDeg,
+      coneWorking: cone.working,
       quoted: { beamwidthDeg: beam.beamwidthDeg, levelDb: beam.levelDb },
       footprintM: footprint?.widthAcrossM ?? null,
-      footprintWorking: footprint ? [...cone.working, ...footprint.working.slice(0, 2)] : [],
+      footprintWorking: footprint?.working ?? [],
       faceDepthM: faceDepthM(plan, transducer.aboveKeelM),
       offset: transducer.kind === 'sounder' ? offsetOn(plan, id) : null,
     })),

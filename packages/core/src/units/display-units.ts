@@ -80,6 +80,8 @@ export const unitFor = (quantity: Quantity, choice: UnitChoice): DisplayUnit => 
       return speedUnits[choice.speed];
     case 'temperature':
       return temperatureUnits[choice.temperature];
+    case 'temperatureDifference':
+      return { ...temperatureUnits[choice.temperature], shift: 0 };
     case 'area':
       return choice.length === 'm' ? unit('m²', 1, 1, 1) : unit('ft²', 1 / (foot * foot), 0, 1);
     default:

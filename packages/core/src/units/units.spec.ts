@@ -62,5 +62,7 @@ describe('units', () => {
     expect(formatFigure({ value: 3, quantity: 'count' }, metric)).toBe('3');
     expect(formatFigure({ value: 10, quantity: 'area' }, feet)).toBe('108\u00a0ft²');
     expect(formatNumber(-0.001, 2)).toBe('0.00');
+    // A difference of temperatures has no freezing point to start from.
+    expect(formatFigure({ value: 10, quantity: 'temperatureDifference' }, feet)).toBe('18.0\u00a0°F');
   });
 });

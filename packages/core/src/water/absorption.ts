@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { defineCalculation } from '../calculation.ts';
+import { given, reckoned } from '../working-step.ts';
 import { ainslieMcColm } from './ainslie-mccolm.ts';
 import { francoisGarrison, type AbsorptionParts } from './francois-garrison.ts';
 
@@ -11,6 +12,11 @@ const input = z.strictObject({
   pH: z.number().min(7).max(9).default(8),
   model: z.enum(['francois-garrison', 'ainslie-mccolm']).default('francois-garrison'),
 });
+
+const sources = {
+  'francois-garrison': 'Francois and Garrison 1982',
+  'ainslie-mccolm': 'Ainslie and McColm 1998',
+} as const;
 
 const total = (parts: AbsorptionParts): number => parts.boricAcid + parts.magnesiumSulphate + parts.water;
 
@@ -72,8 +78,20 @@ export const absorption = defineCalculation({
               meaning: `by water itself, at ${kHz} kHz, ${temperatureC} °C, ${salinityPpt} ppt, ${depthM} m, pH ${pH}`,
             },
           ],
-          source: model === 'francois-garrison' ? 'Francois and Garrison 1982' : 'Ainslie and McColm 1998',
+          source: sources[model],
         },
+        reckoned(
+          {
+            says: 'How far the other model departs from this one',
+            symbol: 'differs',
+            value: otherModelDiffers,
+            unit: '',
+            expression: 'other / alpha - 1',
+            source: sources[model === 'francois-garrison' ? 'ainslie-mccolm' : 'francois-garrison'],
+          },
+          given('other', total(other), 'dB/km', 'absorption by the other model'),
+          given('alpha', absorptionDbPerKm, 'dB/km', 'absorption by this one'),
+        ),
       ],
     };
   },

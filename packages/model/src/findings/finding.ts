@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { editSchema } from '../edits/edit.ts';
 import { figureSchema, sentenceSchema } from '../units/quantity.ts';
+import { workingStepSchema } from '../working/working-step.ts';
 
 /** A stage's number never changes; a stage that is not built yet has none on the ladder. */
 export const stageNames = [
@@ -33,6 +34,8 @@ export const findingSchema = z.strictObject({
   reason: sentenceSchema,
   /** The number the finding rests on. */
   figure: figureSchema,
+  /** How that number came about, where it was worked out. */
+  working: z.array(workingStepSchema),
   wayOut: z.strictObject({
     label: z.string(),
     stage: stageSchema,

@@ -8,6 +8,7 @@ export const quantitySchema = z.enum([
   'speed', // metres per second, of a boat
   'soundSpeed', // metres per second, of sound
   'temperature', // degrees Celsius
+  'temperatureDifference', // kelvin
   'frequency', // hertz
   'angle', // degrees
   'salinity', // parts per thousand

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { formatFigure, type WorkingStep } from '@grey-keel/core';
-import type { Quantity } from '@grey-keel/model';
+import { formatFigure } from '@grey-keel/core';
+import type { Quantity, WorkingStep } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
 import { selectUnitChoice } from '../state/view.ts';
 import { Working } from './working.ts';
@@ -15,7 +15,7 @@ import { Working } from './working.ts';
       class="mono"
       [class.large]="large()"
       [attr.aria-label]="of() + ': ' + text() + ', show the working'"
-      (click)="working.show(of(), text(), steps())"
+      (click)="working.show(of(), text(), steps(), without())"
     >
       {{ text() }}
     </button>
@@ -54,6 +54,8 @@ export class ComputedNumber {
   readonly value = input.required<number>();
   readonly quantity = input.required<Quantity>();
   readonly steps = input.required<readonly WorkingStep[]>();
+  /** What to say where there are no steps. */
+  readonly without = input('');
   readonly signed = input(false);
   readonly large = input(false);
   readonly decimals = input<number | null>(null);

@@ -190,7 +190,7 @@ export class BoatShell {
   }
 
   private toFinding(step: number): void {
-    const buttons = [...document.querySelectorAll<HTMLElement>('gk-finding button')];
+    const buttons = [...document.querySelectorAll<HTMLElement>('gk-finding .way-out')];
     const at = buttons.findIndex((button) => button === document.activeElement);
     const next = at < 0 ? (step > 0 ? 0 : buttons.length - 1) : (at + step + buttons.length) % buttons.length;
     buttons[next]?.focus();

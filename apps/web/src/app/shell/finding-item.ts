@@ -1,8 +1,10 @@
-import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { formatFigure } from '@grey-keel/core';
 import type { Finding } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
 import { SentencePipe } from '../shared/figure-pipe.ts';
 import { GoTo } from '../shared/go-to.ts';
+import { Working } from '../shared/working.ts';
 import { OpenPlan } from '../state/open-plan.ts';
 import { selectUnitChoice } from '../state/view.ts';
 
@@ -32,12 +34,22 @@ import { selectUnitChoice } from '../state/view.ts';
           <span class="word {{ it.severity }}">{{ it.severity }}</span> {{ it.title }}
         </h3>
         <p>{{ it.reason | sentence: units() }}</p>
+        @if (it.working.length) {
+          <button
+            type="button"
+            class="plain"
+            [attr.aria-label]="number() + ': the working of ' + it.title"
+            (click)="working.show(it.title, number(), it.working)"
+          >
+            {{ number() }}: the working
+          </button>
+        }
         @if (it.wayOut.edits; as edits) {
-          <button type="button" class="plain" (click)="plan.edit(it.wayOut.label, ...edits)">
+          <button type="button" class="plain way-out" (click)="plan.edit(it.wayOut.label, ...edits)">
             {{ it.wayOut.label }}
           </button>
         } @else {
-          <button type="button" class="plain" (click)="goTo.stage(boatId(), it.wayOut.stage, it.wayOut.target)">
+          <button type="button" class="plain way-out" (click)="goTo.stage(boatId(), it.wayOut.stage, it.wayOut.target)">
             {{ it.wayOut.label }}
           </button>
         }
@@ -85,5 +97,7 @@ export class FindingItem {
   readonly boatId = input.required<string>();
   protected readonly plan = inject(OpenPlan);
   protected readonly goTo = inject(GoTo);
+  protected readonly working = inject(Working);
+  protected readonly number = computed(() => formatFigure(this.finding().figure, this.units()));
   protected readonly units = inject(Store).selectSignal(selectUnitChoice);
 }

@@ -60,6 +60,12 @@ const counted = (found: readonly Finding[]): string => {
       background: var(--sheet);
       border-left: var(--hairline) solid var(--rule);
     }
+    @media (min-width: 1101px) {
+      /* Its size is the frame's, so what moves in the stage need not ask after it. */
+      aside {
+        contain: strict;
+      }
+    }
     header {
       display: flex;
       align-items: center;

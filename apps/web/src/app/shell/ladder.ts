@@ -39,6 +39,12 @@ import { selectStages, selectWaterline } from '../state/plan.selectors.ts';
       flex-direction: column;
       background: var(--hull);
     }
+    @media (min-width: 761px) {
+      /* Its size is the frame's, so what moves in the stage need not ask after it. */
+      nav {
+        contain: strict;
+      }
+    }
     a {
       position: relative;
       flex: 0 1 150px;

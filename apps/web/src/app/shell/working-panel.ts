@@ -14,7 +14,12 @@ import { Working } from '../shared/working.ts';
         </header>
         <p class="mono result">{{ shown.result }}</p>
         @for (step of shown.steps; track $index) {
-          <div class="step" [attr.data-expression]="step.expression" [attr.data-value]="step.value">
+          <div
+            class="step"
+            [attr.data-symbol]="step.symbol"
+            [attr.data-expression]="step.expression"
+            [attr.data-value]="step.value"
+          >
             <h3>{{ step.says }}</h3>
             <p class="mono formula">{{ step.symbol }} = {{ step.expression ?? step.method }}</p>
             <p class="mono">= {{ step.value.toPrecision(6) }} {{ step.unit }}</p>
@@ -31,7 +36,7 @@ import { Working } from '../shared/working.ts';
             <p class="faint small">Source: {{ step.source }}</p>
           </div>
         } @empty {
-          <p>As it was measured or quoted: nothing was worked out.</p>
+          <p>{{ shown.without }}</p>
         }
       </section>
     }

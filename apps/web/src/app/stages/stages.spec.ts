@@ -252,7 +252,7 @@ describe('the pages', () => {
     it('warns where the display reckons with another water', async () => {
       const root = await page(CalibratePage);
       await record(root, '5.2', '4.8');
-      expect(text(root, '#result')).toContain('reckons with 1500 m/s and reads 3.9 % off');
+      expect(text(root, '#result')).toContain('reckons with 1500.0 m/s and is +3.9 % off in depth');
     });
 
     it('leads back to Beams where there is nothing to calibrate', async () => {
@@ -319,7 +319,7 @@ describe('the pages', () => {
       expect(root.querySelector('gk-finding article')?.getAttribute('data-finding')).toBe(
         'transmits-on-trailer:a-wide',
       );
-      await press(root, 'gk-finding button');
+      await press(root, 'gk-finding .way-out');
       expect(plan().transducers['a-wide']?.transmitsIn.trailer).toBeUndefined();
       expect(text(root, '.quiet')).toContain('Nothing to say on this stage');
       await press(root, 'header button');

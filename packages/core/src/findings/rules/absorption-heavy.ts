@@ -17,7 +17,7 @@ export const absorptionHeavy: Rule = {
       if (transducer.kind !== 'sounder') return [];
       const losses = transducer.beams.map((beam) => ({
         frequencyHz: beam.frequencyHz,
-        lostDb: lostToAbsorption(water, beam.frequencyHz, depthM).lostDb,
+        ...lostToAbsorption(water, beam.frequencyHz, depthM),
       }));
       const least = losses.reduce((a, b) => (b.lostDb < a.lostDb ? b : a));
       if (least.lostDb <= heavyDb) return [];
@@ -35,6 +35,7 @@ export const absorptionHeavy: Rule = {
             ' and back; over 20 dB a lower frequency is worth more than a narrower cone.',
           ],
           figure: figure(least.lostDb, 'level'),
+          working: least.working,
           wayOut: { label: 'See the losses by frequency', target: 'absorption-chart' },
         },
       ];

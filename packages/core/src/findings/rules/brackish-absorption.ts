@@ -16,7 +16,7 @@ export const brackishAbsorption: Rule = {
     );
     const frequencyHz = frequencies[0];
     if (frequencyHz === undefined) return [];
-    const { otherModelDiffers } = answerOf(absorption, {
+    const { otherModelDiffers, working } = answerOf(absorption, {
       frequencyHz,
       temperatureC: water.temperatureC,
       salinityPpt: water.salinityPpt,
@@ -34,6 +34,7 @@ export const brackishAbsorption: Rule = {
           '.',
         ],
         figure: figure(Math.abs(otherModelDiffers), 'fraction'),
+        working,
         wayOut: { label: 'See the losses by frequency', target: 'absorption-chart' },
       },
     ];

@@ -42,6 +42,7 @@ export const coneLevel: Rule = {
                   '.',
                 ],
             figure: cone,
+            working: check.expected.working.slice(0, 2),
             wayOut: known
               ? {
                   label: `Set the level to ${check.likelyLevelDb} dB`,

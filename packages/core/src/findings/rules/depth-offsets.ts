@@ -7,6 +7,7 @@ import {
   type DepthOffsetAnswer,
 } from '../../calibration/depth-offset-subject.ts';
 import { faceDepthM, inOrder } from '../../plan/working-water.ts';
+import { given, reckoned } from '../../working-step.ts';
 import { figure, type Found, type Rule } from '../rule.ts';
 
 interface Sounder {
@@ -53,6 +54,7 @@ export const offsetMissing: Rule = {
               ' offset: its display shows the depth below its face, or anything else.',
             ],
         figure: answer ? figure(answer.offsetM, 'length') : figure(0, 'count'),
+        working: answer?.working ?? [],
         wayOut: { label: answer ? 'Enter it' : 'Take lead-line readings', target: `offset-${id}` },
       },
     ];
@@ -108,6 +110,21 @@ export const offsetWrongSign: Rule = {
           error > 0 ? ' too much water.' : ' too little.',
         ],
         figure: figure(Math.abs(error), 'length'),
+        working: [
+          ...answer.working,
+          reckoned(
+            {
+              says: 'What the display shows too much, or too little where it is negative',
+              symbol: 'wrong',
+              value: error,
+              unit: 'm',
+              expression: 'o - offset',
+              source: 'difference of the two offsets',
+            },
+            given('o', offsetSetM, 'm', 'offset set in the display'),
+            given('offset', answer.offsetM, 'm', 'offset measured'),
+          ),
+        ],
         wayOut: { label: 'Enter the measured offset', target: `offset-${sounder.id}` },
       },
     ];
@@ -146,6 +163,7 @@ export const offsetFlagged: Rule = {
               ' would fit.',
             ],
             figure: figure(difference, 'length'),
+            working: answer.working.slice(i, i + 1),
             wayOut: {
               label: 'Leave it out',
               target: `reading-${id}-${reading.id}`,
@@ -207,6 +225,7 @@ export const offsetUncertain: Rule = {
           '.',
         ],
         figure: figure(half, 'length'),
+        working: answer?.working.filter(({ symbol }) => symbol === 'SE' || symbol === 'half') ?? [],
         wayOut: { label: 'Take more readings', target: `offset-${sounder.id}` },
       },
     ];
@@ -240,6 +259,22 @@ export const offsetGeometry: Rule = {
           '.',
         ],
         figure: figure(apart, 'length'),
+        working: [
+          ...answer.working,
+          reckoned(
+            {
+              says: 'How far tape and lead line lie apart',
+              symbol: 'apart',
+              value: apart,
+              unit: 'm',
+              expression: 'abs(L - (T - z))',
+              source: 'plane geometry',
+            },
+            given('L', toWaterline, 'm', 'face below the waterline by the lead line'),
+            given('T', plan.boat.draughtM ?? 0, 'm', 'draught'),
+            given('z', transducer?.aboveKeelM ?? 0, 'm', 'face above the keel, by the tape'),
+          ),
+        ],
         wayOut: {
           label: 'Check draught and height above the keel',
           target: `transducer-above-keel-${id}`,

@@ -1,4 +1,5 @@
 import { faceDepthM, inOrder } from '../../plan/working-water.ts';
+import { given, reckoned } from '../../working-step.ts';
 import { figure, type Rule } from '../rule.ts';
 
 export const faceAboveWater: Rule = {
@@ -15,6 +16,20 @@ export const faceAboveWater: Rule = {
           title: 'The face is out of the water',
           reason: [`${transducer.name} stands `, figure(-depth, 'length'), ' above the waterline at this draught.'],
           figure: figure(-depth, 'length'),
+          working: [
+            reckoned(
+              {
+                says: 'The face above the waterline',
+                symbol: 'h',
+                value: -depth,
+                unit: 'm',
+                expression: 'z - T',
+                source: 'plane geometry',
+              },
+              given('z', transducer.aboveKeelM, 'm', 'face above the keel'),
+              given('T', plan.boat.draughtM ?? 0, 'm', 'draught'),
+            ),
+          ],
           wayOut: { label: 'Correct its height above the keel', target: `transducer-above-keel-${id}` },
         },
       ];

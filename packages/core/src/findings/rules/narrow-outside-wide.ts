@@ -23,6 +23,7 @@ export const narrowOutsideWide: Rule = {
           ' of the narrow footprint lies outside the wide one: a mark in the narrow cone alone is possible.',
         ],
         figure: figure(outside, 'fraction'),
+        working: ring.answer.working.filter(({ symbol }) => symbol === 'out'),
         wayOut: { label: 'See the section', target: 'section' },
       },
     ];

@@ -25,7 +25,7 @@ const outOfOrder = ({ subject, lower, upper, quantity, words, target }: Pair): F
             figure(upper, quantity),
             '.',
           ],
-          figure: figure(lower - upper, quantity === 'temperature' ? 'count' : quantity),
+          figure: figure(lower - upper, quantity === 'temperature' ? 'temperatureDifference' : quantity),
           wayOut: { label: 'Correct one of them', target },
         },
       ];

@@ -17,6 +17,9 @@ import { seriesVariable } from './series.ts';
 import { SheetForm, type FromSheet } from './sheet-form.ts';
 import { TransducerEditor } from './transducer-editor.ts';
 
+/** How long the finger rests before every figure shows the depth under it. */
+const catchUpMs = 80;
+
 /** Where a transducer of a mounting usually sits, as shares of the boat's length; put right by tape afterwards. */
 const usualPlace: Record<Transducer['mounting'], { along: number; aboveKeelM: number }> = {
   'through-hull': { along: 0.35, aboveKeelM: 0.05 },
@@ -40,14 +43,13 @@ const usualPlace: Record<Transducer['mounting'], { along: number; aboveKeelM: nu
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    @let it = section();
     <section class="sheet picture" id="section" tabindex="-1" aria-label="Section and footprints">
       <gk-section-view
-        [section]="it"
+        [section]="section()"
         [depthM]="depthM()"
         [units]="units()"
         [way]="way()"
-        (moved)="dragged.set($event)"
+        (moved)="drag($event)"
         (settled)="settle($event)"
         (nudged)="settle(bounded(depthM() + $event))"
       />
@@ -57,11 +59,11 @@ const usualPlace: Record<Transducer['mounting'], { along: number; aboveKeelM: nu
           fieldId="working-depth"
           quantity="depth"
           [decimals]="1"
-          [value]="depthM()"
+          [value]="besideM()"
           [schema]="depthSchema"
           (changed)="settle($event)"
         />
-        @if (it.ring; as ring) {
+        @if (ring(); as ring) {
           @if (ring.answer.nearestM !== null && ring.answer.farthestM !== null) {
             <div>
               <p>A mark in the wide cone only lies in the ring:</p>
@@ -111,7 +113,7 @@ const usualPlace: Record<Transducer['mounting'], { along: number; aboveKeelM: nu
                   <th scope="col">Transducer</th>
                   <th scope="col">kHz</th>
                   <th scope="col">cone -3 dB</th>
-                  <th scope="col">at {{ depthM() | figure: 'depth' : units() : { decimals: 1 } }}</th>
+                  <th scope="col">at {{ footprintM() | figure: 'depth' : units() : { decimals: 1 } }}</th>
                   <th scope="col">absorbed</th>
                   <th scope="col"><span class="hidden-label">Change</span></th>
                 </tr>
@@ -172,7 +174,19 @@ const usualPlace: Record<Transducer['mounting'], { along: number; aboveKeelM: nu
               </tbody>
             </table>
           </div>
-          <p class="small faint">{{ rule() }}</p>
+          @if (ruled().length) {
+            <p class="small faint">
+              Depth times angle in radians, the usual rule, says less by
+              @for (row of ruled(); track row.id; let last = $last) {
+                <gk-number
+                  [of]="'Shortfall of the usual rule for ' + row.name"
+                  [value]="row.shortfall"
+                  quantity="fraction"
+                  [steps]="row.working"
+                />{{ last ? '.' : ' and' }}
+              }
+            </p>
+          }
         } @else {
           <p class="faint">None yet. Place one from the catalogue below, or add one from its data sheet.</p>
         }
@@ -181,10 +195,10 @@ const usualPlace: Record<Transducer['mounting'], { along: number; aboveKeelM: nu
         <h2 id="absorption-title">Frequency, not cone: lost to absorption</h2>
         @if (water(); as here) {
           <p class="small faint">
-            to {{ depthM() | figure: 'depth' : units() : { decimals: 1 } }} and back, {{ here.kind }},
+            to {{ chartM() | figure: 'depth' : units() : { decimals: 1 } }} and back, {{ here.kind }},
             {{ here.temperatureC | figure: 'temperature' : units() }}
           </p>
-          <gk-absorption-chart [section]="it" [water]="here" [units]="units()" />
+          <gk-absorption-chart [section]="charted()" [water]="here" [units]="units()" />
         } @else {
           <p class="faint">The water is not described: give its salt and temperature in the brief.</p>
         }
@@ -198,11 +212,11 @@ const usualPlace: Record<Transducer['mounting'], { along: number; aboveKeelM: nu
       </section>
     }
 
-    <section class="sheet" id="catalogue" tabindex="-1" aria-labelledby="catalogue-title">
+    <section class="sheet below" id="catalogue" tabindex="-1" aria-labelledby="catalogue-title">
       <h2 id="catalogue-title">Catalogue</h2>
       <gk-catalogue-table (placed)="place($event)" />
     </section>
-    <section class="sheet" aria-labelledby="sheet-title">
+    <section class="sheet below" aria-labelledby="sheet-title">
       <h2 id="sheet-title">From a data sheet</h2>
       <gk-sheet-form (placed)="placeFromSheet($event)" />
       @if (catalogueNote(); as words) {
@@ -283,6 +297,22 @@ export class BeamsPage {
   });
   protected readonly depthM = computed(() => this.dragged() ?? this.plan().working.depthM);
   protected readonly section = computed(() => sectionAt(this.plan(), this.depthM()));
+
+  /**
+   * The figures beside the picture. All of them and the picture are more than one frame holds, so while the bottom is
+   * dragged each event brings the picture and one of these up to date, turn by turn.
+   */
+  protected readonly besideM = linkedSignal(() => this.plan().working.depthM);
+  protected readonly footprintM = linkedSignal(() => this.plan().working.depthM);
+  private readonly absorbedM = linkedSignal(() => this.plan().working.depthM);
+  protected readonly chartM = linkedSignal(() => this.plan().working.depthM);
+  private readonly followers = [this.besideM, this.footprintM, this.absorbedM, this.chartM];
+  private turn = 0;
+  private catchingUp: ReturnType<typeof setTimeout> | undefined;
+
+  protected readonly ring = computed(() => sectionAt(this.plan(), this.besideM()).ring);
+  private readonly tabled = computed(() => sectionAt(this.plan(), this.footprintM()));
+  protected readonly charted = computed(() => sectionAt(this.plan(), this.chartM()));
   protected readonly water = computed(() => workingWater(this.plan()));
   protected readonly selected = signal<string | null>(null);
   protected readonly selectedTransducer = computed(() => this.plan().transducers[this.selected() ?? ''] ?? null);
@@ -290,30 +320,43 @@ export class BeamsPage {
 
   protected readonly rows = computed(() => {
     const water = this.water();
-    return this.section().beams.map(({ id, transducer, beam, cone, footprint, kind }, i) => ({
+    const depthM = this.absorbedM();
+    return this.tabled().beams.map(({ id, transducer, beam, cone, footprint, kind }, i) => ({
       id,
       name: transducer.name,
       colour: seriesVariable(i),
       kHz: beam.frequencyHz / 1000,
       kind,
       cone,
-      footprint: footprint && { ...footprint, working: [...cone.working, ...footprint.working.slice(0, 2)] },
-      lost: water && lostToAbsorption(water, beam.frequencyHz, this.depthM()),
+      footprint,
+      lost: water && lostToAbsorption(water, beam.frequencyHz, depthM),
     }));
   });
 
-  /** The usual rule and how far it is off, for the sounders. */
-  protected readonly rule = computed(() => {
-    const off = this.section().beams.flatMap(({ kind, footprint }) =>
+  /** How far the usual rule is off, for the sounders. */
+  protected readonly ruled = computed(() =>
+    this.tabled().beams.flatMap(({ id, kind, transducer: { name }, footprint }) =>
       kind === 'sounder' && footprint
-        ? [`${(100 * (1 - footprint.ruleWidthM / footprint.widthAcrossM)).toFixed(1)} %`]
+        ? [{ id, name, shortfall: footprint.ruleShortfall, working: footprint.ruleWorking }]
         : [],
-    );
-    return off.length ? `Depth times angle in radians, the usual rule, says ${off.join(' and ')} less.` : '';
-  });
+    ),
+  );
+
+  protected drag(depthM: number): void {
+    this.dragged.set(depthM);
+    this.followers[this.turn++ % this.followers.length]?.set(depthM);
+    clearTimeout(this.catchingUp);
+    this.catchingUp = setTimeout(() => this.catchUp(depthM), catchUpMs);
+  }
+
+  private catchUp(depthM: number): void {
+    clearTimeout(this.catchingUp);
+    for (const follower of this.followers) follower.set(depthM);
+  }
 
   protected settle(depthM: number | null): void {
     if (depthM === null) return;
+    this.catchUp(depthM);
     this.dragged.set(null);
     if (depthM !== this.plan().working.depthM)
       this.open.edits.edit('the working depth', { type: 'workAtDepth', depthM });

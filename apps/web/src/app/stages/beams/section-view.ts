@@ -4,25 +4,27 @@ import {
   Component,
   computed,
   ElementRef,
+  inject,
   input,
   output,
   signal,
   viewChild,
 } from '@angular/core';
 import {
+  drawSection,
   formatFigure,
+  svgPoints,
   toDisplay,
   toSi,
   unitFor,
-  type Point,
   type Section,
-  type SectionBeam,
   type UnitChoice,
 } from '@grey-keel/core';
 import type { Way } from '@grey-keel/model';
 import { drag, type D3DragEvent } from 'd3-drag';
 import { scaleLinear } from 'd3-scale';
 import { select } from 'd3-selection';
+import { Working } from '../../shared/working.ts';
 import { seriesVariable } from './series.ts';
 
 const width = 900;
@@ -34,6 +36,7 @@ const waterHeight = 230;
 const planTop = 332;
 const planHeight = 128;
 const height = planTop + planHeight;
+const labelWidth = 250;
 export const leastM = 0.5;
 export const greatestM = 2000;
 
@@ -44,8 +47,15 @@ const axisEnd = (depthM: number): number => {
   return ([1, 1.5, 2, 3, 4, 5, 6, 8, 10].find((step) => step * power >= wanted) ?? 10) * power;
 };
 
-const pointsOf = (points: readonly Point[], x: (m: number) => number, y: (m: number) => number): string =>
-  points.map((p) => `${x(p.x).toFixed(1)},${y(p.y).toFixed(1)}`).join(' ');
+/** Everything but a disc, for cutting it out of another. */
+const allBut = ({ cx, cy, r }: Circle): string =>
+  `M0 0H${width}V${height}H0Z M${cx - r} ${cy}a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0Z`;
+
+interface Circle {
+  readonly cx: number;
+  readonly cy: number;
+  readonly r: number;
+}
 
 /**
  * The boat from astern and from starboard with her cones to scale over the bottom, and the footprints in plan below at
@@ -86,7 +96,7 @@ const pointsOf = (points: readonly Point[], x: (m: number) => number, y: (m: num
               [attr.points]="beam.points"
               [style.--c]="beam.colour"
               class="beam"
-              [class.indirect]="beam.indirect"
+              [class.indirect]="!beam.down"
               [class.silent]="beam.silent"
             />
           }
@@ -104,18 +114,35 @@ const pointsOf = (points: readonly Point[], x: (m: number) => number, y: (m: num
         </g>
       }
       @for (label of it.labels; track label.key) {
-        <text
-          [attr.x]="label.x"
-          [attr.y]="label.y"
-          [attr.text-anchor]="label.anchor"
-          [style.fill]="label.colour"
-          class="heading over"
+        <g
+          class="label"
+          role="button"
+          tabindex="0"
+          [attr.aria-label]="label.name + ': ' + label.cone + ', show the working'"
+          (click)="working.show('Cone of ' + label.name, label.cone, label.steps)"
+          (keydown.enter)="working.show('Cone of ' + label.name, label.cone, label.steps)"
+          (keydown.space)="$event.preventDefault(); working.show('Cone of ' + label.name, label.cone, label.steps)"
         >
-          {{ label.name }}
-        </text>
-        <text [attr.x]="label.x" [attr.y]="label.y + 15" [attr.text-anchor]="label.anchor" [style.fill]="label.colour">
-          {{ label.cone }}
-        </text>
+          <rect [attr.x]="label.left" [attr.y]="label.y - 20" width="${labelWidth}" height="44" class="grip" />
+          <text
+            [attr.x]="label.x"
+            [attr.y]="label.y"
+            [attr.text-anchor]="label.anchor"
+            [style.fill]="label.colour"
+            class="heading over"
+          >
+            {{ label.name }}
+          </text>
+          <text
+            [attr.x]="label.x"
+            [attr.y]="label.y + 15"
+            [attr.text-anchor]="label.anchor"
+            [style.fill]="label.colour"
+            class="dotted"
+          >
+            {{ label.cone }}
+          </text>
+        </g>
       }
 
       <line x1="${left - 8}" x2="${left - 8}" y1="${top}" [attr.y2]="${top + waterHeight}" class="axis" />
@@ -147,16 +174,13 @@ const pointsOf = (points: readonly Point[], x: (m: number) => number, y: (m: num
       <text x="${left}" y="${planTop - 4}" class="heading">Plan at {{ it.depth }}, bow up</text>
       <g clip-path="url(#clip-plan)">
         @if (it.ring; as ring) {
-          <mask id="not-narrow">
-            <rect width="100%" height="100%" fill="white" />
-            <circle [attr.cx]="ring.narrow.cx" [attr.cy]="ring.narrow.cy" [attr.r]="ring.narrow.r" fill="black" />
-          </mask>
+          <clipPath id="not-narrow"><path [attr.d]="ring.notNarrow" clip-rule="evenodd" /></clipPath>
           <circle
             [attr.cx]="ring.wide.cx"
             [attr.cy]="ring.wide.cy"
             [attr.r]="ring.wide.r"
             fill="url(#ring-hatch)"
-            mask="url(#not-narrow)"
+            clip-path="url(#not-narrow)"
           />
         }
         <polygon [attr.points]="it.planBoat" class="outline" />
@@ -263,6 +287,13 @@ const pointsOf = (points: readonly Point[], x: (m: number) => number, y: (m: num
       fill: var(--sheet);
       font-weight: 700;
     }
+    .label {
+      cursor: pointer;
+    }
+    .dotted {
+      text-decoration: underline dotted;
+      text-underline-offset: 3px;
+    }
     .handle:focus-visible {
       outline: none;
     }
@@ -303,45 +334,38 @@ export class SectionView {
     const y = (metres: number): number => top + metres * scale;
     const asternX = (metres: number): number => left + panel / 2 + metres * scale;
     const half = section.boat.lengthM / 2;
-    const sideX = (metres: number): number => left + panel + gap + panel * 0.42 + (metres - half) * scale;
     const planY = (forward: number): number => planTop + planHeight / 2 - (forward - half) * scale;
-    const up = (points: readonly Point[]): Point[] => points.map((p) => ({ x: p.x, y: -p.y }));
-    const silent = (beam: SectionBeam): boolean => {
-      const way = this.way();
-      return way !== null && !beam.transducer.transmitsIn[way];
-    };
-    const outlines = (which: 'astern' | 'side', x: (m: number) => number) =>
-      section.beams.flatMap((beam, i) =>
-        beam[which].map((points, k) => ({
-          key: `${beam.id}-${k}`,
-          points: pointsOf(points, x, y),
-          colour: seriesVariable(i),
-          indirect: !beam.onBottom,
-          silent: silent(beam),
-        })),
-      );
+    const way = this.way();
+    const silentIds = new Set(
+      section.beams.flatMap(({ id, transducer }) => (way !== null && !transducer.transmitsIn[way] ? [id] : [])),
+    );
     const depth = formatFigure({ value: this.depthM(), quantity: 'depth' }, this.units(), { decimals: 1 });
-    const bottom = y(this.depthM());
+    const { bottom, views } = drawSection(section, {
+      left,
+      panel,
+      gap,
+      surface: top,
+      perMetre: scale,
+      amidships: 0.42,
+    });
     return {
       bottom,
       depth,
-      views: [
-        {
-          clip: 'clip-astern',
-          left,
-          beams: outlines('astern', asternX),
-          boat: section.boat.astern.map((points) => pointsOf(up(points), asternX, y)),
-        },
-        {
-          clip: 'clip-side',
-          left: left + panel + gap,
-          beams: outlines('side', sideX),
-          boat: section.boat.side.map((points) => pointsOf(up(points), sideX, y)),
-        },
-      ],
+      views: views.map((view, i) => ({
+        clip: i === 0 ? 'clip-astern' : 'clip-side',
+        left: view.left,
+        beams: view.beams.map(({ id, series, down, points }, k) => ({
+          key: `${id}-${k}`,
+          points: svgPoints(points),
+          colour: seriesVariable(series),
+          down,
+          silent: silentIds.has(id),
+        })),
+        boat: view.boat.map(svgPoints),
+      })),
       labels: this.labels(section),
       ticks: this.ticks(y, bottom),
-      planBoat: pointsOf(section.boat.plan, asternX, planY),
+      planBoat: svgPoints(section.boat.plan.map((p) => ({ x: asternX(p.x), y: planY(p.y) }))),
       footprints: section.beams.flatMap((beam, i) =>
         beam.onBottom
           ? [
@@ -352,7 +376,7 @@ export class SectionView {
                 rx: beam.onBottom.acrossM * scale,
                 ry: Math.max(1, beam.onBottom.alongM * scale),
                 colour: seriesVariable(i),
-                silent: silent(beam),
+                silent: silentIds.has(beam.id),
               },
             ]
           : [],
@@ -360,6 +384,8 @@ export class SectionView {
       ring: this.ringCircles(section, asternX, planY, scale),
     };
   });
+
+  protected readonly working = inject(Working);
 
   constructor() {
     // The host of an SVG group is only there once it is drawn.
@@ -422,27 +448,31 @@ export class SectionView {
         ? down.indexOf(beam)
         : section.beams.filter(({ onBottom }) => !onBottom).indexOf(beam);
       const toPort = place % 2 === 0;
-      const row = Math.floor(place / 2) * 40;
+      const row = (beam.onBottom ? Math.floor(place / 2) : place) * 44;
+      const toEnd = beam.onBottom !== null && !toPort;
+      const x = beam.onBottom ? (toPort ? left + 8 : left + panel - 8) : left + panel + gap + panel - 190;
       return {
         key: beam.id,
         name: beam.transducer.name,
         cone,
+        steps: beam.cone.working,
         colour: seriesVariable(i),
-        anchor: beam.onBottom && !toPort ? 'end' : 'start',
-        x: beam.onBottom ? (toPort ? left + 8 : left + panel - 8) : left + panel + gap + panel - 190,
-        y: beam.onBottom ? top + 24 + row : top + 24 + place * 40,
+        anchor: toEnd ? 'end' : 'start',
+        x,
+        left: toEnd ? x - labelWidth : x,
+        y: top + 24 + row,
       };
     });
   }
 
   /** The wide footprint with the narrow one cut out of it: where a mark that only the wide cone sees must be. */
   private ringCircles(section: Section, x: (m: number) => number, y: (m: number) => number, scale: number) {
-    const circle = (id: string | undefined) => {
+    const circle = (id: string | undefined): Circle | null => {
       const on = section.beams.find((beam) => beam.id === id)?.onBottom;
       return on ? { cx: x(on.centre.x), cy: y(on.centre.y), r: on.acrossM * scale } : null;
     };
     const wide = circle(section.ring?.wideId);
     const narrow = circle(section.ring?.narrowId);
-    return wide && narrow ? { wide, narrow } : null;
+    return wide && narrow ? { wide, notNarrow: allBut(narrow) } : null;
   }
 }

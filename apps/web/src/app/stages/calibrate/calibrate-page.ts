@@ -12,9 +12,14 @@ import {
   signInWords,
   soundersOf,
   type DepthOffsetAnswer,
-  type WorkingStep,
 } from '@grey-keel/core';
-import { depthOffsetSchema, depthPairSchema, type DepthOffset, type DepthPair } from '@grey-keel/model';
+import {
+  depthOffsetSchema,
+  depthPairSchema,
+  type DepthOffset,
+  type DepthPair,
+  type WorkingStep,
+} from '@grey-keel/model';
 import { RouterLink } from '@angular/router';
 import { DatePipe } from '@angular/common';
 import { ComputedNumber } from '../../shared/computed-number.ts';
@@ -37,6 +42,9 @@ interface ReadingRow {
   readonly excluded: boolean;
   readonly working: readonly WorkingStep[];
 }
+
+/** Below this a display's wrong sound speed is lost in its own steps. */
+const noticeableError = 0.002;
 
 const blank: DepthPair = { leadLineM: null, displayedM: null, leftOut: false };
 
@@ -268,7 +276,15 @@ const blank: DepthPair = { leadLineM: null, displayedM: null, leftOut: false };
                   [steps]="it.working"
                 />
                 @if (it.halfInterval95M !== null) {
-                  <span class="mono faint"> ± {{ it.halfInterval95M | figure: 'length' : units() }}</span>
+                  <span class="mono faint">
+                    ±
+                    <gk-number
+                      of="Half of the 95 % interval of the depth offset"
+                      [value]="it.halfInterval95M"
+                      quantity="length"
+                      [steps]="it.working"
+                    />
+                  </span>
                 }
               </p>
               <p>{{ sign() | sentence: units() }}</p>
@@ -289,8 +305,18 @@ const blank: DepthPair = { leadLineM: null, displayedM: null, leftOut: false };
                     [steps]="sound.working"
                   />
                   in this water.
-                  @if (setSpeed(); as words) {
-                    <strong>{{ words }}</strong>
+                  @if (readsOff()) {
+                    <strong>
+                      The display reckons with {{ it.soundSpeedAssumedMps | figure: 'soundSpeed' : units() }} and is
+                      <gk-number
+                        of="How far the display is off in depth"
+                        [value]="it.displayDepthError"
+                        quantity="fraction"
+                        [signed]="true"
+                        [steps]="it.working.slice(-1)"
+                      />
+                      off in depth: set its water or its speed first.
+                    </strong>
                   }
                 </p>
               }
@@ -616,13 +642,7 @@ export class CalibratePage {
       : { state: 'bad', words: 'Not sure enough for your tolerance of' };
   });
   /** The offset only holds once the display reckons with this water's own speed of sound. */
-  protected readonly setSpeed = computed(() => {
-    const sound = this.soundSpeed();
-    const assumed = this.settings().soundSpeedAssumedMps;
-    if (!sound || Math.abs(sound.soundSpeedMps / assumed - 1) < 0.002) return '';
-    const percent = (100 * (assumed / sound.soundSpeedMps - 1)).toFixed(1);
-    return `The display reckons with ${assumed.toFixed(0)} m/s and reads ${percent.replace('-', '\u2212')} % off in depth: set its water or its speed first.`;
-  });
+  protected readonly readsOff = computed(() => Math.abs(this.answer()?.displayDepthError ?? 0) >= noticeableError);
 
   /** The sounder to look at first: one that a stop speaks of, then one that is not fresh. */
   private mostPressing(ids: readonly string[]): string {

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import { formatFigure, type Point, type Section, type UnitChoice } from '@grey-keel/core';
+import { drawSection, formatFigure, svgPoints, type Section, type UnitChoice } from '@grey-keel/core';
 import { seriesVariable } from '../beams/series.ts';
 
 const width = 860;
@@ -28,12 +28,7 @@ const panel = (width - left - gap) / 2;
         <g [attr.clip-path]="'url(#card-clip-' + i + ')'">
           <rect [attr.x]="view.left" y="${top}" width="${panel}" [attr.height]="it.bottom - ${top}" class="water" />
           @for (beam of view.beams; track $index) {
-            <polygon
-              [attr.points]="beam.points"
-              [style.--c]="beam.colour"
-              class="beam"
-              [class.indirect]="beam.indirect"
-            />
+            <polygon [attr.points]="beam.points" [style.--c]="beam.colour" class="beam" [class.indirect]="!beam.down" />
           }
           @for (points of view.boat; track $index) {
             <polygon [attr.points]="points" class="boat" />
@@ -99,34 +94,28 @@ export class CardSection {
 
   protected readonly drawing = computed(() => {
     const section = this.section();
-    const scale = Math.min(panel / (2 * section.halfWidthM), (height - top - 12) / section.depthM);
-    const y = (metres: number): number => top + metres * scale;
-    const view = (title: string, which: 'astern' | 'side', from: number, zero: number) => {
-      const x = (metres: number): number => from + panel / 2 + (metres - zero) * scale;
-      const points = (list: readonly Point[], up: boolean): string =>
-        list.map((p) => `${x(p.x).toFixed(1)},${y(up ? -p.y : p.y).toFixed(1)}`).join(' ');
-      return {
-        title,
-        left: from,
-        beams: section.beams.flatMap((beam, i) =>
-          beam[which].map((outline) => ({
-            points: points(outline, false),
-            colour: seriesVariable(i),
-            indirect: !beam.onBottom,
-          })),
-        ),
-        boat: section.boat[which].map((outline) => points(outline, true)),
-      };
-    };
+    const { bottom, views } = drawSection(section, {
+      left,
+      panel,
+      gap,
+      surface: top,
+      perMetre: Math.min(panel / (2 * section.halfWidthM), (height - top - 12) / section.depthM),
+      amidships: 0.5,
+    });
     const write = (value: number): string => formatFigure({ value, quantity: 'depth' }, this.units(), { decimals: 1 });
     return {
-      bottom: y(section.depthM),
+      bottom,
       zero: write(0),
       depth: write(section.depthM),
-      views: [
-        view('From astern', 'astern', left, 0),
-        view('From starboard', 'side', left + panel + gap, section.boat.lengthM / 2),
-      ],
+      views: views.map((view) => ({
+        ...view,
+        beams: view.beams.map(({ series, down, points }) => ({
+          points: svgPoints(points),
+          colour: seriesVariable(series),
+          down,
+        })),
+        boat: view.boat.map(svgPoints),
+      })),
     };
   });
 }

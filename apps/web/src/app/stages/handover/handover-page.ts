@@ -84,7 +84,14 @@ const patienceMs = 5000;
               <tr [attr.data-transducer]="one.name">
                 <td><span class="swatch" [style.background]="colour(i)" aria-hidden="true"></span>{{ one.name }}</td>
                 <td class="mono">{{ one.frequencyHz | figure: 'frequency' : units() }}</td>
-                <td class="mono">{{ one.coneDeg | figure: 'angle' : units() }}</td>
+                <td>
+                  <gk-number
+                    [of]="'Cone of ' + one.name + ' at -3 dB'"
+                    [value]="one.coneDeg"
+                    quantity="angle"
+                    [steps]="one.coneWorking"
+                  />
+                </td>
                 <td>
                   @if (one.footprintM !== null) {
                     <gk-number
@@ -102,9 +109,22 @@ const patienceMs = 5000;
                     @if (offset.offsetM === null) {
                       <span class="is-missing">not measured</span>
                     } @else {
-                      <strong class="mono offset" [class.is-stale]="offset.state === 'stale'">{{
-                        offset.offsetM | figure: 'length' : units() : { signed: true }
-                      }}</strong>
+                      <gk-number
+                        class="offset"
+                        [class.is-stale]="offset.state === 'stale'"
+                        [of]="'Depth offset of ' + one.name"
+                        [value]="offset.offsetM"
+                        quantity="length"
+                        [signed]="true"
+                        [steps]="offset.working"
+                        [without]="
+                          offset.state === 'stale'
+                            ? 'It was entered before ' +
+                              (offset.changed.join(' and ') || 'the calculation') +
+                              ' changed; how it came about no longer holds.'
+                            : ''
+                        "
+                      />
                       <span class="small faint">
                         {{ offset.state === 'stale' ? 'stale' : 'to the ' + offset.reference }}</span
                       >
@@ -184,6 +204,7 @@ const patienceMs = 5000;
     .offset {
       margin-right: 6px;
       font-size: 18px;
+      font-weight: 700;
     }
     .foot {
       display: grid;
