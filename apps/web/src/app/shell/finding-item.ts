@@ -1,17 +1,16 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { formatFigure } from '@grey-keel/core';
+import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
 import type { Finding } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
 import { SentencePipe } from '../shared/figure-pipe.ts';
 import { GoTo } from '../shared/go-to.ts';
-import { Working } from '../shared/working.ts';
+import { ComputedNumber } from '../shared/computed-number.ts';
 import { OpenPlan } from '../state/open-plan.ts';
 import { selectUnitChoice } from '../state/view.ts';
 
 /** One finding, the same everywhere: shape, colour and word, the reason with its number, the way out. */
 @Component({
   selector: 'gk-finding',
-  imports: [SentencePipe],
+  imports: [ComputedNumber, SentencePipe],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let it = finding();
@@ -34,25 +33,24 @@ import { selectUnitChoice } from '../state/view.ts';
           <span class="word {{ it.severity }}">{{ it.severity }}</span> {{ it.title }}
         </h3>
         <p>{{ it.reason | sentence: units() }}</p>
-        @if (it.working.length) {
-          <button
-            type="button"
-            class="plain"
-            [attr.aria-label]="number() + ': the working of ' + it.title"
-            (click)="working.show(it.title, number(), it.working)"
-          >
-            {{ number() }}: the working
-          </button>
-        }
-        @if (it.wayOut.edits; as edits) {
-          <button type="button" class="plain way-out" (click)="plan.edit(it.wayOut.label, ...edits)">
-            {{ it.wayOut.label }}
-          </button>
-        } @else {
-          <button type="button" class="plain way-out" (click)="goTo.stage(boatId(), it.wayOut.stage, it.wayOut.target)">
-            {{ it.wayOut.label }}
-          </button>
-        }
+        <div class="out">
+          @if (it.wayOut.edits; as edits) {
+            <button type="button" class="plain way-out" (click)="plan.edit(it.wayOut.label, ...edits)">
+              {{ it.wayOut.label }}
+            </button>
+          } @else {
+            <button
+              type="button"
+              class="plain way-out"
+              (click)="goTo.stage(boatId(), it.wayOut.stage, it.wayOut.target)"
+            >
+              {{ it.wayOut.label }}
+            </button>
+          }
+          @if (it.working.length) {
+            <gk-number [of]="it.title" [value]="it.figure.value" [quantity]="it.figure.quantity" [steps]="it.working" />
+          }
+        </div>
       </div>
     </article>
   `,
@@ -85,6 +83,14 @@ import { selectUnitChoice } from '../state/view.ts';
     p {
       font-size: var(--small);
     }
+    .out {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0 14px;
+      align-items: center;
+      justify-content: space-between;
+      font-size: var(--small);
+    }
     .plain {
       padding: 0;
       text-align: left;
@@ -97,7 +103,5 @@ export class FindingItem {
   readonly boatId = input.required<string>();
   protected readonly plan = inject(OpenPlan);
   protected readonly goTo = inject(GoTo);
-  protected readonly working = inject(Working);
-  protected readonly number = computed(() => formatFigure(this.finding().figure, this.units()));
   protected readonly units = inject(Store).selectSignal(selectUnitChoice);
 }

@@ -72,6 +72,7 @@ const panel = (width - left - gap) / 2;
     }
     .indirect {
       stroke-dasharray: 5 3;
+      fill: color-mix(in srgb, var(--c) 9%, transparent);
     }
     .boat {
       fill: var(--boat);
