@@ -5,7 +5,7 @@ import { z } from 'zod';
 
 const folder = fileURLToPath(new URL('../docs/formats/', import.meta.url));
 const published = {
-  'plan-1.schema.json': { title: 'Grey Keel boat plan, version 1', schema: planSchema },
+  'plan-2.schema.json': { title: 'Grey Keel boat plan, version 2', schema: planSchema },
   'bundle-1.schema.json': { title: 'Grey Keel bundle, version 1', schema: bundleSchema },
 };
 

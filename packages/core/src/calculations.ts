@@ -7,6 +7,8 @@ import { groundRange } from './beams/ground-range.ts';
 import { targetRing } from './beams/target-ring.ts';
 import type { Calculation } from './calculation.ts';
 import { depthOffset } from './calibration/depth-offset.ts';
+import { legibility } from './pages/legibility.ts';
+import { paneScale } from './pages/pane-scale.ts';
 import { absorption } from './water/absorption.ts';
 import { soundSpeed } from './water/sound-speed.ts';
 
@@ -23,5 +25,7 @@ export const calculations: ReadonlyMap<string, Calculation> = new Map(
     pingTiming,
     rangeResolution,
     depthOffset,
+    legibility,
+    paneScale,
   ].map((calculation) => [calculation.name, calculation as unknown as Calculation]),
 );

@@ -21,6 +21,14 @@ const inputs: Record<string, object[]> = {
     { soundSpeedMps: 1443, pulseLengthS: 0.0002 },
     { soundSpeedMps: 1443, bandwidthHz: 30_000 },
   ],
+  legibility: [
+    { heightPx: 20, screenDiagonalM: 0.307, pixelsWide: 1280, pixelsHigh: 800, viewingDistanceM: 0.95 },
+    { heightPx: 40, screenDiagonalM: 0.307, pixelsWide: 1280, pixelsHigh: 800, viewingDistanceM: 0.95, light: 'night' },
+  ],
+  'pane-scale': [
+    { view: 'side-scan', rangeM: 40, widthPx: 1280, heightPx: 400 },
+    { view: 'sounder', rangeM: 40, widthPx: 640, heightPx: 400 },
+  ],
   'depth-offset': [
     {
       readings: [

@@ -29,12 +29,14 @@ describe('the demo fleet', () => {
         'offset-missing',
         'offset-flagged',
         'offset-uncertain',
+        'number-small',
+        'key-place',
       ]),
     );
   });
 
   it('has Pewter Skua with her brief and no transducer', () => {
-    expect(rulesOf(planOf('pewter-skua'))).toEqual(['no-transducer']);
+    expect(rulesOf(planOf('pewter-skua'))).toEqual(['no-transducer', 'page-missing']);
     const plan = planOf('pewter-skua');
     expect(waterline(stageStates(plan, findings(plan)))?.stage).toBe('beams');
   });

@@ -7,7 +7,21 @@ import {
   depthOffsetResult,
   soundSpeedDownTo,
 } from '@grey-keel/core';
-import { emptyPlan, type Boat, type Edit, type Plan, type Transducer, type Water, type WaySet } from '@grey-keel/model';
+import {
+  emptyPlan,
+  type Boat,
+  type Edit,
+  type FittedDisplay,
+  type Layout,
+  type Page,
+  type PageNumber,
+  type Plan,
+  type Readout,
+  type Transducer,
+  type View,
+  type Water,
+  type WaySet,
+} from '@grey-keel/model';
 import { shippedCatalogue } from '../catalogue/shipped.ts';
 
 /** One boat of the demo: her plan as it was made, and the edits since, each at its own time. */
@@ -28,6 +42,27 @@ const fromCatalogue = (entryId: string, place: Place, transmitsIn: WaySet): Tran
   if (entry?.item.type !== 'transducer') throw new Error(`The catalogue ships no transducer "${entryId}".`);
   return { ...entry.item.element, catalogue: { entryId, version: 1 }, ...place, transmitsIn };
 };
+
+const displayFrom = (entryId: string, changes: Partial<FittedDisplay> = {}): FittedDisplay => {
+  const entry = shippedCatalogue.find(({ id }) => id === entryId);
+  if (entry?.item.type !== 'display') throw new Error(`The catalogue ships no display "${entryId}".`);
+  const { type: _type, sockets: _sockets, travellingSettings: _settings, ...screen } = entry.item;
+  return { ...screen, catalogue: { entryId, version: 1 }, seatedDistanceM: null, readAtNight: false, ...changes };
+};
+
+/** Bands of views with their weights: `[[2, 'side-scan'], [1, 'chart', 'sounder']]`. */
+const layoutOf = (
+  bandsLie: Layout['bandsLie'],
+  ...bands: readonly (readonly [share: number, ...views: View[]])[]
+): Layout => ({
+  bandsLie,
+  bands: bands.map(([share, ...views]) => ({
+    share: share / 4,
+    panes: views.map((view) => ({ share: 0.5, view, rangeM: null })),
+  })),
+});
+
+const number = (shows: Readout, heightPx: number, x: number, y: number): PageNumber => ({ shows, heightPx, x, y });
 
 /** What a display shows in a water over a known bottom, with a face so far below the waterline. */
 const shownOver = (water: Water, leadLineM: number, missedM: number, assumedMps: number, setM: number): number => {
@@ -99,6 +134,95 @@ const lakeOstrel: Water = {
   clarity: 'clear',
 };
 
+/** Three stations and their pages. One number is too small, and a page added later has taken the place a key opens. */
+const wrenScreens = (): Pick<Plan, 'displays' | 'pages' | 'keys'> => {
+  const page = (
+    stationId: string,
+    place: number,
+    name: string,
+    shownIn: WaySet,
+    layout: Layout,
+    numbers: Page['numbers'],
+  ): Page => ({ stationId, place, name, shownIn, layout, numbers });
+  const [port, starboard, bow] = ['a-helm-port', 'b-helm-starboard', 'c-bow'] as const;
+  const depth = { depth: number('depth', 64, 0.42, 0.04) };
+  return {
+    displays: {
+      [port]: displayFrom('display-12-four-keys'),
+      [starboard]: displayFrom('display-10-place-keys'),
+      [bow]: displayFrom('display-12-glass'),
+    },
+    pages: {
+      'a1-run': page(port, 1, 'Run', { running: true }, layoutOf('columns', [3, 'chart'], [1, 'sounder']), depth),
+      'a2-search': page(
+        port,
+        2,
+        'Search',
+        { searching: true },
+        layoutOf('rows', [2, 'chart', 'sounder'], [2, 'side-scan']),
+        {
+          depth: number('depth', 64, 0.44, 0.04),
+          speed: number('speed', 40, 0.02, 0.58),
+          temperature: number('water temperature', 40, 0.02, 0.04),
+          time: number('time', 44, 0.8, 0.58),
+          voltage: number('voltage', 14, 0.9, 0.05),
+        },
+      ),
+      'a3-troll': page(
+        port,
+        3,
+        'Troll',
+        { trolling: true, 'on the spot': true },
+        layoutOf('columns', [2, 'chart'], [2, 'sounder']),
+        depth,
+      ),
+      'b1-run': page(starboard, 1, 'Run', { running: true }, layoutOf('columns', [3, 'chart'], [1, 'sounder']), {}),
+      'b2-sides': page(starboard, 2, 'Sides', { searching: true }, layoutOf('rows', [4, 'side-scan']), {}),
+      'b3-water': page(starboard, 3, 'Water', { trolling: true }, layoutOf('rows', [4, 'sounder']), {
+        depth: number('depth', 72, 0.05, 0.05),
+        temperature: number('water temperature', 40, 0.05, 0.2),
+      }),
+      'b4-troll': page(
+        starboard,
+        4,
+        'Jig',
+        { 'on the spot': true },
+        layoutOf('columns', [2, 'sounder'], [2, 'chart']),
+        {},
+      ),
+      'c1-run': page(bow, 1, 'Chart', { running: true }, layoutOf('columns', [2, 'chart'], [2, 'sounder']), {}),
+      'c2-ahead': page(
+        bow,
+        2,
+        'Ahead',
+        { searching: true, 'on the spot': true },
+        layoutOf('columns', [3, 'forward-facing'], [1, 'chart', 'sounder']),
+        { depth: number('depth', 96, 0.03, 0.05) },
+      ),
+      'c3-troll': page(bow, 3, 'Troll', { trolling: true }, layoutOf('columns', [2, 'sounder'], [2, 'chart']), {}),
+    },
+    keys: {
+      [port]: {
+        '1-short': { does: 'page', pageId: 'a1-run', place: null },
+        '1-long': { does: 'stop transmitting' },
+        '2-short': { does: 'page', pageId: 'a2-search', place: null },
+        '2-long': { does: 'record' },
+        '3-short': { does: 'page', pageId: 'a3-troll', place: null },
+        '3-long': { does: 'mark', mark: 'hazard' },
+        '4-short': { does: 'mark', mark: 'seen' },
+        '4-long': { does: 'hold position' },
+      },
+      [starboard]: {
+        '1-short': { does: 'page', pageId: 'b1-run', place: 1 },
+        '2-short': { does: 'page', pageId: 'b2-sides', place: 2 },
+        '3-short': { does: 'page', pageId: 'b4-troll', place: 3 },
+        '4-short': { does: 'mark', mark: 'seen' },
+        '4-long': { does: 'page', pageId: 'b3-water', place: 3 },
+      },
+    },
+  };
+};
+
 /** Half commissioned: the boat the demo opens on, with faults planted for the findings to name. */
 const sableWren = (now: Date): DemoBoat => {
   const at = (daysAgo: number): string => new Date(now.getTime() - daysAgo * day).toISOString();
@@ -147,6 +271,7 @@ const sableWren = (now: Date): DemoBoat => {
         { searching: true, 'on the spot': true },
       ),
     },
+    ...wrenScreens(),
   };
   const wide = readingEdits({
     transducerId: 'a-wide',
@@ -227,6 +352,7 @@ const pewterSkua = (now: Date): DemoBoat => ({
     },
     ways: { running: true, drifting: true, trailer: true },
     working: { waterId: 'a-sound', depthM: 18 },
+    displays: { tiller: displayFrom('display-7-four-keys') },
   },
 });
 
@@ -274,6 +400,45 @@ const oldMarl = (now: Date): DemoBoat => {
         { mounting: 'through-hull', forwardM: 4.2, starboardM: 0.5, aboveKeelM: 0.5, workingBeam: 0 },
         { running: true, drifting: true, anchored: true },
       ),
+    },
+    displays: {
+      'a-wheelhouse': displayFrom('display-9-six-keys', { seatedDistanceM: 1.1, readAtNight: true }),
+      'b-flybridge': displayFrom('display-7-wide-sockets'),
+    },
+    pages: {
+      'a1-run': {
+        stationId: 'a-wheelhouse',
+        name: 'Run',
+        place: 1,
+        shownIn: { running: true },
+        layout: layoutOf('columns', [3, 'chart'], [1, 'sounder']),
+        numbers: { depth: number('depth', 72, 0.78, 0.04), speed: number('speed', 56, 0.03, 0.04) },
+      },
+      'a2-bank': {
+        stationId: 'a-wheelhouse',
+        name: 'Bank',
+        place: 2,
+        shownIn: { drifting: true, anchored: true },
+        layout: layoutOf('columns', [1, 'chart'], [3, 'sounder']),
+        numbers: { depth: number('depth', 80, 0.3, 0.04) },
+      },
+      'b1-run': {
+        stationId: 'b-flybridge',
+        name: 'All',
+        place: 1,
+        shownIn: { running: true, drifting: true, anchored: true },
+        layout: layoutOf('columns', [2, 'chart'], [2, 'sounder']),
+        numbers: { depth: number('depth', 64, 0.55, 0.05) },
+      },
+    },
+    keys: {
+      'a-wheelhouse': {
+        '1-short': { does: 'page', pageId: 'a1-run', place: null },
+        '2-short': { does: 'page', pageId: 'a2-bank', place: null },
+        '3-short': { does: 'mark', mark: 'seen' },
+        '6-long': { does: 'stop transmitting' },
+      },
+      'b-flybridge': { '1-short': { does: 'page', pageId: 'b1-run', place: null } },
     },
   };
   const readings = readingEdits({

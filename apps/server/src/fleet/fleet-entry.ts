@@ -2,7 +2,7 @@ import { findings, stageStates, workingWater } from '@grey-keel/core';
 import type { FleetEntry, Plan } from '@grey-keel/model';
 
 /** Goes up whenever the same plan would get another line in the fleet; kept lines of an older version are made anew. */
-export const fleetEntryVersion = 1;
+export const fleetEntryVersion = 2;
 
 type Kept = Pick<FleetEntry, 'id' | 'number' | 'keptAt'>;
 

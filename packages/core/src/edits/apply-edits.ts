@@ -1,6 +1,18 @@
-import { planSchema, type DepthOffset, type Edit, type Patch, type Path, type Plan } from '@grey-keel/model';
+import {
+  planSchema,
+  waysOfWorking,
+  type DepthOffset,
+  type Edit,
+  type Page,
+  type PageNumber,
+  type Patch,
+  type Path,
+  type Plan,
+  type Way,
+} from '@grey-keel/model';
 import { create } from 'mutative';
 import { fieldErrors, type FieldError } from '../field-errors.ts';
+import { pagesAt } from '../pages/pages-at.ts';
 
 export interface Applied {
   readonly ok: true;
@@ -25,13 +37,15 @@ class EditRefused extends Error {
   }
 }
 
-type Collection = 'stations' | 'waters' | 'sought' | 'transducers';
+type Collection = 'stations' | 'waters' | 'sought' | 'transducers' | 'displays' | 'pages';
 
 const words: Record<Collection, string> = {
   stations: 'station',
   waters: 'water',
   sought: 'thing sought',
   transducers: 'transducer',
+  displays: 'display',
+  pages: 'page',
 };
 
 const has = (record: object, key: string): boolean => Object.prototype.hasOwnProperty.call(record, key);
@@ -84,6 +98,51 @@ const describe = <C extends Collection>(
   Object.assign(plan[collection][id] as object, changes);
 };
 
+/** A station's display goes, and with it everything that is only of that display. */
+const clearStation = (plan: Plan, stationId: string): void => {
+  delete plan.displays[stationId];
+  delete plan.keys[stationId];
+  for (const { id } of pagesAt(plan, stationId)) delete plan.pages[id];
+};
+
+const renumber = (plan: Plan, ids: readonly string[]): void =>
+  ids.forEach((id, i) => {
+    const page = plan.pages[id];
+    if (page && page.place !== i + 1) page.place = i + 1;
+  });
+
+/** Puts a page at a place of its display's list; the others keep their order. */
+const moveTo = (plan: Plan, id: string, place: number): void => {
+  const ids = pagesAt(plan, plan.pages[id]?.stationId ?? '').flatMap((page) => (page.id === id ? [] : [page.id]));
+  ids.splice(place - 1, 0, id);
+  renumber(plan, ids);
+};
+
+const close = (plan: Plan, stationId: string): void =>
+  renumber(
+    plan,
+    pagesAt(plan, stationId).map(({ id }) => id),
+  );
+
+/** A station shows one page in a way of working: the others give way. */
+const giveWay = (plan: Plan, id: string, way: Way): void => {
+  for (const other of pagesAt(plan, plan.pages[id]?.stationId ?? ''))
+    if (other.id !== id && other.page.shownIn[way]) delete other.page.shownIn[way];
+};
+
+const pageOf = (plan: Plan, id: string): Page => {
+  const page = has(plan.pages, id) ? plan.pages[id] : undefined;
+  if (!page) throw new EditRefused(`pages.${id}`, `There is no page "${id}" any more.`);
+  return page;
+};
+
+const numberOf = (plan: Plan, pageId: string, id: string): PageNumber => {
+  const { numbers } = pageOf(plan, pageId);
+  const number = has(numbers, id) ? numbers[id] : undefined;
+  if (!number) throw new EditRefused(`pages.${pageId}.numbers.${id}`, `There is no number "${id}" any more.`);
+  return number;
+};
+
 const applyTo = (plan: Plan, edit: Exclude<Edit, { type: 'restore' }>): void => {
   switch (edit.type) {
     case 'describeBoat':
@@ -98,6 +157,7 @@ const applyTo = (plan: Plan, edit: Exclude<Edit, { type: 'restore' }>): void => 
     case 'removeStation':
       present(plan, 'stations', edit.id);
       delete plan.stations[edit.id];
+      clearStation(plan, edit.id);
       return;
     case 'addWater':
       absent(plan, 'waters', edit.id);
@@ -172,6 +232,66 @@ const applyTo = (plan: Plan, edit: Exclude<Edit, { type: 'restore' }>): void => 
     case 'enterDepthOffset': {
       const offset = offsetOf(plan, edit.transducerId);
       offset.entered = edit.entered;
+      return;
+    }
+    case 'fitDisplay':
+      present(plan, 'stations', edit.stationId);
+      plan.displays[edit.stationId] = edit.display;
+      return;
+    case 'describeDisplay':
+      return describe(plan, 'displays', edit.stationId, edit.changes);
+    case 'removeDisplay':
+      present(plan, 'displays', edit.stationId);
+      clearStation(plan, edit.stationId);
+      return;
+    case 'addPage':
+      absent(plan, 'pages', edit.id);
+      present(plan, 'displays', edit.page.stationId);
+      plan.pages[edit.id] = edit.page;
+      for (const way of waysOfWorking) if (edit.page.shownIn[way]) giveWay(plan, edit.id, way);
+      moveTo(plan, edit.id, edit.page.place);
+      return;
+    case 'describePage':
+      return describe(plan, 'pages', edit.id, edit.changes);
+    case 'movePage':
+      present(plan, 'pages', edit.id);
+      moveTo(plan, edit.id, edit.place);
+      return;
+    case 'removePage': {
+      present(plan, 'pages', edit.id);
+      const stationId = plan.pages[edit.id]?.stationId ?? '';
+      delete plan.pages[edit.id];
+      close(plan, stationId);
+      return;
+    }
+    case 'showPageIn': {
+      present(plan, 'pages', edit.id);
+      const page = plan.pages[edit.id];
+      if (edit.shown && page) {
+        page.shownIn[edit.way] = true;
+        giveWay(plan, edit.id, edit.way);
+      } else delete page?.shownIn[edit.way];
+      return;
+    }
+    case 'placeNumber': {
+      const { numbers } = pageOf(plan, edit.pageId);
+      if (has(numbers, edit.id))
+        throw new EditRefused(`pages.${edit.pageId}.numbers.${edit.id}`, `There is a number "${edit.id}" already.`);
+      numbers[edit.id] = edit.number;
+      return;
+    }
+    case 'describeNumber':
+      Object.assign(numberOf(plan, edit.pageId, edit.id), edit.changes);
+      return;
+    case 'removeNumber':
+      numberOf(plan, edit.pageId, edit.id);
+      delete pageOf(plan, edit.pageId).numbers[edit.id];
+      return;
+    case 'bindKey': {
+      present(plan, 'displays', edit.stationId);
+      const bound = (plan.keys[edit.stationId] ??= {});
+      if (edit.action) bound[edit.slot] = edit.action;
+      else delete bound[edit.slot];
       return;
     }
     case 'printCard':

@@ -1,7 +1,7 @@
-import type { Edit, Finding, Plan } from '@grey-keel/model';
+import type { Edit, Finding, KeyAction, Plan, View } from '@grey-keel/model';
 import { emptyPlan } from '@grey-keel/model';
 import { stageStates, waterline } from '../plan/stage-state.ts';
-import { aPlan, aTransducer, aWater, edited, pair, withEntered } from '../testing/sample-plan.ts';
+import { aPage, aPlan, aTransducer, aWater, edited, pair, withEntered } from '../testing/sample-plan.ts';
 import { expectWorkingHolds } from '../testing/evaluated.ts';
 import { findings, rules } from './findings.ts';
 
@@ -42,6 +42,29 @@ const cases: Record<string, { speaks: Plan; silent: Plan; value?: number }> = ((
     type: 'describeWater',
     id: 'pool',
     changes: { usualDeepestM, greatestM: usualDeepestM },
+  });
+  const digits = (heightPx: number): Edit => ({
+    type: 'describeNumber',
+    pageId: 'p-troll',
+    id: 'depth',
+    changes: { heightPx },
+  });
+  const showing = (view: View): Edit => ({
+    type: 'describePage',
+    id: 'p-troll',
+    changes: { layout: { bandsLie: 'rows', bands: [{ share: 1, panes: [{ share: 1, view, rangeM: null }] }] } },
+  });
+  const quiet = (id: string): Edit => ({ type: 'transmitIn', id, way: 'trolling', transmits: false });
+  const key = (slot: string, action: KeyAction): Edit => ({ type: 'bindKey', stationId: 'helm', slot, action });
+  const placed = edited(
+    plan,
+    { type: 'describeDisplay', stationId: 'helm', changes: { keysBindTo: 'place' } },
+    key('1-short', { does: 'page', pageId: 'p-troll', place: 1 }),
+  );
+  const second = (place: number): Edit => ({
+    type: 'addPage',
+    id: 'p-other',
+    page: aPage({ name: 'Other', place, shownIn: {}, numbers: {} }),
   });
   const sheet = (levelDb: number): Edit =>
     narrow({
@@ -116,6 +139,76 @@ const cases: Record<string, { speaks: Plan; silent: Plan; value?: number }> = ((
       silent: plan,
       value: 0.2925,
     },
+    'display-missing': {
+      speaks: edited(plan, { type: 'removeDisplay', stationId: 'helm' }),
+      silent: plan,
+      value: 0,
+    },
+    'page-missing': {
+      speaks: edited(plan, { type: 'useWay', way: 'running', used: true }),
+      silent: edited(
+        plan,
+        { type: 'useWay', way: 'running', used: true },
+        { type: 'showPageIn', id: 'p-troll', way: 'running', shown: true },
+        { type: 'transmitIn', id: 'a-wide', way: 'running', transmits: true },
+      ),
+      value: 1,
+    },
+    // 20 px of 0.2036 mm at 0.9 m fill 15.6 minutes of arc, 21 px 16.3.
+    'number-small': { speaks: edited(plan, digits(20)), silent: edited(plan, digits(21)), value: 15.56 },
+    'panes-too-many': {
+      speaks: edited(plan, { type: 'describeDisplay', stationId: 'helm', changes: { panesPerPage: 1 } }),
+      silent: edited(plan, { type: 'describeDisplay', stationId: 'helm', changes: { panesPerPage: 2 } }),
+      value: 2,
+    },
+    'view-without-transducer': { speaks: edited(plan, showing('side-scan')), silent: plan, value: 0 },
+    'view-quiet': {
+      speaks: edited(plan, quiet('a-wide'), quiet('b-narrow')),
+      silent: edited(plan, quiet('a-wide')),
+      value: 2,
+    },
+    'key-on-trailer': {
+      speaks: edited(plan, key('3-long', { does: 'start transmitting' })),
+      silent: edited(
+        plan,
+        { type: 'useWay', way: 'trailer', used: false },
+        key('3-long', { does: 'start transmitting' }),
+      ),
+      value: 2,
+    },
+    'key-lost': {
+      speaks: edited(plan, { type: 'removePage', id: 'p-troll' }),
+      silent: edited(plan, { type: 'describeDisplay', stationId: 'helm', changes: { keys: 1 } }),
+      value: 0,
+    },
+    'key-place': { speaks: edited(placed, second(1)), silent: edited(placed, second(2)), value: 1 },
+    'key-twice': {
+      speaks: edited(
+        plan,
+        key('2-short', { does: 'mark', mark: 'seen' }),
+        key('4-long', { does: 'mark', mark: 'seen' }),
+      ),
+      silent: edited(
+        plan,
+        key('2-short', { does: 'mark', mark: 'seen' }),
+        key('4-long', { does: 'mark', mark: 'hazard' }),
+      ),
+      value: 2,
+    },
+    'key-slip': {
+      speaks: edited(plan, key('2-short', { does: 'hold position' })),
+      silent: edited(plan, key('2-long', { does: 'hold position' })),
+      value: 1,
+    },
+    'page-without-key': {
+      speaks: edited(plan, key('1-short', { does: 'stop transmitting' })),
+      silent: edited(
+        plan,
+        key('1-short', { does: 'stop transmitting' }),
+        key('4-long', { does: 'page', pageId: 'p-troll', place: null }),
+      ),
+      value: 1,
+    },
     'card-stale': {
       speaks: edited(plan, {
         type: 'printCard',
@@ -147,6 +240,7 @@ describe('findings', () => {
   it('carry the working of a number that was worked out, ending in that number', () => {
     const workedOut = [
       'face-above-water',
+      'number-small',
       'same-band',
       'absorption-heavy',
       'brackish-absorption',
@@ -245,7 +339,8 @@ describe('stage states', () => {
 
   it('of a boat of which only the name is known are all missing, and the waterline stands at the first', () => {
     const plan = emptyPlan('Bare');
-    expect(states(plan)).toEqual({ brief: 'missing', beams: 'missing', calibrate: 'missing', handover: 'missing' });
+    expect(new Set(Object.values(states(plan)))).toEqual(new Set(['missing']));
+    expect(Object.keys(states(plan))).toEqual(['brief', 'beams', 'calibrate', 'pages', 'keys', 'handover']);
     expect(waterline(stageStates(plan, findings(plan)))?.number).toBe(1);
   });
 
@@ -260,7 +355,14 @@ describe('stage states', () => {
       })),
     );
     const done = withEntered(narrowToo, 'b-narrow');
-    expect(states(done)).toEqual({ brief: 'fresh', beams: 'fresh', calibrate: 'fresh', handover: 'missing' });
+    expect(states(done)).toEqual({
+      brief: 'fresh',
+      beams: 'fresh',
+      calibrate: 'fresh',
+      pages: 'fresh',
+      keys: 'fresh',
+      handover: 'missing',
+    });
     expect(waterline(stageStates(done, findings(done)))?.stage).toBe('handover');
     const colder = edited(done, { type: 'describeWater', id: 'pool', changes: { temperatureC: 4 } });
     expect(states(colder)['calibrate']).toBe('stale');

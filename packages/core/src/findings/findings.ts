@@ -15,9 +15,18 @@ import {
   readingHalf,
 } from './rules/depth-offsets.ts';
 import { faceAboveWater } from './rules/face-above-water.ts';
+import { keyLost, keyOnTrailer, keyPlace, keySlip, keyTwice, pageWithoutKey } from './rules/keys.ts';
 import { narrowOutsideWide } from './rules/narrow-outside-wide.ts';
 import { noTransducer } from './rules/no-transducer.ts';
 import { orderOfValues } from './rules/order-of-values.ts';
+import {
+  displayMissing,
+  numberSmall,
+  pageMissing,
+  panesTooMany,
+  viewQuiet,
+  viewWithoutTransducer,
+} from './rules/pages.ts';
 import { salinityKind } from './rules/salinity-kind.ts';
 import { sameBand } from './rules/same-band.ts';
 import { sameName } from './rules/same-name.ts';
@@ -44,6 +53,18 @@ export const rules: readonly Rule[] = [
   readingHalf,
   offsetUncertain,
   offsetGeometry,
+  displayMissing,
+  pageMissing,
+  numberSmall,
+  panesTooMany,
+  viewWithoutTransducer,
+  viewQuiet,
+  keyOnTrailer,
+  keyLost,
+  keyPlace,
+  keyTwice,
+  keySlip,
+  pageWithoutKey,
   cardStale,
 ];
 

@@ -1,11 +1,15 @@
-import type { DepthReference, Plan, WorkingStep } from '@grey-keel/model';
+import type { DepthReference, Layout, Plan, Press, Way, WorkingStep } from '@grey-keel/model';
 import { sectionAt } from '../beams/section.ts';
 import { depthOffsetInputs, depthOffsetResult, offsetStanding } from '../calibration/depth-offset-subject.ts';
+import { fittedStations, type FittedStation } from '../findings/rules/pages.ts';
+import { actionInWords } from '../keys/action-words.ts';
+import { bindingsAt } from '../keys/key-slots.ts';
+import { pagesAt, usedWays } from '../pages/pages-at.ts';
 import { fingerprint } from '../plan/fingerprint.ts';
 import { faceDepthM, soundSpeedDownTo, workingWater } from '../plan/working-water.ts';
 
 /** Goes up when the card shows other things from the same plan. */
-const cardVersion = 1;
+const cardVersion = 2;
 
 export interface CardTransducer {
   readonly id: string;
@@ -31,6 +35,21 @@ export interface CardTransducer {
   } | null;
 }
 
+/** What a station's display shows in each way of working, and what its keys do. */
+export interface CardStation {
+  readonly id: string;
+  readonly name: string;
+  readonly display: string;
+  readonly screen: { readonly pixelsWide: number; readonly pixelsHigh: number };
+  readonly pages: readonly {
+    readonly place: number;
+    readonly name: string;
+    readonly ways: readonly Way[];
+    readonly layout: Layout;
+  }[];
+  readonly keys: readonly { readonly key: number; readonly short: string; readonly long: string }[];
+}
+
 /** The figures of the card that goes on the dash. */
 export interface Card {
   readonly boat: { readonly name: string; readonly lengthM: number | null; readonly draughtM: number | null };
@@ -43,6 +62,7 @@ export interface Card {
   } | null;
   readonly depthM: number;
   readonly transducers: readonly CardTransducer[];
+  readonly stations: readonly CardStation[];
   readonly ring: {
     readonly wide: string;
     readonly narrow: string;
@@ -67,6 +87,31 @@ const offsetOn = (plan: Plan, id: string): CardTransducer['offset'] => {
     standardErrorM: entered?.standardErrorM ?? null,
     reference,
     agroundAtM: state !== 'fresh' ? null : reference === 'keel' ? 0 : plan.boat.draughtM,
+  };
+};
+
+const cardStation = ({ id, station, display, plan }: FittedStation): CardStation => {
+  const bindings = bindingsAt(plan, id);
+  const does = (key: number, press: Press): string => {
+    const found = bindings.find((one) => one.key === key && one.press === press);
+    return found ? actionInWords(plan, found.action) : '';
+  };
+  return {
+    id,
+    name: station.name,
+    display: display.name,
+    screen: { pixelsWide: display.pixelsWide, pixelsHigh: display.pixelsHigh },
+    pages: pagesAt(plan, id).map(({ page: { place, name, shownIn, layout } }) => ({
+      place,
+      name,
+      ways: usedWays(plan).filter((way) => shownIn[way]),
+      layout,
+    })),
+    keys: Array.from({ length: display.keys }, (_, i) => ({
+      key: i + 1,
+      short: does(i + 1, 'short'),
+      long: does(i + 1, 'long'),
+    })),
   };
 };
 
@@ -101,6 +146,7 @@ export const cardOf = (plan: Plan): Card => {
       faceDepthM: faceDepthM(plan, transducer.aboveKeelM),
       offset: transducer.kind === 'sounder' ? offsetOn(plan, id) : null,
     })),
+    stations: fittedStations(plan).map(cardStation),
     ring:
       ring?.answer.nearestM != null && ring.answer.farthestM !== null
         ? {

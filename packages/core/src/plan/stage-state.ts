@@ -2,12 +2,29 @@ import { stageNumber, type Finding, type Plan, type Stage, type StageState } fro
 import { offsetStanding } from '../calibration/depth-offset-subject.ts';
 import { missingFacts } from '../findings/rules/brief-missing.ts';
 import { soundersOf } from '../findings/rules/depth-offsets.ts';
+import { fittedStations } from '../findings/rules/pages.ts';
 import { cardStanding } from '../handover/card.ts';
+import { bindingsAt } from '../keys/key-slots.ts';
+import { pageFor, shownWays } from '../pages/pages-at.ts';
 
 type Standing = Exclude<StageState, 'stop'>;
 
 const worst = (states: readonly Standing[]): Standing =>
   states.includes('missing') ? 'missing' : states.includes('stale') ? 'stale' : 'fresh';
+
+/** Every station has its display, and a page for each way of working that shows one. */
+const pagesStanding = (plan: Plan): Standing => {
+  const stations = Object.keys(plan.stations);
+  const whole = stations.every((id) => plan.displays[id] && shownWays(plan).every((way) => pageFor(plan, id, way)));
+  return stations.length > 0 && whole ? 'fresh' : 'missing';
+};
+
+/** Every display that has programmable keys has something on one of them. */
+const keysStanding = (plan: Plan): Standing => {
+  const fitted = fittedStations(plan);
+  const bound = fitted.every(({ id, display }) => display.keys === 0 || bindingsAt(plan, id).length > 0);
+  return fitted.length > 0 && bound ? 'fresh' : 'missing';
+};
 
 /** The stages that are built, in the order of the job, each with how far it has come. */
 export const builtStages: readonly { readonly stage: Stage; readonly standing: (plan: Plan) => Standing }[] = [
@@ -20,6 +37,8 @@ export const builtStages: readonly { readonly stage: Stage; readonly standing: (
       return sounders.length === 0 ? 'missing' : worst(sounders.map(({ id }) => offsetStanding(plan, id).state));
     },
   },
+  { stage: 'pages', standing: pagesStanding },
+  { stage: 'keys', standing: keysStanding },
   { stage: 'handover', standing: cardStanding },
 ];
 

@@ -1,4 +1,14 @@
-import { emptyPlan, type DepthPair, type Edit, type Plan, type Transducer, type Water } from '@grey-keel/model';
+import {
+  emptyPlan,
+  type DepthPair,
+  type Edit,
+  type FittedDisplay,
+  type Page,
+  type PageNumber,
+  type Plan,
+  type Transducer,
+  type Water,
+} from '@grey-keel/model';
 import { depthOffsetFingerprint, depthOffsetInputs, depthOffsetResult } from '../calibration/depth-offset-subject.ts';
 import { applyEdits } from '../edits/apply-edits.ts';
 
@@ -31,6 +41,47 @@ export const aTransducer = (changes: Partial<Transducer> = {}): Transducer => ({
   aboveKeelM: 0.1,
   workingBeam: 0,
   transmitsIn: { trolling: true },
+  ...changes,
+});
+
+/** A 12.1 inch screen of 1280 x 800: one pixel is 0.2036 mm. */
+export const aDisplay = (changes: Partial<FittedDisplay> = {}): FittedDisplay => ({
+  name: 'Display 12',
+  screenDiagonalM: 0.30734,
+  pixelsWide: 1280,
+  pixelsHigh: 800,
+  keys: 4,
+  pressesPerKey: 2,
+  keysBindTo: 'page',
+  panesPerPage: 3,
+  catalogue: null,
+  seatedDistanceM: null,
+  readAtNight: false,
+  ...changes,
+});
+
+export const aNumber = (changes: Partial<PageNumber> = {}): PageNumber => ({
+  shows: 'depth',
+  heightPx: 40,
+  x: 0.4,
+  y: 0.05,
+  ...changes,
+});
+
+/** A chart beside a sounder, the depth over it. */
+export const aPage = (changes: Partial<Page> = {}): Page => ({
+  stationId: 'helm',
+  name: 'Troll',
+  place: 1,
+  shownIn: { trolling: true },
+  layout: {
+    bandsLie: 'columns',
+    bands: [
+      { share: 0.4, panes: [{ share: 1, view: 'chart', rangeM: null }] },
+      { share: 0.6, panes: [{ share: 1, view: 'sounder', rangeM: null }] },
+    ],
+  },
+  numbers: { depth: aNumber() },
   ...changes,
 });
 
@@ -67,6 +118,9 @@ export const aPlan = (): Plan => ({
       forwardM: 0,
     }),
   },
+  displays: { helm: aDisplay() },
+  pages: { 'p-troll': aPage() },
+  keys: { helm: { '1-short': { does: 'page', pageId: 'p-troll', place: null } } },
   depthOffsets: {
     'a-wide': {
       reference: 'waterline',

@@ -66,6 +66,9 @@ const fixed: Partial<Record<Quantity, DisplayUnit>> = {
   rate: unit('/s', 1, 1, 1),
   voltage: unit('V', 1, 1, 0.1),
   fraction: unit('%', 100, 1, 1),
+  visualAngle: unit('′', 1, 1, 1),
+  digitHeight: unit('mm', 1000, 1, 0.1),
+  pixels: unit('px', 1, 0, 1),
   count: unit('', 1, 0, 1),
 };
 
@@ -80,6 +83,8 @@ export const unitFor = (quantity: Quantity, choice: UnitChoice): DisplayUnit => 
       return speedUnits[choice.speed];
     case 'temperature':
       return temperatureUnits[choice.temperature];
+    case 'pixelSize':
+      return choice.length === 'm' ? unit('m/px', 1, 2, 0.01) : unit('ft/px', 1 / foot, 2, 0.01);
     case 'temperatureDifference':
       return { ...temperatureUnits[choice.temperature], shift: 0 };
     case 'area':
@@ -116,6 +121,6 @@ export const formatFigure = (figure: Figure, choice: UnitChoice, options: Format
     options.decimals ?? shown.decimals,
     options.signed ?? false,
   );
-  const gap = shown.symbol === '°' || shown.symbol === '' ? '' : '\u00a0';
+  const gap = ['°', '′', ''].includes(shown.symbol) ? '' : '\u00a0';
   return `${number}${gap}${shown.symbol}`;
 };

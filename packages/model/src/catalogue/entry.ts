@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { idSchema, nameSchema } from '../plan/id.ts';
+import { screenSchema } from '../plan/display.ts';
+import { idSchema } from '../plan/id.ts';
 import { elementSchema, mountingSchema } from '../plan/transducer.ts';
 
 export const transducerEntrySchema = z.strictObject({
@@ -11,16 +12,8 @@ export const transducerEntrySchema = z.strictObject({
 });
 export type TransducerEntry = z.output<typeof transducerEntrySchema>;
 
-export const displayEntrySchema = z.strictObject({
+export const displayEntrySchema = screenSchema.extend({
   type: z.literal('display'),
-  name: nameSchema,
-  screenDiagonalM: z.number().min(0.05).max(1),
-  pixelsWide: z.number().int().min(160).max(8000),
-  pixelsHigh: z.number().int().min(120).max(8000),
-  keys: z.number().int().min(0).max(40),
-  pressesPerKey: z.number().int().min(1).max(3),
-  keysBindTo: z.enum(['page', 'place']),
-  panesPerPage: z.number().int().min(1).max(12),
   sockets: z.array(z.string().max(40)),
   travellingSettings: z.array(z.string().max(60)),
 });

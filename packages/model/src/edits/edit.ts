@@ -1,7 +1,10 @@
 import { z } from 'zod';
 import { boatSchema } from '../plan/boat.ts';
 import { depthOffsetSchema, enteredOffsetSchema } from '../plan/depth-offset.ts';
+import { fittedDisplaySchema } from '../plan/display.ts';
 import { idSchema } from '../plan/id.ts';
+import { keyActionSchema, keySlotSchema } from '../plan/key.ts';
+import { pageNumberSchema, pageSchema } from '../plan/page.ts';
 import { printedCardSchema } from '../plan/plan.ts';
 import { soughtSchema } from '../plan/sought.ts';
 import { stationSchema } from '../plan/station.ts';
@@ -67,6 +70,37 @@ export const editSchema = z.discriminatedUnion('type', [
   }),
   z.strictObject({ type: z.literal('removeReading'), transducerId: idSchema, readingId: idSchema }),
   z.strictObject({ type: z.literal('enterDepthOffset'), transducerId: idSchema, entered: enteredOffsetSchema }),
+
+  z.strictObject({ type: z.literal('fitDisplay'), stationId: idSchema, display: fittedDisplaySchema }),
+  z.strictObject({ type: z.literal('describeDisplay'), stationId: idSchema, changes: fittedDisplaySchema.partial() }),
+  z.strictObject({ type: z.literal('removeDisplay'), stationId: idSchema }),
+
+  /** Stands at its own place of the display's list; those from there on move up by one. */
+  z.strictObject({ type: z.literal('addPage'), id: idSchema, page: pageSchema }),
+  z.strictObject({
+    type: z.literal('describePage'),
+    id: idSchema,
+    changes: pageSchema.pick({ name: true, layout: true }).partial(),
+  }),
+  z.strictObject({ type: z.literal('movePage'), id: idSchema, place: pageSchema.shape.place }),
+  z.strictObject({ type: z.literal('removePage'), id: idSchema }),
+  /** A station shows one page in a way of working: the page that showed before gives way. */
+  z.strictObject({ type: z.literal('showPageIn'), id: idSchema, way: waySchema, shown: z.boolean() }),
+  z.strictObject({ type: z.literal('placeNumber'), pageId: idSchema, id: idSchema, number: pageNumberSchema }),
+  z.strictObject({
+    type: z.literal('describeNumber'),
+    pageId: idSchema,
+    id: idSchema,
+    changes: pageNumberSchema.partial(),
+  }),
+  z.strictObject({ type: z.literal('removeNumber'), pageId: idSchema, id: idSchema }),
+
+  z.strictObject({
+    type: z.literal('bindKey'),
+    stationId: idSchema,
+    slot: keySlotSchema,
+    action: keyActionSchema.nullable(),
+  }),
 
   z.strictObject({ type: z.literal('printCard'), id: idSchema, card: printedCardSchema }),
 

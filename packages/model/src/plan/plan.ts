@@ -1,7 +1,10 @@
 import { z } from 'zod';
 import { boatSchema } from './boat.ts';
 import { depthOffsetSchema } from './depth-offset.ts';
+import { fittedDisplaySchema } from './display.ts';
 import { idSchema, instantSchema } from './id.ts';
+import { boundKeysSchema } from './key.ts';
+import { pageSchema } from './page.ts';
 import { soughtSchema } from './sought.ts';
 import { stationSchema } from './station.ts';
 import { transducerSchema } from './transducer.ts';
@@ -9,7 +12,7 @@ import { waterSchema } from './water.ts';
 import { waySetSchema } from './ways.ts';
 
 /** The version this code writes. Older ones are brought up by `upgradePlan`; newer ones are refused. */
-export const planVersion = 1;
+export const planVersion = 2;
 
 export const printedCardSchema = z.strictObject({
   at: instantSchema,
@@ -34,6 +37,11 @@ export const planSchema = z.strictObject({
   /** By transducer. */
   depthOffsets: z.record(idSchema, depthOffsetSchema),
   cards: z.record(idSchema, printedCardSchema),
+  /** By station: each has one display at most. */
+  displays: z.record(idSchema, fittedDisplaySchema),
+  pages: z.record(idSchema, pageSchema),
+  /** By station. */
+  keys: z.record(idSchema, boundKeysSchema),
 });
 export type Plan = z.output<typeof planSchema>;
 
@@ -62,4 +70,7 @@ export const emptyPlan = (name: string): Plan => ({
   transducers: {},
   depthOffsets: {},
   cards: {},
+  displays: {},
+  pages: {},
+  keys: {},
 });

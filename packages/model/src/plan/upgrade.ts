@@ -4,8 +4,10 @@ import { planVersion } from './plan.ts';
 /** Brings a plan of one version to the next. Takes and gives plain JSON: the old schema is gone by then. */
 export type Upgrade = (plan: Record<string, unknown>) => Record<string, unknown>;
 
-/** By the version they start from. Version 1 is the first, so there are none yet. */
-export const upgrades: Readonly<Record<number, Upgrade>> = {};
+/** By the version they start from. */
+export const upgrades: Readonly<Record<number, Upgrade>> = {
+  1: (plan) => ({ ...plan, displays: {}, pages: {}, keys: {} }),
+};
 
 export class UnreadablePlan extends Error {
   override readonly name = 'UnreadablePlan';

@@ -19,6 +19,10 @@ export const quantitySchema = z.enum([
   'rate', // per second
   'voltage', // volts
   'fraction', // 1, shown as per cent
+  'visualAngle', // minutes of arc
+  'digitHeight', // metres, shown in millimetres
+  'pixels', // on a screen
+  'pixelSize', // metres of water or ground a pixel
   'count', // whole things
 ]);
 export type Quantity = z.output<typeof quantitySchema>;

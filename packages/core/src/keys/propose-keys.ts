@@ -1,0 +1,57 @@
+import type { Edit, KeyAction, Plan } from '@grey-keel/model';
+import { pageFor, shownWays } from '../pages/pages-at.ts';
+import { isRisky, sameAction } from './action-words.ts';
+import { bindingsAt, slotsOf } from './key-slots.ts';
+
+/** Two schools: what is done often on a short press, or on a long one so that nothing happens by a brush of the hand. */
+export const keySchools = ['frequent short', 'frequent long'] as const;
+export type KeySchool = (typeof keySchools)[number];
+
+const seldom: readonly KeyAction[] = [
+  { does: 'stop transmitting' },
+  { does: 'mark', mark: 'hazard' },
+  { does: 'mark', mark: 'structure' },
+  { does: 'record' },
+  { does: 'volume' },
+];
+
+/** The pages of the ways of working in their order, then the mark; each once. */
+const oftenAt = (plan: Plan, stationId: string): KeyAction[] => {
+  const bindsToPlace = plan.displays[stationId]?.keysBindTo === 'place';
+  const pages = shownWays(plan).flatMap((way): KeyAction[] => {
+    const shown = pageFor(plan, stationId, way);
+    return shown ? [{ does: 'page', pageId: shown.id, place: bindsToPlace ? shown.page.place : null }] : [];
+  });
+  return [...pages, { does: 'mark', mark: 'seen' } as const].filter(
+    (action, i, all) => all.findIndex((other) => sameAction(action, other)) === i,
+  );
+};
+
+export interface ProposedKey {
+  readonly slot: string;
+  readonly action: KeyAction;
+}
+
+/** Keys for a station from her ways of working. Nothing risky is proposed: that is for the user to place on purpose. */
+export const proposeKeys = (plan: Plan, stationId: string, school: KeySchool): ProposedKey[] => {
+  const display = plan.displays[stationId];
+  if (!display) return [];
+  const slots = slotsOf(display);
+  const chosen = display.pressesPerKey === 1 || school === 'frequent short' ? 'short' : 'long';
+  const first = slots.filter(({ press }) => press === chosen);
+  const second = slots.filter(({ press }) => press !== chosen);
+  const often = oftenAt(plan, stationId);
+  const rest = [...often.slice(first.length), ...seldom].filter((action) => !isRisky(action));
+  return [
+    ...first.map(({ slot }, i) => ({ slot, action: often[i] ?? seldom[i - often.length + second.length] })),
+    ...second.map(({ slot }, i) => ({ slot, action: rest[i] })),
+  ].flatMap(({ slot, action }) => (action ? [{ slot, action }] : []));
+};
+
+/** The edits that put a proposal in place of whatever is bound. */
+export const bindProposal = (plan: Plan, stationId: string, proposal: readonly ProposedKey[]): Edit[] => [
+  ...bindingsAt(plan, stationId)
+    .filter(({ slot }) => !proposal.some((one) => one.slot === slot))
+    .map(({ slot }): Edit => ({ type: 'bindKey', stationId, slot, action: null })),
+  ...proposal.map(({ slot, action }): Edit => ({ type: 'bindKey', stationId, slot, action })),
+];

@@ -1,0 +1,26 @@
+import { z } from 'zod';
+import { idSchema, nameSchema } from './id.ts';
+
+/** A screen by what decides what can be read and done on it. Shared by the catalogue and by the boat that carries it. */
+export const screenSchema = z.strictObject({
+  name: nameSchema,
+  screenDiagonalM: z.number().min(0.05).max(1),
+  pixelsWide: z.number().int().min(160).max(8000),
+  pixelsHigh: z.number().int().min(120).max(8000),
+  /** Programmable keys, each with so many ways of pressing it. */
+  keys: z.number().int().min(0).max(40),
+  pressesPerKey: z.number().int().min(1).max(3),
+  /** Whether a key opens a page whatever its place, or whatever page stands at a place of the list. */
+  keysBindTo: z.enum(['page', 'place']),
+  panesPerPage: z.number().int().min(1).max(12),
+});
+export type Screen = z.output<typeof screenSchema>;
+
+/** The display of a station, and how it is looked at there. */
+export const fittedDisplaySchema = screenSchema.extend({
+  catalogue: z.strictObject({ entryId: idSchema, version: z.number().int().min(1) }).nullable(),
+  /** Eye to screen when seated, where the station is used both ways; the station's own distance is then the standing one. */
+  seatedDistanceM: z.number().min(0.2).max(5).nullable(),
+  readAtNight: z.boolean(),
+});
+export type FittedDisplay = z.output<typeof fittedDisplaySchema>;
