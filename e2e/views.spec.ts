@@ -10,6 +10,8 @@ const views = [
   'boats/sable-wren/brief',
   'boats/sable-wren/beams',
   'boats/sable-wren/calibrate',
+  'boats/sable-wren/pages',
+  'boats/sable-wren/keys',
   'boats/sable-wren/handover',
 ];
 

@@ -36,7 +36,14 @@ export { soundersOf } from './findings/rules/depth-offsets.ts';
 export { keyTarget } from './findings/rules/keys.ts';
 export { cellTarget, fittedStations, type FittedStation } from './findings/rules/pages.ts';
 export { cardCautions, cautions } from './handover/cautions.ts';
-export { cardFingerprint, cardOf, cardStanding, type Card, type CardTransducer } from './handover/card.ts';
+export {
+  cardFingerprint,
+  cardOf,
+  cardStanding,
+  type Card,
+  type CardStation,
+  type CardTransducer,
+} from './handover/card.ts';
 export { actionInWords, isFrequent, isRisky, sameAction } from './keys/action-words.ts';
 export { bindingsAt, slotOf, slotsOf, type Binding, type Slot } from './keys/key-slots.ts';
 export { bindProposal, keySchools, proposeKeys, type KeySchool, type ProposedKey } from './keys/propose-keys.ts';

@@ -5,18 +5,20 @@ import {
   findings,
   formatFigure,
   formatSentence,
+  panesOf,
   sectionAt,
   stageStates,
   type Card,
+  type CardStation,
   type CardTransducer,
   type FormatOptions,
   type UnitChoice,
 } from '@grey-keel/core';
 import type { Plan, Quantity } from '@grey-keel/model';
 import pdfmake from 'pdfmake';
-import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces.js';
+import type { Column, Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces.js';
 import { fontFor, fonts } from './fonts.ts';
-import { sectionSvg, seriesColour } from './section-svg.ts';
+import { escapeXml, sectionSvg, seriesColour } from './section-svg.ts';
 
 export interface PrintOptions {
   readonly units: UnitChoice;
@@ -88,6 +90,73 @@ const agroundLines = (card: Card, units: UnitChoice): Content[] =>
       : [],
   );
 
+/** The name of a view in its pane, upright where it would not fit across. */
+const viewName = (view: string, x: number, y: number, width: number): string => {
+  const fits = view.length * 3.1 + 4 < width;
+  const at = fits
+    ? `x="${(x + 3).toFixed(1)}" y="${(y + 8).toFixed(1)}"`
+    : `transform="translate(${(x + 4).toFixed(1)} ${(y + 4).toFixed(1)}) rotate(90)"`;
+  return `<text ${at} font-family="Archivo" font-size="6" fill="#1D272D">${escapeXml(view)}</text>`;
+};
+
+/** A page's panes on its screen's outline, each with the name of its view. */
+const pageSvg = (page: CardStation['pages'][number], screen: CardStation['screen'], width: number): string => {
+  const height = (width * screen.pixelsHigh) / screen.pixelsWide;
+  const panes = panesOf(page.layout, { pixelsWide: width, pixelsHigh: height });
+  return [
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height.toFixed(1)}" viewBox="0 0 ${width} ${height.toFixed(1)}">`,
+    ...panes.map(({ pane, x, y, width: w, height: h }) =>
+      [
+        `<rect x="${x.toFixed(1)}" y="${y.toFixed(1)}" width="${w.toFixed(1)}" height="${h.toFixed(1)}" fill="#EDF0EE" stroke="#1D272D" stroke-width="0.7"/>`,
+        viewName(pane.view, x, y, w),
+      ].join(''),
+    ),
+    '</svg>',
+  ].join('');
+};
+
+const keyTable = (keys: CardStation['keys']): Column =>
+  keys.length === 0
+    ? words('no programmable keys', { fontSize: 8, width: 170 })
+    : {
+        width: 170,
+        layout: 'lightHorizontalLines',
+        table: {
+          body: [
+            ['Key', 'short', 'long'].map((title) => words(title, { fontSize: 7 }) as TableCell),
+            ...keys.map(({ key, short, long }) =>
+              [String(key), short || '-', long || '-'].map((one) => words(one, { fontSize: 8 }) as TableCell),
+            ),
+          ],
+        },
+      };
+
+const pagesAcross = 4;
+
+/** Pages four to a line, so that a display with many does not run off the paper. */
+const pageRows = ({ pages, screen }: CardStation): Content[] =>
+  Array.from({ length: Math.ceil(pages.length / pagesAcross) }, (_, row) => ({
+    columnGap: 6,
+    columns: pages.slice(row * pagesAcross, (row + 1) * pagesAcross).map((page): Content & { width: number } => ({
+      width: 76,
+      stack: [
+        { svg: pageSvg(page, screen, 74), margin: [0, 2, 0, 1] },
+        words(`${page.place} ${page.name}`, { fontSize: 8, bold: true }),
+        words(page.ways.join(', ') || 'not used', { fontSize: 7 }),
+      ],
+    })),
+  }));
+
+const stationBlock = (station: CardStation): Content => ({
+  unbreakable: true,
+  margin: [0, 8, 0, 0],
+  stack: [
+    words(station.name, { bold: true }),
+    words(station.display, { fontSize: 8 }),
+    { columns: [{ width: '*', stack: pageRows(station) }, keyTable(station.keys)] },
+  ],
+});
+
 /** What the reader must know is not settled: stages that are not fresh, and findings that stop or ask for a check. */
 const openLines = (plan: Plan, units: UnitChoice): string[] => {
   const found = findings(plan).filter(({ severity, stage }) => severity !== 'note' && stage !== 'handover');
@@ -147,10 +216,12 @@ export const cardDocument = (plan: Plan, { units, paper, at, revision }: PrintOp
       },
       ...ringLines(card, write),
       { svg: sectionSvg(sectionAt(plan, card.depthM), units, widths[paper], 250), margin: [0, 10, 0, 8] },
-      words(open.length ? 'Not settled' : 'Everything on this card is fresh.', { bold: true, margin: [0, 4, 0, 2] }),
+      words(open.length ? 'Not settled' : 'Everything on this card is fresh.', { bold: true, margin: [0, 12, 0, 2] }),
       ...(open.length ? [{ ul: open.map((line) => words(line, { fontSize: 9 })) }] : []),
       words('Cautions', { bold: true, margin: [0, 8, 0, 2] }),
       { ul: cardCautions.map((line) => words(line, { fontSize: 9 })) },
+      // Cautions and what is not settled stand on the first sheet, whatever the stations need.
+      ...card.stations.map(stationBlock),
     ],
   };
 };

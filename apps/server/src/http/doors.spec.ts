@@ -118,23 +118,26 @@ describe('the other doors', () => {
       plan: { ...bundle.plan, boat: { ...bundle.plan.boat, name } },
     });
     expect((made.body as OpenedBoat).plan.boat.name).toBe(name);
-    expect(await pdfText('tags')).toContain(unspaced(name));
+    expect((await pdfText('tags')).join('')).toContain(unspaced(name));
     await send('DELETE', '/boats/tags');
   });
 
-  const pdfText = async (id: string, units: object = unitSets.metric): Promise<string> => {
+  const pdfText = async (id: string, units: object = unitSets.metric): Promise<string[]> => {
     const query = new URLSearchParams({ ...units });
     const response = await fetch(`${server.address}/api/boats/${id}/card.pdf?${query.toString()}`);
     expect(response.status).toBe(200);
     expect(response.headers.get('content-type')).toContain('application/pdf');
     const pdf = await getDocument({ data: new Uint8Array(await response.arrayBuffer()), verbosity: 0 }).promise;
-    const page = await pdf.getPage(1);
-    const { items } = await page.getTextContent();
-    return unspaced(items.map((item) => ('str' in item ? item.str : '')).join(''));
+    return Promise.all(
+      Array.from({ length: pdf.numPages }, async (_, i) => {
+        const { items } = await (await pdf.getPage(i + 1)).getTextContent();
+        return unspaced(items.map((item) => ('str' in item ? item.str : '')).join(''));
+      }),
+    );
   };
 
   it('prints the card with its figures in the units asked for, its cautions and what is not settled', async () => {
-    const metric = await pdfText('sable-wren');
+    const [first = '', ...rest] = await pdfText('sable-wren');
     for (const part of [
       'Sable Wren',
       '0.62 m',
@@ -145,8 +148,17 @@ describe('the other doors', () => {
       'A wrong sign grounds the boat',
       '\u22120.39 m',
     ])
-      expect(metric).toContain(unspaced(part));
-    const feet = await pdfText('sable-wren', unitSets.feet);
+      expect(first).toContain(unspaced(part));
+    for (const part of [
+      'Helm, starboard',
+      '2 Search',
+      'on the spot, trolling',
+      'side-scan',
+      'stop transmitting',
+      'no programmable keys',
+    ])
+      expect([first, ...rest].join('')).toContain(unspaced(part));
+    const [feet] = await pdfText('sable-wren', unitSets.feet);
     expect(feet).toContain('+1.65ft');
     expect(feet).toContain('105.0ft');
     expect((await send('GET', '/boats/sable-wren/card.pdf?length=miles')).status).toBe(422);

@@ -28,6 +28,16 @@ export const routes: Routes = [
         loadComponent: () => import('./stages/calibrate/calibrate-page.ts').then(({ CalibratePage }) => CalibratePage),
       },
       {
+        path: 'pages',
+        title: 'Pages - Grey Keel',
+        loadComponent: () => import('./stages/pages/pages-page.ts').then(({ PagesPage }) => PagesPage),
+      },
+      {
+        path: 'keys',
+        title: 'Keys - Grey Keel',
+        loadComponent: () => import('./stages/keys/keys-page.ts').then(({ KeysPage }) => KeysPage),
+      },
+      {
         path: 'handover',
         title: 'Handover - Grey Keel',
         loadComponent: () => import('./stages/handover/handover-page.ts').then(({ HandoverPage }) => HandoverPage),

@@ -14,7 +14,7 @@ describe('changing a layout', () => {
     const changed = changePane(layout, first, { view: 'side-scan', rangeM: 30 });
     expect(seen(changed)).toEqual(['side-scan 0,0', 'sounder 512,0']);
     expect(changed.bands[0]?.panes[0]?.rangeM).toBe(30);
-    expect(changed.bands[1]).toEqual(layout.bands[1]!);
+    expect(changed.bands[1]).toEqual(layout.bands[1]);
   });
 
   it('resizes bands and panes by any weights', () => {
@@ -96,7 +96,7 @@ describe('changing a layout', () => {
                 ? resizeBands(now, shares)
                 : kind === 'panes'
                   ? resizePanes(now, at.band, shares)
-                  : splitPane(now, at, kind as 'beside' | 'below', view);
+                  : splitPane(now, at, kind, view);
           now = next ?? now;
           expect(layoutSchema.safeParse(now).success).toBeTrue();
         }

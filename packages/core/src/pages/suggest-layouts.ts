@@ -99,7 +99,8 @@ const shape = ({ bandsLie, bands }: Layout): string =>
     .join(' ')}`;
 
 /**
- * The best layouts for a station in a way of working, best first, no two of them alike but for their shares. The score
+ * The best layouts for a station in a way of working, best first, no two of them alike but for their shares, and none
+ * like the page that shows now. The score
  * is the weighted mean over the wanted views of width^a x height^b as shares of the screen: transparent, and no more
  * than a start.
  */
@@ -111,10 +112,12 @@ export const suggestLayouts = (plan: Plan, stationId: string, way: Way, most = 3
   const whole = weights.reduce((sum, [, weight]) => sum + weight, 0);
   const now = pageFor(plan, stationId, way);
   const shownNow = now ? panesOf(now.page.layout, display) : [];
+  const shapeNow = now ? shape(now.page.layout) : null;
 
   const scored = candidates(weights.map(([view]) => view)).flatMap((layout): (SuggestedLayout & { key: string })[] => {
     const panes = panesOf(layout, display);
-    if (panes.length > display.panesPerPage) return [];
+    const key = shape(layout);
+    if (panes.length > display.panesPerPage || key === shapeNow) return [];
     const score =
       weights.reduce((sum, [view, weight]) => {
         const placed = panes.find((one) => one.pane.view === view);
@@ -134,7 +137,7 @@ export const suggestLayouts = (plan: Plan, stationId: string, way: Way, most = 3
         chief: chief.pane.view,
         scale,
         morePixels: before ? scale.pixels / (scale.along === 'width' ? before.width : before.height) - 1 : null,
-        key: shape(layout),
+        key,
       },
     ];
   });

@@ -1,17 +1,12 @@
-import { provideHttpClient } from '@angular/common/http';
-import { HttpTestingController, provideHttpClientTesting } from '@angular/common/http/testing';
-import { provideZonelessChangeDetection, type Type } from '@angular/core';
-import { TestBed, type ComponentFixture } from '@angular/core/testing';
-import { provideRouter } from '@angular/router';
-import type { Plan } from '@grey-keel/model';
+import { HttpTestingController } from '@angular/common/http/testing';
+import { TestBed } from '@angular/core/testing';
 import { emptyPlan } from '@grey-keel/model';
-import { provideState, provideStore, Store } from '@ngrx/store';
-import { catalogueFeature, fleetEvents, fleetFeature } from '../state/lists.ts';
+import { fleetEvents } from '../state/lists.ts';
 import { planEvents } from '../state/plan.actions.ts';
 import { planFeature } from '../state/plan.reducer.ts';
-import { selectPlan } from '../state/plan.selectors.ts';
-import { viewEvents, viewFeature } from '../state/view.ts';
-import { aPlan, aTransducer, opened } from '../testing/plans.ts';
+import { viewEvents } from '../state/view.ts';
+import { aPlan, aTransducer } from '../testing/plans.ts';
+import { stageHarness } from '../testing/stage-harness.ts';
 import { FleetPage } from '../fleet/fleet-page.ts';
 import { FindingsColumn } from '../shell/findings-column.ts';
 import { Ladder } from '../shell/ladder.ts';
@@ -23,55 +18,7 @@ import { CalibratePage } from './calibrate/calibrate-page.ts';
 import { HandoverPage } from './handover/handover-page.ts';
 
 describe('the pages', () => {
-  let store: Store;
-  const plan = (): Plan => store.selectSignal(selectPlan)() ?? emptyPlan('none');
-  const page = async <T>(
-    type: Type<T>,
-    start: Plan = aPlan(),
-    inputs: Record<string, unknown> = {},
-  ): Promise<HTMLElement> => {
-    store.dispatch(planEvents.boatChosen({ id: 'test-hull' }));
-    store.dispatch(planEvents.boatLoaded({ boat: opened(start), unsent: [], since: [] }));
-    const fixture: ComponentFixture<T> = TestBed.createComponent(type);
-    for (const [name, value] of Object.entries(inputs)) fixture.componentRef.setInput(name, value);
-    await fixture.whenStable();
-    settle = () => fixture.whenStable();
-    return fixture.nativeElement as HTMLElement;
-  };
-  let settle: () => Promise<unknown> = () => Promise.resolve();
-  const write = async (root: HTMLElement, css: string, text: string): Promise<void> => {
-    const field = root.querySelector<HTMLInputElement>(css);
-    if (!field) throw new Error(css);
-    field.value = text;
-    field.dispatchEvent(new Event('input'));
-    field.dispatchEvent(new Event('blur'));
-    await settle();
-  };
-  const press = async (root: HTMLElement, css: string): Promise<void> => {
-    const button = root.querySelector<HTMLElement>(css);
-    if (!button) throw new Error(css);
-    button.click();
-    await settle();
-  };
-  const text = (root: HTMLElement, css: string): string =>
-    (root.querySelector(css)?.textContent ?? '').replace(/[\s\u00a0]+/g, ' ').trim();
-
-  beforeEach(() => {
-    TestBed.configureTestingModule({
-      providers: [
-        provideZonelessChangeDetection(),
-        provideRouter([]),
-        provideHttpClient(),
-        provideHttpClientTesting(),
-        provideStore(),
-        provideState(planFeature),
-        provideState(viewFeature),
-        provideState(fleetFeature),
-        provideState(catalogueFeature),
-      ],
-    });
-    store = TestBed.inject(Store);
-  });
+  const { store, plan, page, write, press, text, settle } = stageHarness();
 
   describe('Brief', () => {
     it('keeps each field as it is left, as one edit', async () => {
@@ -82,7 +29,7 @@ describe('the pages', () => {
       expect(plan().boat.name).toBe('Other Hull');
       await write(root, '#boat-name', '  ');
       expect([plan().boat.name, text(root, '#boat-name-problem')]).toEqual(['Other Hull', 'A name is needed.']);
-      expect(store.selectSignal(planFeature.selectUnsent)().length).toBe(2);
+      expect(store().selectSignal(planFeature.selectUnsent)().length).toBe(2);
     });
 
     it('adds and removes waters, stations and what is sought; a kind of water brings its salt', async () => {
@@ -120,7 +67,7 @@ describe('the pages', () => {
       expect(root.querySelectorAll('gk-section-view .footprint').length).toBe(2);
       expect(text(root, '[data-transducer="a-wide"]')).toContain('24.0°');
       expect(text(root, '.move')).toMatch(/^move 2\.5 m to \d+\.\d m$/);
-      store.dispatch(viewEvents.unitsChosen({ units: 'feet' }));
+      store().dispatch(viewEvents.unitsChosen({ units: 'feet' }));
       await settle();
       expect(text(root, '.move')).toMatch(/^move 8\.2 ft to/);
       expect(text(root, '.onflag')).toBe('105.0 ft');
@@ -145,7 +92,7 @@ describe('the pages', () => {
     it('draws what is silent in a way of working faintly', async () => {
       const root = await page(BeamsPage);
       expect(root.querySelectorAll('.silent').length).toBe(0);
-      store.dispatch(viewEvents.wayChosen({ way: 'trolling' }));
+      store().dispatch(viewEvents.wayChosen({ way: 'trolling' }));
       await settle();
       expect(root.querySelectorAll('.beam.silent').length).toBe(2);
     });
@@ -237,7 +184,7 @@ describe('the pages', () => {
       for (const lead of ['5', '9', '12']) await record(root, lead, String(Number(lead) - 0.4));
       await press(root, '#result .chief');
       expect(text(root, '[data-sounder="a-wide"]')).toContain('fresh');
-      store.dispatch(
+      store().dispatch(
         planEvents.edited({
           revisionId: crypto.randomUUID(),
           label: 'x',
@@ -306,10 +253,12 @@ describe('the pages', () => {
         '1 Brief, missing',
         '2 Beams, fresh',
         '5 Calibrate, missing',
+        '7 Pages, missing',
+        '8 Keys, missing',
         '10 Handover, missing',
       ]);
       expect(root.querySelector('.waterline')?.nextElementSibling?.textContent).toContain('Brief');
-      expect(root.querySelectorAll('a.under').length).toBe(4);
+      expect(root.querySelectorAll('a.under').length).toBe(6);
     });
 
     it('lists findings of the stage first, counts them, and carries out a way out that is safe', async () => {
@@ -329,12 +278,12 @@ describe('the pages', () => {
     it('says kept, keeping, or how much waits', async () => {
       const root = await page(KeptState);
       expect(text(root, 'span')).toMatch(/^kept \d\d:\d\d$/);
-      store.dispatch(
+      store().dispatch(
         planEvents.edited({ revisionId: crypto.randomUUID(), label: 'x', edits: [{ type: 'workAtDepth', depthM: 9 }] }),
       );
       await settle();
       expect(text(root, 'span')).toBe('keeping');
-      store.dispatch(planEvents.sendingFailed({ problem: { status: 0, detail: 'none', body: null } }));
+      store().dispatch(planEvents.sendingFailed({ problem: { status: 0, detail: 'none', body: null } }));
       await settle();
       expect(text(root, 'span')).toContain('1 unsent');
     });
@@ -376,7 +325,7 @@ describe('the pages', () => {
 
     it('lists the boats, and takes one off with the chance to bring her back', async () => {
       const root = await page(FleetPage);
-      store.dispatch(fleetEvents.loaded({ boats: [line('b', 'Beta'), line('a', 'Alpha')] }));
+      store().dispatch(fleetEvents.loaded({ boats: [line('b', 'Beta'), line('a', 'Alpha')] }));
       await settle();
       expect([...root.querySelectorAll('[data-boat] a')].map((one) => one.textContent.trim())).toEqual([
         'Alpha',
@@ -396,10 +345,10 @@ describe('the pages', () => {
       root.querySelector('form')?.dispatchEvent(new Event('submit', { cancelable: true }));
       await settle();
       expect(text(root, '.told')).toContain('A name is needed');
-      store.dispatch(fleetEvents.failed({ detail: 'no server' }));
+      store().dispatch(fleetEvents.failed({ detail: 'no server' }));
       await settle();
       expect(text(root, '[role="alert"]:not(.told)')).toContain('no server');
-      store.dispatch(fleetEvents.loaded({ boats: [] }));
+      store().dispatch(fleetEvents.loaded({ boats: [] }));
       await settle();
       expect(text(root, '.empty')).toContain('No boat yet');
     });

@@ -11,6 +11,8 @@ const words: Partial<Record<Stage, StageWords>> = {
   brief: { title: 'Brief', decides: 'The boat, her waters and her work: everything later is judged against this.' },
   beams: { title: 'Beams', decides: 'Which cones, at which frequencies, for the depth she works at.' },
   calibrate: { title: 'Calibrate', decides: 'Each number the displays rely on, measured, with its uncertainty.' },
+  pages: { title: 'Pages', decides: 'What each screen shows in each way of working, and whether it can be read.' },
+  keys: { title: 'Keys', decides: 'What each key does, short and long, and what a slip would do.' },
   handover: { title: 'Handover', decides: 'The card for the dash, with what is stale and what is missing.' },
 };
 

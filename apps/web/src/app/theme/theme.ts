@@ -26,7 +26,16 @@ interface Tokens {
   readonly note: string;
   readonly fresh: string;
   readonly caution: string;
+  /** What a display's views are drawn in: land and lines of a chart, an echogram's ground, its weak and strong echoes. */
+  readonly artLand: string;
+  readonly artLine: string;
+  readonly artDark: string;
+  readonly artGrey: string;
+  readonly artBright: string;
+  readonly artWarm: string;
   readonly series: readonly string[];
+  /** Which of the browser's own controls are drawn: a white box at night takes the eye's adaptation. */
+  readonly colorScheme: 'light' | 'dark';
   readonly hairline: string;
   readonly text: string;
 }
@@ -53,7 +62,14 @@ const shop: Tokens = {
   note: '#17727F',
   fresh: '#3E7448',
   caution: '#F7EADB',
+  artLand: '#E6EAE2',
+  artLine: '#9FB0AE',
+  artDark: '#10181C',
+  artGrey: '#7C8589',
+  artBright: '#F2EBD5',
+  artWarm: '#C9A24B',
   series: ['#17727F', '#A4402D', '#4B5A63', '#A86A0B', '#3E7448', '#84503F'],
+  colorScheme: 'light',
   hairline: '1px',
   text: '15px',
 };
@@ -103,6 +119,13 @@ const night: Tokens = {
   note: '#C9744F',
   fresh: '#BF8A5A',
   caution: '#24130C',
+  colorScheme: 'dark',
+  artLand: '#2A160E',
+  artLine: '#5A3524',
+  artDark: '#120A07',
+  artGrey: '#5A3524',
+  artBright: '#D9805A',
+  artWarm: '#A05A40',
   series: ['#C76B45', '#E0904A', '#A05A40', '#D9A06A', '#8F6A45', '#B8694A'],
 };
 

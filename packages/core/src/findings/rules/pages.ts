@@ -60,7 +60,7 @@ export const pageMissing: Rule = {
         {
           subject: `${id}-${way.replaceAll(' ', '-')}`,
           title: `No page ${way}`,
-          reason: [`${station.name} has `, figure(pages.length, 'count'), ` pages, none of them for ${way}.`],
+          reason: ['Of ', figure(pages.length, 'count'), ` pages at ${station.name} none is for ${way}.`],
           figure: figure(pages.length, 'count'),
           wayOut: {
             label: other ? `Show "${other.page.name}"` : 'Make one',
@@ -86,7 +86,7 @@ export const numberSmall: Rule = {
         return [
           {
             subject: `${pageId}-${numberId}`,
-            title: `${number.shows} cannot be read`,
+            title: `The ${number.shows} cannot be read`,
             reason: [
               `${station.name}, ${page.name}: `,
               figure(answer.heightM, 'digitHeight'),

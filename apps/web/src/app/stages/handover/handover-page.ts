@@ -19,6 +19,7 @@ import { fileNameOf, saveFile } from '../../shared/save-file.ts';
 import { newId } from '../../state/open-plan.ts';
 import { selectBoatId, selectFindings, selectStages, selectUnsent } from '../../state/plan.selectors.ts';
 import { seriesVariable } from '../beams/series.ts';
+import { PageDrawing } from '../pages/page-drawing.ts';
 import { openBoat } from '../open-boat.ts';
 import { stageRegister } from '../stages.ts';
 import { CardSection } from './card-section.ts';
@@ -28,7 +29,7 @@ const patienceMs = 5000;
 
 @Component({
   selector: 'gk-handover-page',
-  imports: [CardSection, ComputedNumber, FigurePipe, RouterLink, SentencePipe],
+  imports: [CardSection, ComputedNumber, FigurePipe, PageDrawing, RouterLink, SentencePipe],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let it = card();
@@ -151,6 +152,48 @@ const patienceMs = 5000;
         </p>
       }
       <gk-card-section [section]="section()" [units]="units()" />
+      @for (station of it.stations; track station.id) {
+        <section class="station" [attr.aria-labelledby]="'station-' + station.id">
+          <h3 [id]="'station-' + station.id">
+            {{ station.name }} <span class="faint">{{ station.display }}</span>
+          </h3>
+          <ol class="pages">
+            @for (page of station.pages; track page.place) {
+              <li>
+                <gk-page-drawing
+                  [layout]="page.layout"
+                  [wide]="station.screen.pixelsWide"
+                  [high]="station.screen.pixelsHigh"
+                />
+                <strong>{{ page.place }} {{ page.name }}</strong>
+                <span class="faint">{{ page.ways.join(', ') || 'not used' }}</span>
+              </li>
+            } @empty {
+              <li class="is-missing">no page yet</li>
+            }
+          </ol>
+          @if (station.keys.length) {
+            <table class="keys">
+              <thead>
+                <tr>
+                  <th scope="col">Key</th>
+                  <th scope="col">short</th>
+                  <th scope="col">long</th>
+                </tr>
+              </thead>
+              <tbody>
+                @for (key of station.keys; track key.key) {
+                  <tr>
+                    <th scope="row">{{ key.key }}</th>
+                    <td>{{ key.short || '-' }}</td>
+                    <td>{{ key.long || '-' }}</td>
+                  </tr>
+                }
+              </tbody>
+            </table>
+          }
+        </section>
+      }
       <div class="foot">
         <section aria-labelledby="open-title">
           <h3 id="open-title">{{ unsettled().length ? 'Not settled' : 'Everything on this card is fresh.' }}</h3>
@@ -206,6 +249,45 @@ const patienceMs = 5000;
       font-size: 18px;
       font-weight: 700;
     }
+    .station {
+      display: grid;
+      grid-template-columns: minmax(0, 1fr) 250px;
+      gap: 4px 16px;
+      border-top: var(--hairline) solid var(--rule);
+      padding-top: 8px;
+    }
+    .station h3 {
+      grid-column: 1 / -1;
+    }
+    .pages {
+      margin: 0;
+      padding: 0;
+      list-style: none;
+      display: flex;
+      flex-wrap: wrap;
+      gap: 10px;
+    }
+    .pages li {
+      width: 118px;
+      display: grid;
+      align-content: start;
+      font-size: var(--small);
+    }
+    .keys {
+      border-collapse: collapse;
+      font-size: var(--small);
+      align-self: start;
+    }
+    .keys th,
+    .keys td {
+      text-align: left;
+      padding: 2px 8px;
+      border-bottom: var(--hairline) solid var(--rule);
+    }
+    .keys thead th {
+      font-weight: 400;
+      color: var(--faint);
+    }
     .foot {
       display: grid;
       grid-template-columns: 1fr 1fr;
@@ -232,7 +314,8 @@ const patienceMs = 5000;
       color: var(--fresh);
     }
     @media (max-width: 760px) {
-      .foot {
+      .foot,
+      .station {
         grid-template-columns: minmax(0, 1fr);
       }
     }

@@ -1,0 +1,99 @@
+import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { bindProposal, fittedStations, keySchools, proposeKeys, type KeySchool } from '@grey-keel/core';
+import { openBoat } from '../open-boat.ts';
+import { KeyList } from './key-list.ts';
+
+const schoolWords: Readonly<Record<KeySchool, string>> = {
+  'frequent short': 'Quick for what is done often; a long press guards what is done seldom.',
+  'frequent long': 'Nothing frequent happens by a brush of the hand; each change takes a moment longer.',
+};
+
+@Component({
+  selector: 'gk-keys-page',
+  imports: [KeyList, RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @for (one of fitted(); track one.id) {
+      <section class="sheet" [attr.aria-labelledby]="'keys-of-' + one.id">
+        <div class="row head">
+          <h2 [id]="'keys-of-' + one.id">{{ one.station.name }}</h2>
+          <span class="small faint"
+            >{{ one.display.name }}: {{ one.display.keys }} programmable keys,
+            {{ one.display.pressesPerKey > 1 ? 'short and long press' : 'one press' }}, bound to
+            {{ one.display.keysBindTo === 'place' ? 'a place in the list' : 'the page itself' }}</span
+          >
+        </div>
+        @if (one.display.keysBindTo === 'place' && one.display.keys > 0) {
+          <p class="small">
+            These keys open whatever page stands at a place of the list. Adding or moving a page shifts them; a finding
+            says so.
+          </p>
+        }
+        <gk-key-list [plan]="plan()" [stationId]="one.id" />
+        @if (one.display.keys > 0) {
+          <div class="row schools" role="group" [attr.aria-label]="'Proposals for ' + one.station.name">
+            @for (school of schools; track school) {
+              <div>
+                <button
+                  type="button"
+                  class="action"
+                  (click)="propose(one.id, school)"
+                  [attr.aria-label]="'Propose: ' + school + ', ' + one.station.name"
+                >
+                  Propose: {{ school }}
+                </button>
+                <p class="small faint">{{ words[school] }}</p>
+              </div>
+            }
+          </div>
+        }
+      </section>
+    } @empty {
+      <section class="sheet">
+        <p>No station has a display yet, so there are no keys to give a meaning.</p>
+        <p><a routerLink="../pages">Choose displays first</a></p>
+      </section>
+    }
+    <p class="caution" role="note">
+      Hold position and standby do not belong one slip from a key pressed without looking. Never start transmitting out
+      of the water, or at swimmers and divers. The makers' instructions come first.
+    </p>
+  `,
+  styles: `
+    :host {
+      display: grid;
+      grid-template-columns: minmax(0, 1fr);
+      gap: 10px;
+    }
+    .head {
+      align-items: baseline;
+      margin-bottom: 8px;
+    }
+    gk-key-list {
+      display: grid;
+      grid-template-columns: repeat(auto-fill, minmax(196px, 1fr));
+      gap: 6px 12px;
+      margin-top: 8px;
+    }
+    .schools {
+      margin-top: 8px;
+      align-items: start;
+    }
+    .schools > div {
+      max-width: 320px;
+    }
+  `,
+})
+export class KeysPage {
+  private readonly open = openBoat();
+  protected readonly plan = this.open.plan;
+  protected readonly fitted = computed(() => fittedStations(this.plan()));
+  protected readonly schools = keySchools;
+  protected readonly words = schoolWords;
+
+  protected propose(stationId: string, school: KeySchool): void {
+    const edits = bindProposal(this.plan(), stationId, proposeKeys(this.plan(), stationId, school));
+    if (edits.length) this.open.edits.edit(`keys, ${school}`, ...edits);
+  }
+}

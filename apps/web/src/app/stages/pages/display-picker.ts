@@ -1,0 +1,69 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import type { DisplayEntry, FittedDisplay } from '@grey-keel/model';
+import { Store } from '@ngrx/store';
+import { ChoiceField } from '../../shared/choice-field.ts';
+import { catalogueEvents, catalogueFeature } from '../../state/lists.ts';
+
+const fitted = (item: DisplayEntry, entryId: string, version: number): FittedDisplay => {
+  const { type: _type, sockets: _sockets, travellingSettings: _settings, ...screen } = item;
+  return { ...screen, catalogue: { entryId, version }, seatedDistanceM: null, readAtNight: false };
+};
+
+/** Which display stands at a station, from the shop's catalogue. */
+@Component({
+  selector: 'gk-display-picker',
+  imports: [ChoiceField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (status() === 'failed') {
+      <p role="alert">{{ problem() }} <button type="button" class="plain" (click)="load()">Try again</button></p>
+    } @else {
+      <gk-choice-field
+        [label]="label()"
+        [fieldId]="'display-' + stationId()"
+        [value]="current()"
+        [choices]="choices()"
+        (changed)="take($event)"
+      />
+    }
+  `,
+})
+export class DisplayPicker {
+  readonly stationId = input.required<string>();
+  readonly label = input.required<string>();
+  readonly display = input<FittedDisplay | null>(null);
+  readonly fit = output<FittedDisplay | null>();
+
+  private readonly store = inject(Store);
+  private readonly entries = this.store.selectSignal(catalogueFeature.selectAll);
+  protected readonly status = this.store.selectSignal(catalogueFeature.selectStatus);
+  protected readonly problem = this.store.selectSignal(catalogueFeature.selectProblem);
+  protected readonly current = computed(() => this.display()?.catalogue?.entryId ?? '');
+  protected readonly choices = computed(() => [
+    { value: '', label: this.status() === 'ready' ? 'none' : 'fetching the catalogue' },
+    ...this.entries().flatMap(({ id, item }) =>
+      item.type === 'display'
+        ? [
+            {
+              value: id,
+              label: `${item.name}, ${(item.screenDiagonalM / 0.0254).toFixed(1)} in, ${item.pixelsWide} x ${item.pixelsHigh}`,
+            },
+          ]
+        : [],
+    ),
+  ]);
+
+  constructor() {
+    this.load();
+  }
+
+  protected load(): void {
+    this.store.dispatch(catalogueEvents.wanted());
+  }
+
+  protected take(id: string): void {
+    const entry = this.entries().find((one) => one.id === id);
+    if (id === '') this.fit.emit(null);
+    else if (entry?.item.type === 'display') this.fit.emit(fitted(entry.item, entry.id, entry.version));
+  }
+}

@@ -1,0 +1,258 @@
+import type { CatalogueEntry, Page, Plan } from '@grey-keel/model';
+import { SplitComponent } from 'angular-split';
+import { TestBed } from '@angular/core/testing';
+import { By } from '@angular/platform-browser';
+import { catalogueEvents } from '../../state/lists.ts';
+import { viewEvents } from '../../state/view.ts';
+import { aPlan } from '../../testing/plans.ts';
+import { stageHarness } from '../../testing/stage-harness.ts';
+import { KeysPage } from '../keys/keys-page.ts';
+import { PagesPage } from './pages-page.ts';
+import { ScreenEditor } from './screen-editor.ts';
+
+const display = {
+  name: 'Display 12',
+  screenDiagonalM: 0.30734,
+  pixelsWide: 1280,
+  pixelsHigh: 800,
+  keys: 4,
+  pressesPerKey: 2,
+  keysBindTo: 'page' as const,
+  panesPerPage: 3,
+  catalogue: null,
+  seatedDistanceM: null,
+  readAtNight: false,
+};
+const troll: Page = {
+  stationId: 'helm',
+  name: 'Troll',
+  place: 1,
+  shownIn: { trolling: true },
+  layout: {
+    bandsLie: 'columns',
+    bands: [
+      { share: 0.5, panes: [{ share: 1, view: 'chart', rangeM: null }] },
+      { share: 0.5, panes: [{ share: 1, view: 'sounder', rangeM: null }] },
+    ],
+  },
+  numbers: { depth: { shows: 'depth', heightPx: 40, x: 0.4, y: 0.1 } },
+};
+const fitted = (): Plan => ({
+  ...aPlan(),
+  stations: { helm: { name: 'Helm', viewingDistanceM: 0.9, posture: 'standing' } },
+  displays: { helm: display },
+  pages: { troll },
+});
+const entry: CatalogueEntry = {
+  id: 'big',
+  version: 2,
+  shipped: true,
+  item: {
+    type: 'display',
+    name: 'Big one',
+    screenDiagonalM: 0.4,
+    pixelsWide: 1920,
+    pixelsHigh: 1080,
+    keys: 0,
+    pressesPerKey: 1,
+    keysBindTo: 'page',
+    panesPerPage: 6,
+    sockets: [],
+    travellingSettings: [],
+  },
+};
+
+describe('Pages', () => {
+  const { store, plan, page, write, press, choose, key, text, settle } = stageHarness();
+  const number = '#number-depth';
+
+  it('shows each station by its ways of working, a gap as a gap, and opens the way of the head strip', async () => {
+    store().dispatch(viewEvents.wayChosen({ way: 'trolling' }));
+    const root = await page(PagesPage, fitted());
+    expect(text(root, '#cell-helm-running')).toBe('no page');
+    expect(root.querySelector('#cell-helm-trolling gk-page-drawing')).not.toBeNull();
+    expect(root.querySelector('#cell-helm-trolling')?.getAttribute('aria-pressed')).toBe('true');
+    expect(text(root, 'h2')).toBe('Helm · trolling');
+  });
+
+  it('says what to do first where there is no station, no display or no way of working', async () => {
+    expect(text(await page(PagesPage, aPlan()), 'p')).toContain('no station yet');
+    const bare = await page(PagesPage, { ...fitted(), displays: {}, pages: {} });
+    expect(bare.querySelector('gk-page-matrix')).toBeNull();
+    expect(bare.querySelector('#display-helm')).not.toBeNull();
+    expect((await page(PagesPage, { ...fitted(), ways: {} })).textContent).toContain('No way of working is chosen');
+  });
+
+  it('fits a display from the catalogue, keeps how it is looked at, and takes it off with its pages', async () => {
+    const root = await page(PagesPage, { ...fitted(), displays: { helm: { ...display, readAtNight: true } } });
+    store().dispatch(catalogueEvents.loaded({ entries: [entry] }));
+    await settle();
+    await choose(root, '#display-helm', 'big');
+    expect(plan().displays['helm']).toEqual(
+      jasmine.objectContaining({
+        name: 'Big one',
+        readAtNight: true,
+        catalogue: { entryId: 'big', version: 2 },
+        panesPerPage: 6,
+      }),
+    );
+    await choose(root, '#display-helm', '');
+    expect([plan().displays, plan().pages]).toEqual([{}, {}]);
+  });
+
+  it('makes a page for a gap from a suggestion, or shows one that is there', async () => {
+    const root = await page(PagesPage, fitted());
+    await press(root, '#cell-helm-running');
+    expect(text(root, '.gap:not(button)')).toContain('No page is shown here while running');
+    await press(root, 'gk-suggestion-list button.plain');
+    const made = Object.values(plan().pages).find(({ name }) => name === 'running');
+    expect(made).toEqual(jasmine.objectContaining({ place: 2, shownIn: { running: true }, stationId: 'helm' }));
+
+    const other = await page(PagesPage, fitted());
+    await press(other, '#cell-helm-running');
+    await choose(other, '#show-page', 'troll');
+    expect(plan().pages['troll']?.shownIn).toEqual({ trolling: true, running: true });
+  });
+
+  it('swaps the view of a pane, gives it a range, splits it and takes it away', async () => {
+    store().dispatch(viewEvents.wayChosen({ way: 'trolling' }));
+    const root = await page(PagesPage, fitted());
+    await press(root, '.pane');
+    await choose(root, '#pane-view', 'side-scan');
+    await write(root, '#pane-range', '30');
+    expect(plan().pages['troll']?.layout.bands[0]?.panes[0]).toEqual({ share: 1, view: 'side-scan', rangeM: 30 });
+    const button = (words: string): string =>
+      `.inspector button:nth-of-type(${[...root.querySelectorAll('.inspector button')].findIndex((one) => one.textContent?.trim() === words) + 1})`;
+    await press(root, button('Add below'));
+    expect(plan().pages['troll']?.layout.bands[0]?.panes.map(({ view }) => view)).toEqual(['side-scan', 'chart']);
+    // 30 m to each side over half of 1280 pixels.
+    expect(text(root, '.gives tr:first-child gk-number')).toBe('0.09 m/px');
+    await press(root, button('Remove pane'));
+    expect(plan().pages['troll']?.layout.bands[0]?.panes.map(({ view }) => view)).toEqual(['chart']);
+  });
+
+  it('keeps the last pane', async () => {
+    store().dispatch(viewEvents.wayChosen({ way: 'trolling' }));
+    const alone = { ...troll, layout: { ...troll.layout, bands: troll.layout.bands.slice(0, 1) } };
+    const root = await page(PagesPage, { ...fitted(), pages: { troll: alone } });
+    await press(root, '.pane');
+    await press(root, '.inspector button.plain');
+    expect(text(root, '[role="alert"]')).toContain('The last pane stays');
+    expect(plan().pages['troll']).toEqual(alone);
+  });
+
+  it('moves a number with the arrows, sizes it with plus and minus, and removes it', async () => {
+    store().dispatch(viewEvents.wayChosen({ way: 'trolling' }));
+    const root = await page(PagesPage, fitted());
+    const now = () => plan().pages['troll']?.numbers['depth'];
+    await key(root, number, 'ArrowRight');
+    await key(root, number, 'ArrowDown', { shiftKey: true });
+    expect([now()?.x, now()?.y]).toEqual([0.41, 0.2]);
+    await key(root, number, '+');
+    await key(root, number, '-');
+    await key(root, number, '-');
+    expect(now()?.heightPx).toBe(39);
+    for (let i = 0; i < 60; i++) await key(root, number, 'ArrowLeft');
+    expect(now()?.x).toBe(0);
+    await key(root, number, 'Delete');
+    expect(plan().pages['troll']?.numbers).toEqual({});
+  });
+
+  it('judges the chosen number by day and by night, and marks one that cannot be read', async () => {
+    store().dispatch(viewEvents.wayChosen({ way: 'trolling' }));
+    const root = await page(PagesPage, fitted());
+    await press(root, number);
+    expect(root.querySelectorAll('.sight').length).toBe(2);
+    // 40 px of 0.2036 mm at 0.9 m: 31.1 minutes.
+    expect(text(root, '.sight')).toContain('31.1\u2032');
+    await write(root, '#number-height', '14');
+    expect(text(root, '.sight.unread')).toContain('21 px would do');
+    expect(root.querySelector(number)?.classList.contains('small')).toBeTrue();
+  });
+
+  it('adds a number large enough to be read', async () => {
+    store().dispatch(viewEvents.wayChosen({ way: 'trolling' }));
+    const root = await page(PagesPage, fitted());
+    await choose(root, '#add-number', 'speed');
+    const added = Object.values(plan().pages['troll']?.numbers ?? {}).find(({ shows }) => shows === 'speed');
+    expect(added?.heightPx).toBeGreaterThanOrEqual(21);
+  });
+
+  it('names a page, says where it is shown, and removes it', async () => {
+    store().dispatch(viewEvents.wayChosen({ way: 'trolling' }));
+    const root = await page(PagesPage, fitted());
+    await write(root, '#page-name', 'Slow');
+    expect(plan().pages['troll']?.name).toBe('Slow');
+    const [running] = root.querySelectorAll<HTMLInputElement>('.shown input');
+    running?.click();
+    await settle();
+    expect(plan().pages['troll']?.shownIn.running).toBeTrue();
+    const remove = [...root.querySelectorAll<HTMLButtonElement>('button')].find(
+      (one) => one.textContent?.trim() === 'Remove page',
+    );
+    remove?.click();
+    await settle();
+    expect(plan().pages).toEqual({});
+  });
+
+  it('takes the sizes of a divided screen as shares', async () => {
+    await page(PagesPage, fitted());
+    const fixture = TestBed.createComponent(ScreenEditor);
+    for (const [name, value] of Object.entries({ display, page: troll, chosen: null, unreadable: new Set() }))
+      fixture.componentRef.setInput(name, value);
+    const relaid: unknown[] = [];
+    fixture.componentInstance.relaid.subscribe((layout) => relaid.push(layout.bands.map(({ share }) => share)));
+    await fixture.whenStable();
+    const split = fixture.debugElement.query(By.directive(SplitComponent)).componentInstance as SplitComponent;
+    split.dragEnd.emit({ gutterNum: 1, sizes: [75, 25] });
+    expect(relaid).toEqual([[0.75, 0.25]]);
+  });
+});
+
+describe('Keys', () => {
+  const { plan, page, choose, text, settle } = stageHarness();
+
+  it('binds and clears a press, and records the place on a display that binds to places', async () => {
+    const root = await page(KeysPage, fitted());
+    await choose(root, '#key-helm-1-short', 'page troll');
+    await choose(root, '#key-helm-2-long', 'mark hazard');
+    expect(plan().keys['helm']).toEqual({
+      '1-short': { does: 'page', pageId: 'troll', place: null },
+      '2-long': { does: 'mark', mark: 'hazard' },
+    });
+    await choose(root, '#key-helm-2-long', '');
+    expect(Object.keys(plan().keys['helm'] ?? {})).toEqual(['1-short']);
+
+    const places = await page(KeysPage, { ...fitted(), displays: { helm: { ...display, keysBindTo: 'place' } } });
+    await choose(places, '#key-helm-1-short', 'page troll');
+    expect(plan().keys['helm']?.['1-short']).toEqual({ does: 'page', pageId: 'troll', place: 1 });
+    expect(text(places, 'section > p')).toContain('whatever page stands at a place');
+  });
+
+  it('keeps showing a binding whose page is gone', async () => {
+    const root = await page(KeysPage, {
+      ...fitted(),
+      keys: { helm: { '1-short': { does: 'page', pageId: 'gone', place: null } } },
+    });
+    const list = root.querySelector<HTMLSelectElement>('#key-helm-1-short');
+    expect(list?.selectedOptions[0]?.textContent?.trim()).toBe('a page that is gone');
+  });
+
+  it('takes a proposal of either school as one edit', async () => {
+    const root = await page(KeysPage, fitted());
+    const [short, long] = root.querySelectorAll<HTMLButtonElement>('.schools button');
+    short?.click();
+    await settle();
+    expect(plan().keys['helm']?.['1-short']).toEqual({ does: 'page', pageId: 'troll', place: null });
+    long?.click();
+    await settle();
+    expect(plan().keys['helm']?.['1-long']).toEqual({ does: 'page', pageId: 'troll', place: null });
+  });
+
+  it('says where to go while there is no display, and that some displays have no keys', async () => {
+    expect(text(await page(KeysPage, aPlan()), 'section')).toContain('No station has a display yet');
+    const glass = await page(KeysPage, { ...fitted(), displays: { helm: { ...display, keys: 0 } } });
+    expect(text(glass, 'gk-key-list')).toContain('no programmable keys');
+    expect(glass.querySelector('.schools')).toBeNull();
+  });
+});

@@ -1,0 +1,287 @@
+import { CdkDrag, type CdkDragEnd } from '@angular/cdk/drag-drop';
+import { ChangeDetectionStrategy, Component, computed, ElementRef, input, output, viewChild } from '@angular/core';
+import { inOrder, panesOf, resizeBands, resizePanes, type PanePlace } from '@grey-keel/core';
+import type { FittedDisplay, Layout, Page, PageNumber } from '@grey-keel/model';
+import { SplitAreaComponent, SplitComponent, SplitGutterDirective } from 'angular-split';
+import { digitShare, sampleOf } from './readout-samples.ts';
+import { ViewArt } from './view-art.ts';
+
+/** What lies under the finger on a page: a pane or a number. */
+export type Chosen = { readonly pane: PanePlace } | { readonly numberId: string } | null;
+
+const nudge = 0.01;
+
+/** A page on its display's true outline. Panes are divided by their bars, numbers are moved where they are wanted. */
+@Component({
+  selector: 'gk-screen-editor',
+  imports: [CdkDrag, SplitAreaComponent, SplitComponent, SplitGutterDirective, ViewArt],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @let it = page();
+    <div class="bezel">
+      <div #screen class="screen" [style.aspect-ratio]="display().pixelsWide + '/' + display().pixelsHigh">
+        <as-split
+          [direction]="it.layout.bandsLie === 'rows' ? 'vertical' : 'horizontal'"
+          unit="percent"
+          [gutterSize]="6"
+          [gutterStep]="2"
+          gutterAriaLabel="Divide the bands"
+          (dragEnd)="bandsResized($event.sizes)"
+        >
+          @for (band of bands(); track band.key) {
+            <as-split-area [size]="band.size">
+              <as-split
+                [direction]="it.layout.bandsLie === 'rows' ? 'horizontal' : 'vertical'"
+                unit="percent"
+                [gutterSize]="6"
+                [gutterStep]="2"
+                gutterAriaLabel="Divide the panes"
+                (dragEnd)="panesResized(band.index, $event.sizes)"
+              >
+                @for (pane of band.panes; track pane.key) {
+                  <as-split-area [size]="pane.size">
+                    <button
+                      type="button"
+                      class="pane"
+                      [attr.aria-pressed]="isPane(band.index, pane.index)"
+                      [attr.aria-label]="pane.view + ', pane'"
+                      (click)="choose.emit({ pane: { band: band.index, place: pane.index } })"
+                    >
+                      <gk-view-art [view]="pane.view" />
+                      <span class="name">{{ pane.view }}</span>
+                    </button>
+                  </as-split-area>
+                }
+                <div *asSplitGutter class="divider"></div>
+              </as-split>
+            </as-split-area>
+          }
+          <div *asSplitGutter class="divider"></div>
+        </as-split>
+        @for (number of numbers(); track number.id) {
+          <button
+            type="button"
+            class="number mono"
+            cdkDrag
+            [cdkDragBoundary]="screenElement() ?? ''"
+            [id]="'number-' + number.id"
+            [class.small]="number.small"
+            [style.left.%]="number.x"
+            [style.top.%]="number.y"
+            [style.font-size.cqw]="number.size"
+            [attr.aria-pressed]="isNumber(number.id)"
+            [attr.aria-label]="
+              number.figure +
+              number.unit +
+              ', ' +
+              number.shows +
+              ', ' +
+              number.heightPx +
+              ' pixels high' +
+              (number.small ? ', cannot be read' : '')
+            "
+            (click)="choose.emit({ numberId: number.id })"
+            (cdkDragEnded)="dropped(number.id, $event)"
+            (keydown)="pressed(number.id, $event)"
+          >
+            {{ number.figure }}<small>{{ number.unit }}</small>
+          </button>
+        }
+      </div>
+    </div>
+  `,
+  styles: `
+    .bezel {
+      padding: 6px;
+      background: var(--hull-dark);
+      border-radius: 2px;
+    }
+    .screen {
+      position: relative;
+      container-type: inline-size;
+      overflow: hidden;
+      background: var(--art-dark);
+    }
+    as-split {
+      position: absolute;
+      inset: 0;
+      --as-gutter-background-color: var(--hull-dark);
+    }
+    as-split-area {
+      position: relative;
+      overflow: hidden;
+    }
+    .divider {
+      position: relative;
+      z-index: 3;
+      width: 100%;
+      height: 100%;
+      display: grid;
+      place-items: center;
+    }
+    /* The bar is thin; what a thumb can take hold of is not. */
+    .divider::before {
+      content: '';
+      position: absolute;
+      width: 44px;
+      height: 44px;
+    }
+    .divider::after {
+      content: '';
+      position: absolute;
+      width: 18px;
+      height: 18px;
+      border-radius: 50%;
+      background: var(--sheet);
+      border: 2px solid var(--hull-dark);
+    }
+    .pane {
+      position: absolute;
+      inset: 0;
+      width: 100%;
+      height: 100%;
+      padding: 0;
+      border: 0;
+      background: none;
+      cursor: pointer;
+    }
+    .pane[aria-pressed='true']::after {
+      content: '';
+      position: absolute;
+      inset: 0;
+      border: 3px solid var(--water);
+    }
+    .pane:focus-visible {
+      outline-offset: -4px;
+    }
+    .name {
+      position: absolute;
+      left: 4px;
+      bottom: 4px;
+      padding: 0 5px;
+      background: var(--sheet);
+      color: var(--ink);
+      font-size: 12px;
+    }
+    .number {
+      position: absolute;
+      padding: 0.06em 0.16em;
+      border: 2px solid transparent;
+      background: var(--art-dark);
+      color: var(--art-bright);
+      font-weight: 700;
+      line-height: 1;
+      white-space: nowrap;
+      cursor: move;
+      touch-action: none;
+    }
+    .number small {
+      font-size: 0.45em;
+      margin-left: 0.15em;
+    }
+    .number.small {
+      border-color: var(--check);
+      border-style: dashed;
+    }
+    .number[aria-pressed='true'] {
+      border-color: var(--water);
+    }
+  `,
+})
+export class ScreenEditor {
+  readonly display = input.required<FittedDisplay>();
+  readonly page = input.required<Page>();
+  readonly chosen = input.required<Chosen>();
+  /** Ids of the numbers that cannot be read. */
+  readonly unreadable = input.required<ReadonlySet<string>>();
+  readonly choose = output<Chosen>();
+  readonly relaid = output<Layout>();
+  readonly numberMoved = output<{ id: string; changes: Partial<PageNumber> }>();
+  readonly numberRemoved = output<string>();
+
+  private readonly screen = viewChild<ElementRef<HTMLElement>>('screen');
+  protected readonly screenElement = computed(() => this.screen()?.nativeElement);
+
+  protected readonly bands = computed(() => {
+    const { layout } = this.page();
+    const screen = { pixelsWide: 100, pixelsHigh: 100 };
+    const rows = layout.bandsLie === 'rows';
+    const placed = panesOf(layout, screen);
+    return layout.bands.map(({ panes }, index) => {
+      const inside = placed.filter(({ band }) => band === index);
+      const first = inside[0];
+      return {
+        index,
+        key: `${layout.bandsLie} ${index} of ${layout.bands.length}`,
+        size: (rows ? first?.height : first?.width) ?? 100,
+        panes: inside.map(({ pane, place, width, height }) => ({
+          index: place,
+          key: `${place} of ${panes.length}`,
+          view: pane.view,
+          size: rows ? width : height,
+        })),
+      };
+    });
+  });
+
+  protected readonly numbers = computed(() =>
+    inOrder(this.page().numbers).map(([id, { shows, heightPx, x, y }]) => ({
+      id,
+      shows,
+      heightPx,
+      x: 100 * x,
+      y: 100 * y,
+      size: ((heightPx / digitShare) * 100) / this.display().pixelsWide,
+      small: this.unreadable().has(id),
+      ...sampleOf[shows],
+    })),
+  );
+
+  protected isPane(band: number, place: number): boolean {
+    const chosen = this.chosen();
+    return chosen !== null && 'pane' in chosen && chosen.pane.band === band && chosen.pane.place === place;
+  }
+
+  protected isNumber(id: string): boolean {
+    const chosen = this.chosen();
+    return chosen !== null && 'numberId' in chosen && chosen.numberId === id;
+  }
+
+  protected bandsResized(sizes: readonly (number | '*')[]): void {
+    this.relaid.emit(resizeBands(this.page().layout, sizes.map(Number)));
+  }
+
+  protected panesResized(band: number, sizes: readonly (number | '*')[]): void {
+    this.relaid.emit(resizePanes(this.page().layout, band, sizes.map(Number)));
+  }
+
+  protected dropped(id: string, { source }: CdkDragEnd): void {
+    const screen = this.screenElement()?.getBoundingClientRect();
+    const number = source.element.nativeElement.getBoundingClientRect();
+    source.reset();
+    if (!screen) return;
+    this.move(id, (number.left - screen.left) / screen.width, (number.top - screen.top) / screen.height);
+  }
+
+  protected pressed(id: string, event: KeyboardEvent): void {
+    const number = this.page().numbers[id];
+    if (!number) return;
+    const by = event.shiftKey ? 10 * nudge : nudge;
+    const step = { ArrowLeft: [-by, 0], ArrowRight: [by, 0], ArrowUp: [0, -by], ArrowDown: [0, by] }[event.key];
+    if (step) this.move(id, number.x + (step[0] ?? 0), number.y + (step[1] ?? 0));
+    else if (event.key === '+' || event.key === '-')
+      this.numberMoved.emit({
+        id,
+        changes: { heightPx: Math.min(800, Math.max(6, number.heightPx + (event.key === '+' ? 1 : -1))) },
+      });
+    else if (event.key === 'Delete') this.numberRemoved.emit(id);
+    else return;
+    event.preventDefault();
+    event.stopPropagation();
+  }
+
+  private move(id: string, x: number, y: number): void {
+    const within = (share: number): number => Math.round(1000 * Math.min(0.98, Math.max(0, share))) / 1000;
+    this.numberMoved.emit({ id, changes: { x: within(x), y: within(y) } });
+  }
+}

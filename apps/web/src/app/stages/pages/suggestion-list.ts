@@ -1,0 +1,75 @@
+import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import type { SuggestedLayout } from '@grey-keel/core';
+import type { FittedDisplay, Layout } from '@grey-keel/model';
+import { ComputedNumber } from '../../shared/computed-number.ts';
+import { PageDrawing } from './page-drawing.ts';
+
+/** Layouts for a way of working, best first, each with what it gives the view it is made for. */
+@Component({
+  selector: 'gk-suggestion-list',
+  imports: [ComputedNumber, PageDrawing],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <ol>
+      @for (one of suggestions(); track $index) {
+        <li>
+          <gk-page-drawing [layout]="one.layout" [wide]="display().pixelsWide" [high]="display().pixelsHigh" />
+          <div>
+            <p>
+              {{ one.chief }}
+              <gk-number
+                [of]="'Scale of the ' + one.chief"
+                [value]="one.scale.metresPerPixel"
+                quantity="pixelSize"
+                [steps]="one.scale.working"
+              />
+              @if (one.morePixels !== null && one.morePixels !== 0) {
+                <span class="faint"
+                  >{{ one.morePixels > 0 ? '+' : '−' }}{{ (100 * abs(one.morePixels)).toFixed(0) }} % pixels</span
+                >
+              }
+            </p>
+            <button
+              type="button"
+              class="plain"
+              [attr.aria-label]="use() + ', suggestion ' + ($index + 1)"
+              (click)="taken.emit(one.layout)"
+            >
+              {{ use() }}
+            </button>
+          </div>
+        </li>
+      }
+    </ol>
+  `,
+  styles: `
+    ol {
+      margin: 0;
+      padding: 0;
+      list-style: none;
+      display: grid;
+      gap: 6px;
+    }
+    li {
+      display: grid;
+      grid-template-columns: 84px minmax(0, 1fr);
+      gap: 10px;
+      align-items: center;
+      font-size: var(--small);
+    }
+    .faint {
+      white-space: nowrap;
+    }
+    .plain {
+      padding: 0;
+      text-align: left;
+    }
+  `,
+})
+export class SuggestionList {
+  readonly suggestions = input.required<readonly SuggestedLayout[]>();
+  readonly display = input.required<FittedDisplay>();
+  readonly use = input('Use it');
+  readonly taken = output<Layout>();
+  protected readonly abs = Math.abs;
+}

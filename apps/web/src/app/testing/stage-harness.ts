@@ -1,0 +1,84 @@
+import { provideHttpClient } from '@angular/common/http';
+import { provideHttpClientTesting } from '@angular/common/http/testing';
+import { provideZonelessChangeDetection, type Type } from '@angular/core';
+import { TestBed, type ComponentFixture } from '@angular/core/testing';
+import { provideRouter } from '@angular/router';
+import { emptyPlan, type Plan } from '@grey-keel/model';
+import { provideState, provideStore, Store } from '@ngrx/store';
+import { catalogueFeature, fleetFeature } from '../state/lists.ts';
+import { planEvents } from '../state/plan.actions.ts';
+import { planFeature } from '../state/plan.reducer.ts';
+import { selectPlan } from '../state/plan.selectors.ts';
+import { viewFeature } from '../state/view.ts';
+import { aPlan, opened } from './plans.ts';
+
+/** Shows a component on an open plan, and does to it what a user does. Sets itself up before each spec. */
+export const stageHarness = () => {
+  let settling: () => Promise<unknown> = () => Promise.resolve();
+
+  beforeEach(() => {
+    TestBed.configureTestingModule({
+      providers: [
+        provideZonelessChangeDetection(),
+        provideRouter([]),
+        provideHttpClient(),
+        provideHttpClientTesting(),
+        provideStore(),
+        provideState(planFeature),
+        provideState(viewFeature),
+        provideState(fleetFeature),
+        provideState(catalogueFeature),
+      ],
+    });
+  });
+
+  const store = (): Store => TestBed.inject<Store>(Store);
+  const settle = (): Promise<unknown> => settling();
+  const within = (root: HTMLElement, css: string): HTMLElement => {
+    const found = root.querySelector<HTMLElement>(css);
+    if (!found) throw new Error(`Nothing is ${css}.`);
+    return found;
+  };
+
+  return {
+    store,
+    settle,
+    plan: (): Plan => store().selectSignal(selectPlan)() ?? emptyPlan('none'),
+    page: async (
+      type: Type<unknown>,
+      start: Plan = aPlan(),
+      inputs: Record<string, unknown> = {},
+    ): Promise<HTMLElement> => {
+      store().dispatch(planEvents.boatChosen({ id: 'test-hull' }));
+      store().dispatch(planEvents.boatLoaded({ boat: opened(start), unsent: [], since: [] }));
+      const fixture: ComponentFixture<unknown> = TestBed.createComponent(type);
+      for (const [name, value] of Object.entries(inputs)) fixture.componentRef.setInput(name, value);
+      await fixture.whenStable();
+      settling = () => fixture.whenStable();
+      return fixture.nativeElement as HTMLElement;
+    },
+    write: async (root: HTMLElement, css: string, text: string): Promise<void> => {
+      const field = within(root, css) as HTMLInputElement;
+      field.value = text;
+      field.dispatchEvent(new Event('input'));
+      field.dispatchEvent(new Event('blur'));
+      await settle();
+    },
+    press: async (root: HTMLElement, css: string): Promise<void> => {
+      within(root, css).click();
+      await settle();
+    },
+    choose: async (root: HTMLElement, css: string, value: string): Promise<void> => {
+      const list = within(root, css) as HTMLSelectElement;
+      list.value = value;
+      list.dispatchEvent(new Event('change'));
+      await settle();
+    },
+    key: async (root: HTMLElement, css: string, key: string, more: KeyboardEventInit = {}): Promise<void> => {
+      within(root, css).dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true, ...more }));
+      await settle();
+    },
+    text: (root: HTMLElement, css: string): string =>
+      (root.querySelector(css)?.textContent ?? '').replace(/[\s\u00a0]+/g, ' ').trim(),
+  };
+};
