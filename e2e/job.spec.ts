@@ -3,7 +3,7 @@ import { evaluate } from 'mathjs';
 import { Key } from 'selenium-webdriver';
 import { startApplication, type Application } from './support/application.ts';
 import { eventually, find, openBrowser, seriousFaults, textOf, type Browser } from './support/browser.ts';
-import { keyboard, pointer, type Hands } from './support/hands.ts';
+import { keyboard, pointer, touch, type Hands } from './support/hands.ts';
 import {
   calibrate,
   cardFigures,
@@ -14,6 +14,7 @@ import {
   findingIs,
   jobBoat,
   kept,
+  makeScreens,
   slip,
   type CardFigures,
 } from './support/job.ts';
@@ -80,6 +81,7 @@ describe('the whole job', () => {
     await chooseBeams(driver, hands);
     await findingIs(driver, 'brackish-absorption', true);
     await calibrate(driver, hands);
+    await makeScreens(driver, hands);
     await hands.stage(10);
     await find(driver, 'article.card');
     await kept(driver);
@@ -157,6 +159,21 @@ describe('the whole job', () => {
   );
 
   it(
+    'is done by touch alone, at the size of a tablet',
+    async () => {
+      await browser.resize(1024, 768);
+      const hands = touch(browser);
+      await doJob(hands, hands.press);
+      const card = await cardFigures(browser.driver);
+      expectOffset(card.offset);
+      for (const part of ['1 searching', '2 trolling', '3 anchored', 'stop transmitting', 'mark: hazard'])
+        expect(card.text).toContain(part);
+      await survivesBundle(hands, card);
+    },
+    4 * minutes,
+  );
+
+  it(
     'is done with the keyboard alone, to the same card',
     async () => {
       const { driver } = browser;
@@ -213,7 +230,7 @@ describe('the whole job', () => {
       await find(driver, 'article.card');
       await survivesBundle(hands, card);
     },
-    6 * minutes,
+    8 * minutes,
   );
 
   it(

@@ -3,6 +3,13 @@ import { join } from 'node:path';
 import { buildWeb } from './build-web.mjs';
 import { installPackages, root, run } from './install.mjs';
 
+const unknown = process.argv.slice(2).filter((word) => word !== '--reset');
+if (unknown.length > 0) {
+  console.error(`"${unknown[0]}" is not known here. Use: npm run demo, or npm run demo -- --reset`);
+  process.exit(2);
+}
+const reset = process.argv.includes('--reset');
+
 installPackages();
 buildWeb();
 
@@ -14,7 +21,7 @@ const env = {
   GREY_KEEL_LOG: process.env.GREY_KEEL_LOG ?? 'warn',
 };
 const node = (script) => ['--import', 'tsx', join(root, 'apps/server/src', script)];
-run(process.execPath, node('demo/main.ts'), { env });
+run(process.execPath, node('demo/main.ts'), { env: { ...env, ...(reset ? { GREY_KEEL_RESET: 'yes' } : {}) } });
 
 const server = spawn(process.execPath, node('main.ts'), {
   cwd: root,

@@ -13,6 +13,8 @@ export interface Browser {
   readonly driver: WebDriver;
   /** Where downloads arrive. */
   readonly downloads: string;
+  /** A finger's tap, in pixels of the page. */
+  readonly tap: (x: number, y: number) => Promise<void>;
   readonly resize: (width: number, height: number) => Promise<void>;
   readonly close: () => Promise<void>;
 }
@@ -72,6 +74,10 @@ export const openBrowser = async (
   return {
     driver,
     downloads,
+    tap: async (x, y) => {
+      await driver.sendDevToolsCommand('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: [{ x, y }] });
+      await driver.sendDevToolsCommand('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] });
+    },
     resize,
     close: async () => {
       await driver.quit();

@@ -1,5 +1,5 @@
 import { Key, type WebDriver } from 'selenium-webdriver';
-import { find } from './browser.ts';
+import { find, type Browser } from './browser.ts';
 
 /** A way of working the interface: the same job is done with a pointer and with the keyboard alone. */
 export interface Hands {
@@ -44,6 +44,38 @@ export const pointer = (driver: WebDriver): Hands => ({
     await link.click();
   },
 });
+
+/** A finger: it taps, and types on whatever the tap has brought up. A list opens as the device's own, out of reach here. */
+export const touch = ({ driver, tap }: Browser): Hands => {
+  const tapOn = async (css: string): Promise<void> => {
+    const target = await find(driver, css);
+    const [x, y] = await driver.executeScript<[number, number]>(
+      `arguments[0].scrollIntoView({block: 'center'});
+       const box = arguments[0].getBoundingClientRect();
+       return [box.left + box.width / 2, box.top + box.height / 2];`,
+      target,
+    );
+    await tap(x, y);
+  };
+  return {
+    ...pointer(driver),
+    press: tapOn,
+    fill: async (css, text) => {
+      await tapOn(css);
+      await wholeOf(driver, css);
+      await driver.actions().sendKeys(text, Key.ENTER).perform();
+    },
+    stage: async (number) => {
+      const stages = await driver.findElements({ css: 'gk-ladder a' });
+      for (const stage of stages)
+        if ((await stage.getText()).startsWith(String(number))) {
+          const href = (await stage.getAttribute('href')) ?? '';
+          return tapOn(`gk-ladder a[href="${new URL(href).pathname}"]`);
+        }
+      throw new Error(`The ladder has no stage ${number}.`);
+    },
+  };
+};
 
 const mostTabs = 400;
 

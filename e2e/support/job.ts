@@ -69,7 +69,7 @@ export const describeBoat = async (driver: WebDriver, hands: Hands): Promise<voi
 
 /** Ways of working by their boxes. */
 export const chooseWays = async (driver: WebDriver, press: (css: string) => Promise<void>): Promise<void> => {
-  for (const place of [2, 8]) await press(`#ways label:nth-of-type(${place}) input`);
+  for (const place of [2, 6, 8]) await press(`#ways label:nth-of-type(${place}) input`);
   await findingIs(driver, 'brief-missing', false);
 };
 
@@ -117,6 +117,39 @@ export const calibrate = async (driver: WebDriver, hands: Hands): Promise<void> 
     (text) => text === 'Entered',
     'the offset entered',
   );
+};
+
+/** Stages 7 and 8: a display, a page for each way of working, and six presses. */
+export const makeScreens = async (driver: WebDriver, hands: Hands): Promise<void> => {
+  await hands.stage(7);
+  const picker = `#${(await (await find(driver, 'gk-display-picker select')).getAttribute('id')) ?? ''}`;
+  const station = picker.replace('#display-', '');
+  await eventually(
+    () => driver.executeScript<number>('return document.querySelector(arguments[0]).options.length', picker),
+    (count) => count > 8,
+    'the catalogue of displays',
+  );
+  await hands.choose(picker, 'Display 12, four keys');
+  for (const way of ['searching', 'trolling', 'anchored']) {
+    await hands.press(`#cell-${station}-${way}`);
+    await hands.press('gk-suggestion-list li:first-child button.plain');
+    await find(driver, 'gk-screen-editor');
+  }
+  await findingIs(driver, 'page-missing', false);
+  await hands.choose('#add-number', 'depth');
+  await find(driver, '.number');
+  await hands.stage(8);
+  const presses = {
+    '1-short': 'page: searching',
+    '2-short': 'page: trolling',
+    '3-short': 'page: anchored',
+    '4-short': 'mark: seen',
+    '1-long': 'stop transmitting',
+    '4-long': 'mark: hazard',
+  };
+  for (const [slot, action] of Object.entries(presses)) await hands.choose(`#key-${station}-${slot}`, action);
+  for (const rule of ['page-without-key', 'key-twice', 'key-slip', 'key-on-trailer'])
+    await findingIs(driver, rule, false);
 };
 
 export interface CardFigures {

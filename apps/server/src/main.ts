@@ -1,16 +1,12 @@
-import envPaths from 'env-paths';
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { pino } from 'pino';
 import { z } from 'zod';
+import { dataFolder } from './data-folder.ts';
 import { startServer } from './start-server.ts';
 
 const environmentSchema = z.object({
-  GREY_KEEL_DATA: z
-    .string()
-    .min(1)
-    .default(envPaths('grey-keel', { suffix: '' }).data),
   GREY_KEEL_HOST: z.string().min(1).default('127.0.0.1'),
   GREY_KEEL_PORT: z.coerce.number().int().min(0).max(65535).default(4310),
   GREY_KEEL_LOG: z.enum(['silent', 'error', 'warn', 'info', 'debug']).default('info'),
@@ -26,7 +22,7 @@ const log = pino({ level: environment.GREY_KEEL_LOG });
 const built = fileURLToPath(new URL('../../web/dist/browser', import.meta.url));
 
 const server = await startServer({
-  file: join(environment.GREY_KEEL_DATA, 'grey-keel.sqlite'),
+  file: join(dataFolder(), 'grey-keel.sqlite'),
   host: environment.GREY_KEEL_HOST,
   port: environment.GREY_KEEL_PORT,
   webFolder: existsSync(built) ? built : null,

@@ -33,7 +33,7 @@ export const startServer = async (options: ServerOptions): Promise<RunningServer
   const boats = new BoatStore(database, now);
   const catalogue = new CatalogueStore(database);
   await catalogue.ship();
-  const app = makeApp({ boats, catalogue, log: options.log, now, webFolder: options.webFolder });
+  const app = makeApp({ boats, catalogue, database, log: options.log, now, webFolder: options.webFolder });
   const server = createServer(app);
   await new Promise<void>((resolve, reject) => {
     server.once('error', reject);

@@ -55,6 +55,7 @@ export { paneScale } from './pages/pane-scale.ts';
 export { panesOf, pixelPitchM, type PlacedPane } from './pages/panes.ts';
 export { suggestLayouts, viewsAboard, type SuggestedLayout } from './pages/suggest-layouts.ts';
 export { viewRangeM } from './pages/view-range.ts';
+export { copyPlan } from './plan/copy-plan.ts';
 export { fingerprint, quantised } from './plan/fingerprint.ts';
 export { builtStages, stageStates, waterline, type StageStanding } from './plan/stage-state.ts';
 export { faceDepthM, inOrder, soundSpeedDownTo, workingWater } from './plan/working-water.ts';

@@ -8,6 +8,14 @@ type Execute = (connection: sqlite3.Database, sql: string) => Promise<void>;
 
 const shipped = fileURLToPath(new URL('./migrations/', import.meta.url));
 
+const sqlFiles = (folder: string): string[] =>
+  readdirSync(folder)
+    .filter((name) => name.endsWith('.sql'))
+    .sort();
+
+/** The newest migration this program brings. */
+export const newestMigration = (): string => sqlFiles(shipped).at(-1) ?? '';
+
 /** Puts a copy of the database beside it, named after the moment, before anything in it is changed. */
 const putAside = async (sequelize: Sequelize, file: string): Promise<void> => {
   const copy = `${file}.before-${new Date().toISOString().replace(/[:.]/g, '-')}`;
@@ -25,9 +33,7 @@ export const migrate = async (
   const manager = sequelize.connectionManager as unknown as {
     getConnection: (options: object) => Promise<sqlite3.Database>;
   };
-  const names = readdirSync(folder)
-    .filter((name) => name.endsWith('.sql'))
-    .sort();
+  const names = sqlFiles(folder);
   const umzug = new Umzug({
     migrations: names.map((name) => ({
       name,

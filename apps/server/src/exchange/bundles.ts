@@ -48,7 +48,7 @@ export const readBundle = (raw: unknown): ReadBundle => {
 /** Packs a boat with the catalogue entries she was equipped from. */
 export const packBundle = async (plan: Plan, catalogue: CatalogueStore, at: Date): Promise<Bundle> => {
   const wanted = new Map(
-    Object.values(plan.transducers).flatMap(({ catalogue: from }) =>
+    [...Object.values(plan.transducers), ...Object.values(plan.displays)].flatMap(({ catalogue: from }) =>
       from ? [[`${from.entryId}/${from.version}`, from] as const] : [],
     ),
   );

@@ -3,19 +3,23 @@ import { rateLimit } from 'express-rate-limit';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import type { CatalogueStore } from '../catalogue/catalogue-store.ts';
+import type { Database } from '../database/open-database.ts';
 import type { BoatStore } from '../fleet/boat-store.ts';
+import { backupRoutes } from './backup.ts';
 import { boatRoutes } from './boats.ts';
 import { bundleRoutes } from './bundles.ts';
 import { calculationRoutes } from './calculations.ts';
 import { cardRoutes } from './cards.ts';
 import { catalogueRoutes } from './catalogue.ts';
 import { onlyFromHere } from './only-from-here.ts';
+import { openApiDocument } from './open-api.ts';
 import { notFound, problemHandler, sendProblem } from './problem.ts';
 import { webApplication } from './web-application.ts';
 
 export interface Services {
   readonly boats: BoatStore;
   readonly catalogue: CatalogueStore;
+  readonly database: Database;
   readonly log: Logger;
   readonly now: () => Date;
   /** The folder of the built web application, or null to serve the interface alone. */
@@ -66,6 +70,10 @@ export const makeApp = (services: Services): Express => {
   api.use('/bundles', bundleRoutes(services, costly));
   api.use('/catalogue', catalogueRoutes(services));
   api.use('/calculations', calculationRoutes());
+  api.use('/backup', backupRoutes(services, costly));
+  api.get('/openapi.json', (_request, response) => {
+    response.json(openApiDocument());
+  });
   api.use((request, response) => sendProblem(response, notFound(`door ${request.method} ${request.originalUrl}`)));
   app.use('/api', api);
   if (services.webFolder !== null) app.use(webApplication(services.webFolder));

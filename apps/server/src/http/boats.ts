@@ -1,11 +1,13 @@
-import { emptyPlan, nameSchema, revisionRequestSchema } from '@grey-keel/model';
+import { copyPlan } from '@grey-keel/core';
+import { emptyPlan, idSchema, nameSchema, revisionRequestSchema } from '@grey-keel/model';
 import express, { Router } from 'express';
 import { z } from 'zod';
 import type { BoatStore } from '../fleet/boat-store.ts';
 import { badInput, notFound, sendProblem } from './problem.ts';
 import { validated, withId } from './validated.ts';
 
-const newBoatSchema = z.strictObject({ name: nameSchema });
+export const newBoatSchema = z.strictObject({ name: nameSchema });
+export const copySchema = z.strictObject({ id: idSchema, name: nameSchema });
 const numberSchema = z.coerce.number().int().min(0);
 const noBoat = notFound('boat of that id in the fleet');
 
@@ -35,6 +37,19 @@ export const boatRoutes = ({ boats }: { boats: BoatStore }): Router => {
       if (!wanted) return;
       const made = await boats.create(id, emptyPlan(wanted.name));
       response.status(made === 'made' ? 201 : 200).json(await boats.open(id));
+    }),
+  );
+
+  router.post(
+    '/:id/copy',
+    body,
+    withId(async (id, request, response) => {
+      const wanted = validated(copySchema, request.body, response);
+      if (!wanted) return;
+      const from = await boats.open(id);
+      if (!from) return sendProblem(response, noBoat);
+      const made = await boats.create(wanted.id, copyPlan(from.plan, wanted.name));
+      response.status(made === 'made' ? 201 : 200).json(await boats.open(wanted.id));
     }),
   );
 

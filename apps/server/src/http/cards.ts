@@ -8,7 +8,7 @@ import { cardPdf } from '../handover/card-pdf.ts';
 import { notFound, sendProblem } from './problem.ts';
 import { validated, withId } from './validated.ts';
 
-const querySchema = unitChoiceSchema.extend({ paper: z.enum(['A4', 'LETTER']).default('A4') });
+export const cardQuerySchema = unitChoiceSchema.extend({ paper: z.enum(['A4', 'LETTER']).default('A4') });
 
 const fileName = (name: string, ending: string): string =>
   `attachment; filename="${name.replace(/[^A-Za-z0-9]+/g, '-').replace(/^-+|-+$/g, '') || 'boat'}${ending}"`;
@@ -23,7 +23,7 @@ export const cardRoutes = (
     '/:id/card.pdf',
     costly,
     withId(async (id, request, response) => {
-      const query = validated(querySchema, request.query, response);
+      const query = validated(cardQuerySchema, request.query, response);
       if (!query) return;
       const boat = await boats.open(id);
       if (!boat) return sendProblem(response, notFound('boat of that id in the fleet'));

@@ -1,7 +1,10 @@
 import { calculate, calculations, unitSets } from '@grey-keel/core';
 import type { Bundle, CatalogueEntry, OpenedBoat } from '@grey-keel/model';
+import { writeFileSync } from 'node:fs';
 import { request as rawRequest } from 'node:http';
+import { join } from 'node:path';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
+import { restore } from '../database/backup.ts';
 import { seedDemo } from '../demo/seed-demo.ts';
 import type { RunningServer } from '../start-server.ts';
 import { ask, scratchFolder, serverOn, type Reply } from '../testing/test-server.ts';
@@ -63,6 +66,9 @@ describe('the other doors', () => {
   it('brings a boat back from her bundle as she was, under another id', async () => {
     const bundle = await bundleOf('sable-wren');
     expect(bundle.catalogue.map(({ id }) => id).sort()).toEqual([
+      'display-10-place-keys',
+      'display-12-four-keys',
+      'display-12-glass',
       'forward-facing-880',
       'side-scan-430-880',
       'through-hull-wide-190',
@@ -177,6 +183,49 @@ describe('the other doors', () => {
     const changed = { ...item, socket: 'other' };
     expect(((await send('PUT', '/catalogue/own-one', changed)).body as CatalogueEntry).version).toBe(2);
     expect((await send('PUT', '/catalogue/own-one', { type: 'transducer' })).status).toBe(422);
+  });
+
+  it('copies a boat without what was measured on the first one', async () => {
+    const made = await send('POST', '/boats/old-marl/copy', { id: 'marl-two', name: 'Marl the Second' });
+    expect(made.status).toBe(201);
+    const { plan } = made.body as OpenedBoat;
+    expect(plan.boat.name).toBe('Marl the Second');
+    expect(Object.keys(plan.pages).length).toBe(3);
+    expect([plan.depthOffsets, plan.cards]).toEqual([{}, {}]);
+    expect((await send('POST', '/boats/old-marl/copy', { id: 'marl-two', name: 'Marl the Second' })).status).toBe(200);
+    expect((await send('POST', '/boats/nowhere/copy', { id: 'other', name: 'Other' })).status).toBe(404);
+    expect((await send('POST', '/boats/old-marl/copy', { id: 'Bad Id', name: '' })).status).toBe(422);
+  });
+
+  it('hands out the whole database as one file, taken while it is used', async () => {
+    const response = await fetch(`${server.address}/api/backup`);
+    expect(response.status).toBe(200);
+    expect(response.headers.get('content-disposition')).toContain('.sqlite');
+    const bytes = Buffer.from(await response.arrayBuffer());
+    expect(bytes.subarray(0, 15).toString()).toBe('SQLite format 3');
+    const file = join(folder.path, 'handed-out.sqlite');
+    writeFileSync(file, bytes);
+    expect((await restore(file, join(folder.path, 'again/grey-keel.sqlite'), new Date())).ok).toBeTrue();
+  });
+
+  it('describes its doors as OpenAPI, each calculation among them, with nothing left to look up', async () => {
+    const { status, body } = await send('GET', '/openapi.json');
+    expect(status).toBe(200);
+    const document = body as { openapi: string; paths: Record<string, Record<string, { responses: object }>> };
+    expect(document.openapi).toBe('3.1.0');
+    for (const name of calculations.keys())
+      expect(document.paths[`/api/calculations/${name}`]?.['post']).withContext(name).toBeDefined();
+    expect(Object.keys(document.paths['/api/boats/{id}'] ?? {}).sort()).toEqual(['delete', 'get', 'put']);
+    const text = JSON.stringify(body);
+    const at = (pointer: string): unknown =>
+      pointer
+        .split('/')
+        .slice(1)
+        .reduce<unknown>((part, key) => (part as Record<string, unknown> | undefined)?.[key], body);
+    const pointers = [...text.matchAll(/"\$ref":"(#[^"]+)"/g)].map(([, pointer = '']) => pointer);
+    expect(pointers.length).toBeGreaterThan(40);
+    const missing = pointers.filter((pointer) => at(pointer) === undefined);
+    expect(missing).toEqual([]);
   });
 
   it('answers only to its own names', async () => {

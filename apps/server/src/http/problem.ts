@@ -1,8 +1,17 @@
 import type { FieldError } from '@grey-keel/core';
 import type { ErrorRequestHandler, Response } from 'express';
 import type { Logger } from 'pino';
+import { z } from 'zod';
 
 /** An error as RFC 9457 wants it: what happened, for a person, with the fields at fault. */
+export const problemSchema = z.looseObject({
+  type: z.literal('about:blank'),
+  status: z.number().int(),
+  title: z.string(),
+  detail: z.string(),
+  errors: z.array(z.strictObject({ field: z.string(), message: z.string(), range: z.string() })).optional(),
+});
+
 export interface Problem {
   readonly status: number;
   readonly title: string;

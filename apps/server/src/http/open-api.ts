@@ -1,0 +1,223 @@
+import { calculations } from '@grey-keel/core';
+import {
+  bundleSchema,
+  catalogueEntrySchema,
+  catalogueItemSchema,
+  fleetEntrySchema,
+  idSchema,
+  keptRevisionSchema,
+  openedBoatSchema,
+  planSchema,
+  revisionRequestSchema,
+  revisionSchema,
+} from '@grey-keel/model';
+import { z } from 'zod';
+import { copySchema, newBoatSchema } from './boats.ts';
+import { cardQuerySchema } from './cards.ts';
+import { problemSchema } from './problem.ts';
+
+interface Door {
+  readonly method: 'get' | 'put' | 'post' | 'delete';
+  readonly path: string;
+  readonly summary: string;
+  readonly query?: z.ZodObject;
+  readonly body?: z.ZodType;
+  /** What a good answer holds: JSON by its schema, or a file of a media type. */
+  readonly answer: z.ZodType | string | null;
+  readonly refusals?: readonly number[];
+}
+
+const health = z.strictObject({ status: z.literal('ok'), at: z.iso.datetime() });
+const named = z.array(z.strictObject({ name: z.string(), purpose: z.string() }));
+
+const doors = (): Door[] => [
+  { method: 'get', path: '/api/health', summary: 'Whether the server answers', answer: health },
+  { method: 'get', path: '/api/boats', summary: 'The fleet, by name', answer: z.array(fleetEntrySchema) },
+  { method: 'get', path: '/api/boats/{id}', summary: 'One boat', answer: openedBoatSchema, refusals: [404] },
+  {
+    method: 'put',
+    path: '/api/boats/{id}',
+    summary: 'Make a boat',
+    body: newBoatSchema,
+    answer: openedBoatSchema,
+    refusals: [422],
+  },
+  { method: 'delete', path: '/api/boats/{id}', summary: 'Take a boat off the fleet', answer: null, refusals: [404] },
+  {
+    method: 'post',
+    path: '/api/boats/{id}/recall',
+    summary: 'Bring her back',
+    answer: openedBoatSchema,
+    refusals: [404],
+  },
+  {
+    method: 'post',
+    path: '/api/boats/{id}/copy',
+    summary: 'Start another boat from this one; nothing measured is taken over',
+    body: copySchema,
+    answer: openedBoatSchema,
+    refusals: [404, 422],
+  },
+  {
+    method: 'get',
+    path: '/api/boats/{id}/revisions',
+    summary: 'The revisions since one',
+    query: z.object({ since: z.coerce.number().int().min(0).optional() }),
+    answer: z.array(revisionSchema),
+    refusals: [422],
+  },
+  {
+    method: 'get',
+    path: '/api/boats/{id}/revisions/{number}',
+    summary: 'The plan as it was at a revision',
+    answer: planSchema,
+    refusals: [404, 422],
+  },
+  {
+    method: 'post',
+    path: '/api/boats/{id}/revisions',
+    summary: 'Append edits, once for each revision id',
+    body: revisionRequestSchema,
+    answer: keptRevisionSchema,
+    refusals: [404, 409, 412, 422],
+  },
+  {
+    method: 'get',
+    path: '/api/boats/{id}/card.pdf',
+    summary: 'The dash card',
+    query: cardQuerySchema,
+    answer: 'application/pdf',
+    refusals: [404, 422, 429],
+  },
+  {
+    method: 'get',
+    path: '/api/boats/{id}/bundle',
+    summary: 'One boat as a file',
+    answer: bundleSchema,
+    refusals: [404],
+  },
+  {
+    method: 'put',
+    path: '/api/bundles/{id}',
+    summary: 'Make a boat from a bundle',
+    body: bundleSchema,
+    answer: openedBoatSchema,
+    refusals: [413, 422, 429],
+  },
+  { method: 'get', path: '/api/catalogue', summary: 'What can be fitted', answer: z.array(catalogueEntrySchema) },
+  {
+    method: 'put',
+    path: '/api/catalogue/{id}',
+    summary: 'Keep an entry of the shop',
+    body: catalogueItemSchema,
+    answer: catalogueEntrySchema,
+    refusals: [409, 422],
+  },
+  {
+    method: 'get',
+    path: '/api/backup',
+    summary: 'The whole database as one file',
+    answer: 'application/vnd.sqlite3',
+    refusals: [429],
+  },
+  { method: 'get', path: '/api/calculations', summary: 'The calculations by name', answer: named },
+  ...[...calculations.values()].map(({ name, purpose, input, output }): Door => ({
+    method: 'post',
+    path: `/api/calculations/${name}`,
+    summary: purpose,
+    body: input,
+    answer: output.loose(),
+    refusals: [422],
+  })),
+];
+
+type Json = Record<string, unknown>;
+
+const parametersOf = (path: string, query: z.ZodObject | undefined): Json[] => [
+  ...[...path.matchAll(/\{(\w+)\}/g)].map(([, name = '']) => ({
+    name,
+    in: 'path',
+    required: true,
+    schema: z.toJSONSchema(name === 'id' ? idSchema : z.int().min(0)),
+  })),
+  ...Object.entries<z.ZodType>(query?.shape ?? {}).map(([name, schema]) => ({
+    name,
+    in: 'query',
+    required: !schema.safeParse(undefined).success,
+    schema: z.toJSONSchema(schema, { io: 'input' }),
+  })),
+];
+
+/** Schemas by name, as the parts of the document that the doors point to. */
+class Components {
+  private readonly inward = z.registry<{ id: string }>();
+  private readonly outward = z.registry<{ id: string }>();
+
+  private refer(registry: typeof this.inward, schema: z.ZodType, id: string): Json {
+    if (!registry.has(schema)) registry.add(schema, { id });
+    return { $ref: `#/components/schemas/${registry.get(schema)?.id ?? id}` };
+  }
+  input(schema: z.ZodType, door: string): Json {
+    return this.refer(this.inward, schema, `${door}-input`);
+  }
+  output(schema: z.ZodType, door: string): Json {
+    return this.refer(this.outward, schema, `${door}-answer`);
+  }
+
+  schemas(): Json {
+    const made = (registry: typeof this.inward, io: 'input' | 'output', shared: string): Json => {
+      const { schemas } = z.toJSONSchema(registry, { io, uri: (id) => `#/components/schemas/${id}` });
+      const text = JSON.stringify(schemas)
+        // What several schemas share stands in a part of its own, told apart by direction.
+        .replaceAll('#/components/schemas/__shared#/$defs/', `#/components/schemas/${shared}/$defs/`)
+        .replaceAll('"__shared":', `"${shared}":`);
+      return JSON.parse(text) as Json;
+    };
+    return { ...made(this.inward, 'input', 'shared-input'), ...made(this.outward, 'output', 'shared-answer') };
+  }
+}
+
+const operation = ({ method, path, summary, query, body, answer, refusals = [] }: Door, parts: Components): Json => {
+  const door = `${method}${path.replace(/[^A-Za-z]+/g, '-')}`;
+  const problem = parts.output(problemSchema, 'problem');
+  return {
+    operationId: door,
+    summary,
+    parameters: parametersOf(path, query),
+    ...(body
+      ? { requestBody: { required: true, content: { 'application/json': { schema: parts.input(body, door) } } } }
+      : {}),
+    responses: {
+      ...(answer === null
+        ? { 204: { description: 'Done' } }
+        : {
+            200: {
+              description: 'Done',
+              content:
+                typeof answer === 'string'
+                  ? { [answer]: { schema: { type: 'string', format: 'binary' } } }
+                  : { 'application/json': { schema: parts.output(answer, door) } },
+            },
+          }),
+      ...Object.fromEntries(
+        refusals.map((status) => [
+          status,
+          { description: 'Refused', content: { 'application/problem+json': { schema: problem } } },
+        ]),
+      ),
+    },
+  };
+};
+
+/** The interface of the server as an OpenAPI document, made from the schemas that check what comes in. */
+export const openApiDocument = (): Json => {
+  const parts = new Components();
+  const paths: Record<string, Json> = {};
+  for (const door of doors()) paths[door.path] = { ...paths[door.path], [door.method]: operation(door, parts) };
+  return {
+    openapi: '3.1.0',
+    info: { title: 'Grey Keel', version: '1' },
+    paths,
+    components: { schemas: parts.schemas() },
+  };
+};
