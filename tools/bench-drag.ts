@@ -107,6 +107,82 @@ export const dragFrames = async (address: string, steps: number): Promise<DragFr
   }
 };
 
+export type PaneFrames = Pick<DragFrames, 'workP95'>;
+
+/** Drags the bar between two panes of a page and reads from a trace what each step cost. */
+export const paneFrames = async (address: string, steps: number): Promise<PaneFrames> => {
+  const { driver, close } = await openBrowser(1280, 800, { trace: true });
+  try {
+    await driver.get(`${address}/boats/sable-wren/pages`);
+    const bar = await find(driver, '.as-split-gutter');
+    await new Promise((resolve) => setTimeout(resolve, 1500));
+    await driver.actions().move({ origin: bar }).press().perform();
+    for (let i = 0; i < steps; i += 20) {
+      const actions = driver.actions({ async: true });
+      for (let k = i; k < i + 20; k++) actions.move({ origin: Origin.POINTER, x: k % 40 < 20 ? -3 : 3, duration: 16 });
+      await actions.perform();
+    }
+    const costs = costsOf(await traceOf(driver), steps);
+    await driver.actions().release().perform();
+    return { workP95: p95(costs) };
+  } finally {
+    await close();
+  }
+};
+
+/** Scrolls a long fleet from top to bottom and reads the gaps between its frames. */
+export const scrollFrames = async (address: string): Promise<Omit<DragFrames, 'workP95'>> => {
+  const { driver, close } = await openBrowser();
+  try {
+    await driver.get(address);
+    await find(driver, '[data-boat]');
+    await driver.executeScript(watchFrames);
+    await new Promise((resolve) => setTimeout(resolve, 1500));
+    const atRest = await driver.executeScript<number[]>(gaps);
+    await driver.executeScript(watchFrames);
+    await driver.executeAsyncScript(`
+      const done = arguments[arguments.length - 1];
+      const list = document.querySelector('.p-virtualscroller');
+      let steps = 0;
+      const scroll = () => { list.scrollTop += 40; if (++steps < 240) requestAnimationFrame(scroll); else done(); };
+      scroll();`);
+    const moving = await driver.executeScript<number[]>(gaps);
+    return { gapP95: p95(moving), restGapP95: p95(atRest) };
+  } finally {
+    await close();
+  }
+};
+
+export interface FirstView {
+  readonly kilobytes: number;
+  readonly milliseconds: number;
+}
+
+/** Opens the application with an empty cache, five times: what is carried, and how long until the fleet is there. */
+export const firstView = async (address: string): Promise<FirstView> => {
+  const seen: FirstView[] = [];
+  for (let i = 0; i < 5; i++) {
+    const { driver, close } = await openBrowser();
+    try {
+      await driver.get(address);
+      await find(driver, '[data-boat]');
+      seen.push(
+        await driver.executeScript<FirstView>(`
+          const all = [...performance.getEntriesByType('navigation'), ...performance.getEntriesByType('resource')];
+          return {
+            kilobytes: all.reduce((sum, { transferSize }) => sum + transferSize, 0) / 1000,
+            milliseconds: Math.max(...all.map(({ responseEnd }) => responseEnd), performance.getEntriesByName('first-contentful-paint')[0]?.startTime ?? 0),
+          };`),
+      );
+    } finally {
+      await close();
+    }
+  }
+  const middle = (part: keyof FirstView): number =>
+    seen.map((one) => one[part]).sort((a, b) => a - b)[Math.floor(seen.length / 2)] ?? 0;
+  return { kilobytes: middle('kilobytes'), milliseconds: middle('milliseconds') };
+};
+
 /** Events that lie in no other: what is counted once is not counted again inside it. */
 const topLevel = (events: readonly TraceEvent[]): TraceEvent[] => {
   let end = 0;

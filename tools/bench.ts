@@ -3,7 +3,7 @@ import type { Plan } from '@grey-keel/model';
 import { randomUUID } from 'node:crypto';
 import { demoFleet } from '../apps/server/src/demo/demo-fleet.ts';
 import { startApplication } from '../e2e/support/application.ts';
-import { dragFrames, type DragFrames } from './bench-drag.ts';
+import { dragFrames, firstView, paneFrames, scrollFrames, type DragFrames, type PaneFrames } from './bench-drag.ts';
 
 interface Row {
   readonly name: string;
@@ -77,10 +77,36 @@ const save = async (): Promise<void> => {
   if (response.status !== 201) throw new Error(`A save was answered ${response.status}.`);
   number += 1;
 };
+const calc = JSON.stringify({ beamwidthDeg: 24, depthM: 32 });
+const calculateOver = (): Promise<unknown> =>
+  fetch(`${app.address}/api/calculations/footprint`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: calc,
+  }).then((response) => response.text());
 const health = (): Promise<unknown> => fetch(`${app.address}/api/health`).then((response) => response.text());
 const drags: DragFrames[] = [];
 for (let i = 0; i < 5; i++) drags.push(await dragFrames(app.address, 200));
 const dragged = (part: keyof DragFrames): number => median(drags.map((one) => one[part]));
+
+/** A fleet of a thousand boats, made by copying. */
+const thousand = await startApplication();
+for (let i = 0; i < 1000; i++)
+  await fetch(`${thousand.address}/api/boats/old-marl/copy`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ id: `marl-${i}`, name: `Marl ${i}` }),
+  });
+const fleetTimes: number[] = [];
+const readFleet = (): Promise<unknown> => fetch(`${thousand.address}/api/boats`).then((response) => response.text());
+await readFleet();
+for (let i = 0; i < 40; i++) fleetTimes.push(await milliseconds(readFleet));
+const fleetP95 = fleetTimes.sort((a, b) => a - b)[37] ?? 0;
+const scrolled = await scrollFrames(thousand.address);
+await thousand.remove();
+const first = await firstView(app.address);
+const paneDrags: PaneFrames[] = [];
+for (let i = 0; i < 5; i++) paneDrags.push(await paneFrames(app.address, 100));
 
 const rows: Row[] = [
   await row(
@@ -125,6 +151,13 @@ const rows: Row[] = [
     'ask for health',
     () => milliseconds(health),
   ),
+  await row(
+    'a calculation over HTTP',
+    'ms',
+    () => milliseconds(calculateOver),
+    'ask for health',
+    () => milliseconds(health),
+  ),
   {
     name: 'drag the depth: script, style, layout, paint an event, p95',
     value: dragged('workP95'),
@@ -132,6 +165,46 @@ const rows: Row[] = [
     baseline: 'budget',
     baselineValue: 10,
     ratio: dragged('workP95') / 10,
+  },
+  {
+    name: 'fleet of 1000 over HTTP, p95',
+    value: fleetP95,
+    unit: 'ms',
+    baseline: 'budget',
+    baselineValue: 50,
+    ratio: fleetP95 / 50,
+  },
+  {
+    name: 'scroll the fleet of 1000: gap between frames, p95',
+    value: scrolled.gapP95,
+    unit: 'ms',
+    baseline: 'the page at rest',
+    baselineValue: scrolled.restGapP95,
+    ratio: scrolled.gapP95 / scrolled.restGapP95,
+  },
+  {
+    name: 'first view, cold: carried over the wire',
+    value: first.kilobytes,
+    unit: 'kB',
+    baseline: 'budget',
+    baselineValue: 500,
+    ratio: first.kilobytes / 500,
+  },
+  {
+    name: 'first view, cold: until the fleet is there',
+    value: first.milliseconds,
+    unit: 'ms',
+    baseline: 'budget',
+    baselineValue: 1500,
+    ratio: first.milliseconds / 1500,
+  },
+  {
+    name: 'resize panes: script, style, layout, paint an event, p95',
+    value: median(paneDrags.map(({ workP95 }) => workP95)),
+    unit: 'ms',
+    baseline: 'budget',
+    baselineValue: 10,
+    ratio: median(paneDrags.map(({ workP95 }) => workP95)) / 10,
   },
   {
     name: 'drag the depth: gap between frames, p95',

@@ -1,6 +1,6 @@
 import { calculate, calculations } from '@grey-keel/core';
 import { createInterface } from 'node:readline';
-import { z } from 'zod';
+import * as z from 'zod';
 
 type Reply = { output: unknown; exit: number };
 

@@ -1,7 +1,7 @@
 import { bundleSchema, planSchema } from '@grey-keel/model';
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
-import { z } from 'zod';
+import * as z from 'zod';
 
 const folder = fileURLToPath(new URL('../docs/formats/', import.meta.url));
 const published = {

@@ -2,7 +2,7 @@ import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { pino } from 'pino';
-import { z } from 'zod';
+import * as z from 'zod';
 import { dataFolder } from './data-folder.ts';
 import { startServer } from './start-server.ts';
 

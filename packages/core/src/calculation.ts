@@ -1,5 +1,5 @@
 import { workingStepSchema } from '@grey-keel/model';
-import { z } from 'zod';
+import * as z from 'zod';
 import { fieldErrors, type FieldError } from './field-errors.ts';
 
 /** What every answer carries besides its own keys. */

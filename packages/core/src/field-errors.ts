@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 
 /** One thing wrong with an input: where, what, and what would do. */
 export interface FieldError {

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { stageStateSchema } from './findings/finding.ts';
 import { idSchema, instantSchema, nameSchema } from './plan/id.ts';
 

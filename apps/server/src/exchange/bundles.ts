@@ -1,6 +1,6 @@
 import { fieldErrors, type FieldError } from '@grey-keel/core';
 import { bundleSchema, bundleVersion, UnreadablePlan, upgradePlan, type Bundle, type Plan } from '@grey-keel/model';
-import { z } from 'zod';
+import * as z from 'zod';
 import type { CatalogueStore } from '../catalogue/catalogue-store.ts';
 
 export type ReadBundle =

@@ -1,6 +1,7 @@
 import { applyEdits, type FieldError } from '@grey-keel/core';
 import {
   editSchema,
+  fleetEntrySchema,
   planSchema,
   pathSchema,
   upgradePlan,
@@ -13,7 +14,7 @@ import {
   type RevisionRequest,
 } from '@grey-keel/model';
 import { Op, type Transaction } from 'sequelize';
-import { z } from 'zod';
+import * as z from 'zod';
 import type { Database } from '../database/open-database.ts';
 import type { RevisionRow } from '../database/tables.ts';
 import { fleetEntryOf, fleetEntryVersion } from './fleet-entry.ts';
@@ -53,16 +54,26 @@ export class BoatStore {
   ) {}
 
   async fleet(): Promise<FleetEntry[]> {
+    return z.array(fleetEntrySchema).parse(JSON.parse(await this.fleetAsJson()));
+  }
+
+  /** The fleet as it is sent. Each line was written from a typed one by this very version: it is passed on as it stands. */
+  async fleetAsJson(): Promise<string> {
     const { boats } = this.database.tables;
-    const rows = await boats.findAll({ where: { removed_at: null }, order: [['name', 'ASC']], raw: true });
-    return Promise.all(
+    const rows = await boats.findAll({
+      attributes: ['id', 'number', 'kept_at', 'entry', 'entry_version'],
+      where: { removed_at: null },
+      order: [['name', 'ASC']],
+      raw: true,
+    });
+    const lines = await Promise.all(
       rows.map(async (row) => {
-        // Written by this very version from a typed line: to check a thousand of them again at each look costs a frame.
-        if (row.entry_version === fleetEntryVersion) return JSON.parse(row.entry) as FleetEntry;
+        if (row.entry_version === fleetEntryVersion) return row.entry;
         const plan = await this.planAt(row.id, row.number);
-        return fleetEntryOf(plan, { id: row.id, number: row.number, keptAt: row.kept_at });
+        return JSON.stringify(fleetEntryOf(plan, { id: row.id, number: row.number, keptAt: row.kept_at }));
       }),
     );
+    return `[${lines.join(',')}]`;
   }
 
   async open(id: string): Promise<OpenedBoat | null> {

@@ -1,3 +1,4 @@
+import compression from 'compression';
 import express, { type Express } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import helmet from 'helmet';
@@ -48,6 +49,7 @@ export const makeApp = (services: Services): Express => {
   app.disable('x-powered-by');
   app.use(helmet({ contentSecurityPolicy: contentPolicy, strictTransportSecurity: false }));
   app.use(onlyFromHere);
+  app.use(compression());
   const costly = rateLimit({
     windowMs: 60_000,
     limit: costlyAMinute,

@@ -1,7 +1,7 @@
 import { copyPlan } from '@grey-keel/core';
 import { emptyPlan, idSchema, nameSchema, revisionRequestSchema } from '@grey-keel/model';
 import express, { Router } from 'express';
-import { z } from 'zod';
+import * as z from 'zod';
 import type { BoatStore } from '../fleet/boat-store.ts';
 import { badInput, notFound, sendProblem } from './problem.ts';
 import { validated, withId } from './validated.ts';
@@ -17,7 +17,7 @@ export const boatRoutes = ({ boats }: { boats: BoatStore }): Router => {
   const body = express.json({ limit: '1mb' });
 
   router.get('/', async (_request, response) => {
-    response.json(await boats.fleet());
+    response.type('application/json').send(await boats.fleetAsJson());
   });
 
   router.get(

@@ -1,6 +1,6 @@
 import { idSchema } from '@grey-keel/model';
 import express, { Router, type RequestHandler } from 'express';
-import { z } from 'zod';
+import * as z from 'zod';
 import type { CatalogueStore } from '../catalogue/catalogue-store.ts';
 import { readBundle } from '../exchange/bundles.ts';
 import type { BoatStore } from '../fleet/boat-store.ts';

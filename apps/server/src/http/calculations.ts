@@ -1,6 +1,6 @@
 import { calculate, calculations } from '@grey-keel/core';
 import express, { Router } from 'express';
-import { z } from 'zod';
+import * as z from 'zod';
 import { badInput, notFound, sendProblem } from './problem.ts';
 
 /** Every calculation of the core, under the same names as on the command line. */

@@ -1,6 +1,6 @@
 import { unitChoiceSchema } from '@grey-keel/core';
 import { Router, type RequestHandler } from 'express';
-import { z } from 'zod';
+import * as z from 'zod';
 import type { CatalogueStore } from '../catalogue/catalogue-store.ts';
 import { packBundle } from '../exchange/bundles.ts';
 import type { BoatStore } from '../fleet/boat-store.ts';

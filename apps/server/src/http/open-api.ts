@@ -11,7 +11,7 @@ import {
   revisionRequestSchema,
   revisionSchema,
 } from '@grey-keel/model';
-import { z } from 'zod';
+import * as z from 'zod';
 import { copySchema, newBoatSchema } from './boats.ts';
 import { cardQuerySchema } from './cards.ts';
 import { problemSchema } from './problem.ts';

@@ -1,7 +1,7 @@
 import type { FieldError } from '@grey-keel/core';
 import type { ErrorRequestHandler, Response } from 'express';
 import type { Logger } from 'pino';
-import { z } from 'zod';
+import * as z from 'zod';
 
 /** An error as RFC 9457 wants it: what happened, for a person, with the fields at fault. */
 export const problemSchema = z.looseObject({

@@ -1,7 +1,7 @@
 import { fieldErrors } from '@grey-keel/core';
 import { idSchema } from '@grey-keel/model';
 import type { Request, RequestHandler, Response } from 'express';
-import { z } from 'zod';
+import * as z from 'zod';
 import { badInput, sendProblem } from './problem.ts';
 
 /** Checks an input against its schema; answers the problem itself and gives null when it does not obey. */

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { defineCalculation, OutOfRange } from '../calculation.ts';
 import { argumentAtLevel, directivityIndexDb, firstSidelobeDb, halfPowerDb } from './directivity.ts';
 

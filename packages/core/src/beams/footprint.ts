@@ -1,5 +1,5 @@
 import type { WorkingStep } from '@grey-keel/model';
-import { z } from 'zod';
+import * as z from 'zod';
 import { defineCalculation, OutOfRange } from '../calculation.ts';
 
 const radian = Math.PI / 180;

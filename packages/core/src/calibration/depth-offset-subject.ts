@@ -3,6 +3,7 @@ import canonicalize from 'canonicalize';
 import { calculate, type Answer } from '../calculation.ts';
 import { newDepthOffset } from '../edits/apply-edits.ts';
 import { fingerprint, quantised } from '../plan/fingerprint.ts';
+import { perPlan } from '../plan/per-plan.ts';
 import { inOrder, soundSpeedDownTo, workingWater } from '../plan/working-water.ts';
 import { depthOffset } from './depth-offset.ts';
 
@@ -112,10 +113,10 @@ const changedSince = (then: unknown, now: DepthOffsetInputs): string[] => {
 };
 
 /** Whether what was entered on the display still holds. */
-export const offsetStanding = (plan: Plan, transducerId: string): OffsetStanding => {
+export const offsetStanding = perPlan((plan, transducerId): OffsetStanding => {
   const inputs = depthOffsetInputs(plan, transducerId);
   const entered = plan.depthOffsets[transducerId]?.entered ?? null;
   if (!inputs || !entered) return { state: 'missing', changed: [] };
   if (depthOffsetFingerprint(inputs) === entered.fingerprint) return { state: 'fresh', changed: [] };
   return { state: 'stale', changed: changedSince(entered.inputs, inputs) };
-};
+});

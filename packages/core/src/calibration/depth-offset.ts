@@ -1,7 +1,7 @@
 import fCdf from '@stdlib/stats-base-dists-f-cdf';
 import tQuantile from '@stdlib/stats-base-dists-t-quantile';
 import { depthReferenceSchema, type WorkingInput, type WorkingStep } from '@grey-keel/model';
-import { z } from 'zod';
+import * as z from 'zod';
 import { defineCalculation, OutOfRange } from '../calculation.ts';
 import { findOutliers } from './outliers.ts';
 

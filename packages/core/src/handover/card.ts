@@ -6,6 +6,7 @@ import { actionInWords } from '../keys/action-words.ts';
 import { bindingsAt } from '../keys/key-slots.ts';
 import { pagesAt, usedWays } from '../pages/pages-at.ts';
 import { fingerprint } from '../plan/fingerprint.ts';
+import { perPlan } from '../plan/per-plan.ts';
 import { faceDepthM, soundSpeedDownTo, workingWater } from '../plan/working-water.ts';
 
 /** Goes up when the card shows other things from the same plan. */
@@ -167,9 +168,10 @@ export const cardFingerprint = (card: Card): string =>
     cardVersion,
   );
 
-/** Whether the card on the dash is the one that would be printed now. */
-export const cardStanding = (plan: Plan): 'missing' | 'fresh' | 'stale' => {
+const standing = perPlan((plan): 'missing' | 'fresh' | 'stale' => {
   const printed = Object.values(plan.cards).sort((a, b) => (a.at < b.at ? 1 : -1))[0];
   if (!printed) return 'missing';
   return printed.fingerprint === cardFingerprint(cardOf(plan)) ? 'fresh' : 'stale';
-};
+});
+/** Whether the card on the dash is the one that would be printed now. */
+export const cardStanding = (plan: Plan): 'missing' | 'fresh' | 'stale' => standing(plan, 'card');

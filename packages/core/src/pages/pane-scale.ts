@@ -1,5 +1,5 @@
 import { views } from '@grey-keel/model';
-import { z } from 'zod';
+import * as z from 'zod';
 import { defineCalculation } from '../calculation.ts';
 import { given, reckoned } from '../working-step.ts';
 

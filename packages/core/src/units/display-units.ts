@@ -1,5 +1,5 @@
 import type { Figure, Quantity } from '@grey-keel/model';
-import { z } from 'zod';
+import * as z from 'zod';
 
 /** One way of writing a quantity: what SI is multiplied by, then shifted by, and how many decimals serve. */
 export interface DisplayUnit {

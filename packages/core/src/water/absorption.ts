@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { defineCalculation } from '../calculation.ts';
 import { given, reckoned } from '../working-step.ts';
 import { ainslieMcColm } from './ainslie-mccolm.ts';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { screenSchema } from '../plan/display.ts';
 import { idSchema } from '../plan/id.ts';
 import { elementSchema, mountingSchema } from '../plan/transducer.ts';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { boatSchema } from '../plan/boat.ts';
 import { depthOffsetSchema, enteredOffsetSchema } from '../plan/depth-offset.ts';
 import { fittedDisplaySchema } from '../plan/display.ts';

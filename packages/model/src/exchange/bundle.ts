@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { catalogueEntrySchema } from '../catalogue/entry.ts';
 import { instantSchema } from '../plan/id.ts';
 import { planSchema } from '../plan/plan.ts';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { editSchema } from '../edits/edit.ts';
 import { idSchema, instantSchema } from '../plan/id.ts';
 import { planSchema } from '../plan/plan.ts';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { editSchema } from '../edits/edit.ts';
 import { figureSchema, sentenceSchema } from '../units/quantity.ts';
 import { workingStepSchema } from '../working/working-step.ts';

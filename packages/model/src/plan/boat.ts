@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { nameSchema } from './id.ts';
 
 export const hullForms = ['planing monohull', 'displacement', 'catamaran', 'flat-bottomed'] as const;

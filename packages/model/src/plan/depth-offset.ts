@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { depthPairSchema } from '../readings/depth-pair.ts';
 import { idSchema, instantSchema } from './id.ts';
 

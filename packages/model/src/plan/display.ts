@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { idSchema, nameSchema } from './id.ts';
 
 /** A screen by what decides what can be read and done on it. Shared by the catalogue and by the boat that carries it. */

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 
 /** Ids sort by time of making, so a collection listed by id stands in the order it was made. */
 export const idSchema = z

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { idSchema } from './id.ts';
 
 export const marks = ['seen', 'confirmed', 'structure', 'hazard'] as const;

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { boatSchema } from './boat.ts';
 import { depthOffsetSchema } from './depth-offset.ts';
 import { fittedDisplaySchema } from './display.ts';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { nameSchema } from './id.ts';
 
 export const postures = ['seated', 'standing', 'both'] as const;

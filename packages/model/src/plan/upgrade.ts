@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { planVersion } from './plan.ts';
 
 /** Brings a plan of one version to the next. Takes and gives plain JSON: the old schema is gone by then. */

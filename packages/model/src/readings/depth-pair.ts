@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 
 /** One lead-line reading and what the display showed at that moment. Either half may still be missing. */
 export const depthPairSchema = z.strictObject({

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 
 /** What a number measures. The view chooses the unit; the number itself is always SI (angles in degrees at this boundary). */
 export const quantitySchema = z.enum([

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 
 /** One number that goes into a step: its symbol as the expression writes it, and what it stands for. */
 export const workingInputSchema = z.strictObject({

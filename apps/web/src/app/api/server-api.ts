@@ -16,7 +16,7 @@ import {
   type RevisionRequest,
 } from '@grey-keel/model';
 import { map, type Observable } from 'rxjs';
-import { z } from 'zod';
+import * as z from 'zod';
 
 /** The server's doors, each answer checked against its schema. */
 @Injectable({ providedIn: 'root' })
@@ -33,6 +33,10 @@ export class ServerApi {
 
   make(id: string, name: string): Observable<OpenedBoat> {
     return this.http.put(`api/boats/${id}`, { name }).pipe(map((body) => openedBoatSchema.parse(body)));
+  }
+
+  copy(from: string, id: string, name: string): Observable<OpenedBoat> {
+    return this.http.post(`api/boats/${from}/copy`, { id, name }).pipe(map((body) => openedBoatSchema.parse(body)));
   }
 
   remove(id: string): Observable<unknown> {
@@ -70,6 +74,10 @@ export class ServerApi {
 
   bundle(id: string): Observable<Blob> {
     return this.http.get(`api/boats/${id}/bundle`, { responseType: 'blob' });
+  }
+
+  backup(): Observable<Blob> {
+    return this.http.get('api/backup', { responseType: 'blob' });
   }
 
   cardPdf(id: string, units: UnitChoice, paper: 'A4' | 'LETTER'): Observable<Blob> {

@@ -1,5 +1,5 @@
 import { DatePipe } from '@angular/common';
-import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { Router, RouterLink } from '@angular/router';
 import { nameSchema, type FleetEntry } from '@grey-keel/model';
@@ -9,11 +9,13 @@ import { TableModule } from 'primeng/table';
 import { firstValueFrom } from 'rxjs';
 import { problemOf } from '../api/problem.ts';
 import { ServerApi } from '../api/server-api.ts';
+import { ChoiceField, choicesOf } from '../shared/choice-field.ts';
 import { FigurePipe } from '../shared/figure-pipe.ts';
 import { fileNameOf, saveFile } from '../shared/save-file.ts';
 import { fleetEvents, fleetFeature } from '../state/lists.ts';
 import { newId } from '../state/open-plan.ts';
 import { selectTheme, selectUnitChoice, viewEvents } from '../state/view.ts';
+import { fleetFilters, filterFleet, type FleetFilter } from './fleet-filter.ts';
 import { SmallWaterline } from './small-waterline.ts';
 
 /** The server takes at most this much; saying so here spares the sending. */
@@ -22,7 +24,7 @@ const largestBundleBytes = 8 * 1024 * 1024;
 /** All the boats of the shop, each with her own small waterline. */
 @Component({
   selector: 'gk-fleet-page',
-  imports: [DatePipe, FigurePipe, FormsModule, InputText, RouterLink, SmallWaterline, TableModule],
+  imports: [ChoiceField, DatePipe, FigurePipe, FormsModule, InputText, RouterLink, SmallWaterline, TableModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <header>
@@ -48,6 +50,7 @@ const largestBundleBytes = 8 * 1024 * 1024;
             <input pInputText id="new-boat" name="name" autocomplete="off" placeholder="her name" [(ngModel)]="name" />
             <button type="submit" class="action chief">Add her</button>
           </form>
+          <button type="button" class="action" (click)="backUp()">Back up the shop</button>
           <label class="action file" for="bundle-file">
             Import a bundle
             <input id="bundle-file" type="file" accept=".json,application/json" (change)="take($event)" />
@@ -61,20 +64,49 @@ const largestBundleBytes = 8 * 1024 * 1024;
             @if (boats().length === 0) {
               <p class="empty">No boat yet. Add one by her name, or import a bundle from another shop.</p>
             } @else {
-              <p-table [value]="boats()" dataKey="id" [tableStyle]="{ 'min-width': '640px' }">
+              <div class="row search">
+                <span class="field">
+                  <label for="fleet-search" class="small faint">Search name, water or hull</label>
+                  <input
+                    pInputText
+                    id="fleet-search"
+                    type="search"
+                    autocomplete="off"
+                    [value]="search()"
+                    (input)="search.set($any($event.target).value)"
+                  />
+                </span>
+                <gk-choice-field
+                  label="Show"
+                  fieldId="fleet-filter"
+                  [value]="filter()"
+                  [choices]="filters"
+                  (changed)="filter.set($event)"
+                />
+                <span class="small faint" role="status">{{ shown().length }} of {{ boats().length }}</span>
+              </div>
+              <p-table
+                [value]="shown()"
+                dataKey="id"
+                [tableStyle]="{ 'min-width': '640px' }"
+                [scrollable]="long()"
+                [scrollHeight]="long() ? '60vh' : undefined"
+                [virtualScroll]="long()"
+                [virtualScrollItemSize]="rowPx"
+              >
                 <ng-template #header>
                   <tr>
                     <th scope="col" pSortableColumn="name">Boat</th>
                     <th scope="col">Stages</th>
-                    <th scope="col">Findings</th>
-                    <th scope="col">Water</th>
+                    <th scope="col" pSortableColumn="stops">Findings</th>
+                    <th scope="col" pSortableColumn="water">Water</th>
                     <th scope="col" class="count">Transducers</th>
                     <th scope="col" pSortableColumn="keptAt">Kept</th>
                     <th scope="col"><span class="hidden-label">Actions</span></th>
                   </tr>
                 </ng-template>
                 <ng-template #body let-boat>
-                  <tr [attr.data-boat]="boat.id">
+                  <tr [attr.data-boat]="boat.id" [style.height.px]="rowPx">
                     <td>
                       <a [routerLink]="['/boats', boat.id]" class="name">{{ boat.name }}</a>
                       <div class="small faint">
@@ -97,6 +129,9 @@ const largestBundleBytes = 8 * 1024 * 1024;
                     <td class="mono count">{{ boat.transducers }}</td>
                     <td class="small mono">{{ boat.keptAt | date: 'yyyy-MM-dd HH:mm' }}</td>
                     <td class="acts">
+                      <button type="button" class="plain" (click)="copy(boat)" [attr.aria-label]="'Copy ' + boat.name">
+                        Copy
+                      </button>
                       <button
                         type="button"
                         class="plain"
@@ -114,6 +149,11 @@ const largestBundleBytes = 8 * 1024 * 1024;
                         Take off
                       </button>
                     </td>
+                  </tr>
+                </ng-template>
+                <ng-template #emptymessage>
+                  <tr>
+                    <td colspan="7">No boat fits that. Take a word away, or show all.</td>
                   </tr>
                 </ng-template>
               </p-table>
@@ -205,6 +245,12 @@ const largestBundleBytes = 8 * 1024 * 1024;
     .bad {
       border-color: var(--stop);
     }
+    .search {
+      margin-bottom: 8px;
+    }
+    .field {
+      display: grid;
+    }
     .empty {
       padding: 24px 0;
     }
@@ -222,6 +268,13 @@ export class FleetPage {
   protected readonly problem = this.store.selectSignal(fleetFeature.selectProblem);
   protected readonly message = signal<{ text: string; bad: boolean; removed?: FleetEntry } | null>(null);
   protected name = '';
+  protected readonly filters = choicesOf(fleetFilters);
+  protected readonly search = signal('');
+  protected readonly filter = signal<FleetFilter>('all');
+  protected readonly shown = computed(() => filterFleet(this.boats(), this.search(), this.filter()));
+  /** From so many boats on only the rows in sight are drawn. */
+  protected readonly long = computed(() => this.boats().length > 60);
+  protected readonly rowPx = 62;
 
   constructor() {
     this.load();
@@ -260,6 +313,22 @@ export class FleetPage {
     void this.trying(async () =>
       saveFile(await firstValueFrom(this.api.bundle(boat.id)), fileNameOf(boat.name, '.grey-keel.json')),
     );
+  }
+
+  protected copy(boat: FleetEntry): void {
+    void this.trying(async () => {
+      const name = `${boat.name}, copy`.slice(0, 80);
+      const { id } = await firstValueFrom(this.api.copy(boat.id, newId(), name));
+      await this.router.navigate(['boats', id, 'brief']);
+    });
+  }
+
+  protected backUp(): void {
+    void this.trying(async () => {
+      const day = new Date().toISOString().slice(0, 10);
+      saveFile(await firstValueFrom(this.api.backup()), `grey-keel-${day}.sqlite`);
+      this.message.set({ text: 'The backup holds every boat. It is restored with "npm run restore".', bad: false });
+    });
   }
 
   protected remove(boat: FleetEntry): void {

@@ -2,7 +2,7 @@ import { Component, provideZonelessChangeDetection, signal } from '@angular/core
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import type { Quantity } from '@grey-keel/model';
 import { provideState, provideStore, Store } from '@ngrx/store';
-import { z } from 'zod';
+import * as z from 'zod';
 import { viewEvents, viewFeature } from '../state/view.ts';
 import { QuantityField } from './quantity-field.ts';
 

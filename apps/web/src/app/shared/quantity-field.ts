@@ -12,7 +12,7 @@ import { formatNumber, parseFigure, toDisplay, toSi, unitFor } from '@grey-keel/
 import type { Quantity } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
 import { InputText } from 'primeng/inputtext';
-import { z } from 'zod';
+import * as z from 'zod';
 import { selectUnitChoice } from '../state/view.ts';
 import { limitsOf, rangeInWords } from './value-range.ts';
 

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, input, linkedSignal, output, signal } from '@angular/core';
 import { InputText } from 'primeng/inputtext';
-import { z } from 'zod';
+import * as z from 'zod';
 
 /** A line of text that is kept when the field is left. */
 @Component({

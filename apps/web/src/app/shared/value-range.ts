@@ -1,5 +1,5 @@
 import { formatNumber, toDisplay, type DisplayUnit } from '@grey-keel/core';
-import { z } from 'zod';
+import * as z from 'zod';
 
 interface Limits {
   readonly minimum?: number;

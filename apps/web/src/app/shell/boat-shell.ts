@@ -4,12 +4,14 @@ import { NavigationEnd, Router, RouterLink, RouterOutlet } from '@angular/router
 import { stageSchema } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
 import { filter, map, startWith } from 'rxjs';
+import { stageHelp } from '../stages/stage-help.ts';
 import { stageRegister } from '../stages/stages.ts';
 import { OpenPlan } from '../state/open-plan.ts';
 import { planEvents } from '../state/plan.actions.ts';
 import { selectNotice, selectProblem, selectStatus } from '../state/plan.selectors.ts';
 import { viewEvents } from '../state/view.ts';
 import { ClashPanel } from './clash-panel.ts';
+import { FindPanel } from './find-panel.ts';
 import { FindingsColumn } from './findings-column.ts';
 import { HeadStrip } from './head-strip.ts';
 import { Ladder } from './ladder.ts';
@@ -22,14 +24,24 @@ const typing = (target: EventTarget | null): target is HTMLInputElement =>
 /** One boat open: ladder, head strip, the stage, findings. */
 @Component({
   selector: 'gk-boat-shell',
-  imports: [ClashPanel, FindingsColumn, HeadStrip, Ladder, RouterLink, RouterOutlet, Shortcuts, WorkingPanel],
+  imports: [
+    ClashPanel,
+    FindPanel,
+    FindingsColumn,
+    HeadStrip,
+    Ladder,
+    RouterLink,
+    RouterOutlet,
+    Shortcuts,
+    WorkingPanel,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { '(document:keydown)': 'pressed($event)' },
   template: `
     @switch (status()) {
       @case ('ready') {
         <div class="frame">
-          <gk-head-strip class="head" (shortcuts)="shortcutsOpen.set(true)" />
+          <gk-head-strip class="head" (shortcuts)="shortcutsOpen.set(true)" (find)="findOpen.set(true)" />
           <gk-ladder class="ladder" [boatId]="boatId()" />
           <main>
             <gk-clash-panel />
@@ -42,13 +54,30 @@ const typing = (target: EventTarget | null): target is HTMLInputElement =>
             <div class="title">
               <h1>{{ words().title }}</h1>
               <span class="faint">{{ words().decides }}</span>
+              <button
+                type="button"
+                class="plain small"
+                [attr.aria-expanded]="helpOpen()"
+                aria-controls="stage-help"
+                (click)="helpOpen.set(!helpOpen())"
+              >
+                {{ helpOpen() ? 'Fold' : 'About this stage' }}
+              </button>
             </div>
+            @if (helpOpen()) {
+              <ul class="sheet help" id="stage-help">
+                @for (line of help(); track line) {
+                  <li>{{ line }}</li>
+                }
+              </ul>
+            }
             <router-outlet />
           </main>
           <gk-findings-column class="findings" [boatId]="boatId()" [stage]="stage()" />
         </div>
         <gk-working-panel />
         <gk-shortcuts [(open)]="shortcutsOpen" />
+        <gk-find-panel [(open)]="findOpen" (shortcuts)="shortcutsOpen.set(true)" />
       }
       @case ('not found') {
         <main class="alone">
@@ -104,8 +133,17 @@ const typing = (target: EventTarget | null): target is HTMLInputElement =>
     .title {
       display: flex;
       gap: 12px;
-      align-items: baseline;
-      margin-bottom: 6px;
+      align-items: center;
+    }
+    .help {
+      margin: 0 0 8px;
+      padding-left: 30px;
+      font-size: var(--small);
+    }
+    .title .plain {
+      margin-left: auto;
+      min-height: var(--touch);
+      white-space: nowrap;
     }
     .notice {
       padding: 0 12px;
@@ -148,6 +186,9 @@ export class BoatShell {
   protected readonly notice = this.store.selectSignal(selectNotice);
   protected readonly noticeRead = planEvents.noticeRead();
   protected readonly shortcutsOpen = signal(false);
+  protected readonly findOpen = signal(false);
+  protected readonly helpOpen = signal(false);
+  protected readonly help = computed(() => stageHelp[this.stage()] ?? []);
 
   private readonly url = toSignal(
     this.router.events.pipe(
@@ -185,7 +226,10 @@ export class BoatShell {
     if (stage) void this.router.navigate(['boats', this.boatId(), stage.stage]);
     else if (event.key === 'u') this.store.dispatch(viewEvents.nextUnitsWanted());
     else if (event.key === '?') this.shortcutsOpen.set(true);
-    else if (event.key === ']') this.toFinding(1);
+    else if (event.key === '/') {
+      event.preventDefault();
+      this.findOpen.set(true);
+    } else if (event.key === ']') this.toFinding(1);
     else if (event.key === '[') this.toFinding(-1);
   }
 

@@ -41,6 +41,9 @@ const waterOf = (plan: Plan): string => {
           }
         </div>
         <div class="tools">
+          <button type="button" (click)="find.emit()" aria-label="Find anything (/)">
+            <i class="pi pi-search" aria-hidden="true"></i>
+          </button>
           <button
             type="button"
             class="mono"
@@ -152,6 +155,7 @@ const waterOf = (plan: Plan): string => {
   `,
 })
 export class HeadStrip {
+  readonly find = output();
   readonly shortcuts = output();
   protected readonly store = inject(Store);
   protected readonly open = inject(OpenPlan);

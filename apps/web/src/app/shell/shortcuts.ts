@@ -1,8 +1,14 @@
 import { ChangeDetectionStrategy, Component, model } from '@angular/core';
 import { Dialog } from 'primeng/dialog';
+import { stageRegister } from '../stages/stages.ts';
 
 const shortcuts: readonly (readonly [keys: string, does: string])[] = [
-  ['1, 2, 5, 0', 'the stages: Brief, Beams, Calibrate, Handover'],
+  [
+    stageRegister.map(({ number }) => number % 10).join(', '),
+    `the stages: ${stageRegister.map(({ title }) => title).join(', ')}`,
+  ],
+  ['/', 'find anything'],
+  ['arrows on a number of a page', 'move it; plus and minus size it, Delete removes it'],
   ['u', 'next units'],
   ['[ and ]', 'previous and next finding'],
   ['arrows', 'nudge the focused number by one step'],

@@ -18,7 +18,7 @@ import { CalibratePage } from './calibrate/calibrate-page.ts';
 import { HandoverPage } from './handover/handover-page.ts';
 
 describe('the pages', () => {
-  const { store, plan, page, write, press, text, settle } = stageHarness();
+  const { store, plan, page, write, press, choose, text, settle } = stageHarness();
 
   describe('Brief', () => {
     it('keeps each field as it is left, as one edit', async () => {
@@ -338,6 +338,32 @@ describe('the pages', () => {
       await settle();
       expect(text(root, '.told')).toContain('Alpha was taken off the fleet. Bring her back');
       expect(root.querySelector('[data-boat="a"]')).toBeNull();
+    });
+
+    it('finds boats by words and by how they stand, and copies one', async () => {
+      const root = await page(FleetPage);
+      store().dispatch(
+        fleetEvents.loaded({
+          boats: [
+            { ...line('a', 'Alpha'), stops: 0 },
+            { ...line('b', 'Beta'), stops: 1 },
+          ],
+        }),
+      );
+      await settle();
+      const listed = (): string[] =>
+        [...root.querySelectorAll('[data-boat]')].map((one) => one.getAttribute('data-boat') ?? '');
+      await choose(root, '#fleet-filter', 'with a stop');
+      expect(listed()).toEqual(['b']);
+      await choose(root, '#fleet-filter', 'all');
+      const field = root.querySelector<HTMLInputElement>('#fleet-search');
+      if (field) field.value = 'alp';
+      field?.dispatchEvent(new Event('input'));
+      await settle();
+      expect(listed()).toEqual(['a']);
+      await press(root, '[aria-label="Copy Alpha"]');
+      const asked = TestBed.inject(HttpTestingController).expectOne('api/boats/a/copy');
+      expect((asked.request.body as { name: string }).name).toBe('Alpha, copy');
     });
 
     it('does not make a boat without a name, and tells what failed', async () => {

@@ -1,6 +1,6 @@
 import { Injectable } from '@angular/core';
 import { Subject } from 'rxjs';
-import { z } from 'zod';
+import * as z from 'zod';
 
 const newsSchema = z.strictObject({ boatId: z.string(), number: z.number().int() });
 export type News = z.output<typeof newsSchema>;

@@ -15,7 +15,7 @@ import {
   timer,
   type Observable,
 } from 'rxjs';
-import { z } from 'zod';
+import * as z from 'zod';
 import { offline, problemOf } from '../api/problem.ts';
 import { ServerApi } from '../api/server-api.ts';
 import { Outbox } from './outbox.ts';

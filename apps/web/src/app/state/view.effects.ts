@@ -2,7 +2,7 @@ import { DOCUMENT, inject, Injectable } from '@angular/core';
 import { Actions, createEffect, ofType, ROOT_EFFECTS_INIT } from '@ngrx/effects';
 import { Store } from '@ngrx/store';
 import { map, tap } from 'rxjs';
-import { z } from 'zod';
+import * as z from 'zod';
 import { themeNames, type ThemeName } from '../theme/theme.ts';
 import { unitSetNames, viewEvents, viewFeature, type UnitSetName } from './view.ts';
 

@@ -6,6 +6,7 @@ import {
   offsetStanding,
   type DepthOffsetAnswer,
 } from '../../calibration/depth-offset-subject.ts';
+import { perPlan } from '../../plan/per-plan.ts';
 import { faceDepthM, inOrder } from '../../plan/working-water.ts';
 import { given, reckoned } from '../../working-step.ts';
 import { figure, type Found, type Rule } from '../rule.ts';
@@ -25,11 +26,12 @@ const eachSounder =
   (plan: Plan): Found[] =>
     soundersOf(plan).flatMap(find);
 
-const answerFor = ({ id, plan }: Sounder): DepthOffsetAnswer | null => {
+const answerOfPlan = perPlan((plan, id): DepthOffsetAnswer | null => {
   const inputs = depthOffsetInputs(plan, id);
   const result = inputs && depthOffsetResult(inputs);
   return result?.known ? result.answer : null;
-};
+});
+const answerFor = ({ id, plan }: Sounder): DepthOffsetAnswer | null => answerOfPlan(plan, id);
 
 /** Whether what the display now holds is known: it is once an offset was entered and nothing changed since. */
 const isFresh = ({ id, plan }: Sounder): boolean => offsetStanding(plan, id).state === 'fresh';

@@ -162,6 +162,7 @@ const usualPlace: Record<Transducer['mounting'], { along: number; aboveKeelM: nu
                       <button
                         type="button"
                         class="plain"
+                        [id]="'change-' + row.id"
                         [attr.aria-expanded]="selected() === row.id"
                         (click)="select(row.id)"
                         [attr.aria-label]="'Change ' + row.name"

@@ -39,6 +39,9 @@ const codeOf = (action: KeyAction): string =>
     }
   `,
   styles: `
+    p {
+      grid-column: 1 / -1;
+    }
     .key {
       display: grid;
       grid-template-columns: 34px minmax(0, 1fr);

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { bindProposal, fittedStations, keySchools, proposeKeys, type KeySchool } from '@grey-keel/core';
+import type { FittedDisplay } from '@grey-keel/model';
 import { openBoat } from '../open-boat.ts';
 import { KeyList } from './key-list.ts';
 
@@ -18,11 +19,7 @@ const schoolWords: Readonly<Record<KeySchool, string>> = {
       <section class="sheet" [attr.aria-labelledby]="'keys-of-' + one.id">
         <div class="row head">
           <h2 [id]="'keys-of-' + one.id">{{ one.station.name }}</h2>
-          <span class="small faint"
-            >{{ one.display.name }}: {{ one.display.keys }} programmable keys,
-            {{ one.display.pressesPerKey > 1 ? 'short and long press' : 'one press' }}, bound to
-            {{ one.display.keysBindTo === 'place' ? 'a place in the list' : 'the page itself' }}</span
-          >
+          <span class="small faint">{{ one.display.name }}: {{ keysInWords(one.display) }}</span>
         </div>
         @if (one.display.keysBindTo === 'place' && one.display.keys > 0) {
           <p class="small">
@@ -91,6 +88,12 @@ export class KeysPage {
   protected readonly fitted = computed(() => fittedStations(this.plan()));
   protected readonly schools = keySchools;
   protected readonly words = schoolWords;
+
+  protected keysInWords({ keys, pressesPerKey, keysBindTo }: FittedDisplay): string {
+    if (keys === 0) return 'no programmable keys';
+    const press = pressesPerKey > 1 ? 'short and long press' : 'one press';
+    return `${keys} programmable keys, ${press}, bound to ${keysBindTo === 'place' ? 'a place in the list' : 'the page itself'}`;
+  }
 
   protected propose(stationId: string, school: KeySchool): void {
     const edits = bindProposal(this.plan(), stationId, proposeKeys(this.plan(), stationId, school));

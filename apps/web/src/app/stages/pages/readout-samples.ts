@@ -11,4 +11,4 @@ export const sampleOf: Readonly<Record<Readout, { readonly figure: string; reado
 };
 
 /** Digits of the readings' typeface stand this much of its size high. */
-export const digitShare = 0.729;
+export const digitShare = 0.727;

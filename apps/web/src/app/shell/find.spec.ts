@@ -1,0 +1,91 @@
+import { TestBed } from '@angular/core/testing';
+import { Router } from '@angular/router';
+import { stageNames } from '@grey-keel/model';
+import { stageHelp } from '../stages/stage-help.ts';
+import { stageRegister } from '../stages/stages.ts';
+import { selectUnitSet } from '../state/view.ts';
+import { aPlan } from '../testing/plans.ts';
+import { stageHarness } from '../testing/stage-harness.ts';
+import { findEntries, findIn, type FindEntry } from './find-entries.ts';
+import { FindPanel } from './find-panel.ts';
+
+describe('what can be found', () => {
+  const plan = {
+    ...aPlan(),
+    stations: { helm: { name: 'Helm', viewingDistanceM: 0.9, posture: 'standing' as const } },
+  };
+  const entries = findEntries(plan, 'test-hull', []);
+  const names = (typed: string): string[] => findIn(entries, typed).map(({ name }) => name);
+
+  it('holds the stages, the parts of the boat, settings and help', () => {
+    expect(new Set(entries.map(({ kind }) => kind))).toEqual(
+      new Set<FindEntry['kind']>(['stage', 'transducer', 'station', 'water', 'setting', 'help']),
+    );
+    expect(names('').length).toBe(12);
+  });
+
+  it('is found by parts of its words, by its kind, and the ones that begin so come first', () => {
+    expect(names('narr')).toEqual(['Narrow 95']);
+    expect(names('transducer')).toEqual(['Wide 190', 'Narrow 95']);
+    expect(names('wide 190')).toEqual(['Wide 190']);
+    expect(names('units')[0]).toBe('Units');
+    expect(names('nothing so called')).toEqual([]);
+  });
+
+  it('leads to the place itself', () => {
+    expect(findIn(entries, 'Wide')[0]).toEqual(
+      jasmine.objectContaining({ boatId: 'test-hull', stage: 'beams', target: 'change-a-wide' }),
+    );
+    expect(findIn(entries, 'Helm')[0]).toEqual(jasmine.objectContaining({ target: 'station-name-helm' }));
+  });
+
+  it('offers the settings without a boat too', () => {
+    expect(findEntries(null, null, []).map(({ name }) => name)).toEqual([
+      'Units',
+      'Theme: shop, sun, night',
+      'Shortcuts',
+    ]);
+  });
+});
+
+describe('the panel that finds', () => {
+  const { store, page, settle } = stageHarness();
+  const type = async (words: string): Promise<HTMLInputElement> => {
+    const field = document.querySelector<HTMLInputElement>('#find-words');
+    if (!field) throw new Error('The panel is not there.');
+    field.value = words;
+    field.dispatchEvent(new Event('input'));
+    await settle();
+    return field;
+  };
+
+  it('goes with Enter to what the arrows chose, and shuts', async () => {
+    await page(FindPanel, aPlan(), { open: true });
+    const went = spyOn(TestBed.inject(Router), 'navigate').and.resolveTo(true);
+    const field = await type('transducer');
+    field.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowDown' }));
+    await settle();
+    expect(document.querySelector('[aria-selected="true"]')?.textContent).toContain('Narrow 95');
+    field.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter' }));
+    await settle();
+    expect(went).toHaveBeenCalledWith(['boats', 'test-hull', 'beams']);
+  });
+
+  it('does what a setting does, and says when nothing is called that', async () => {
+    await page(FindPanel, aPlan(), { open: true });
+    await type('zzz');
+    expect(document.querySelector('gk-find-panel, [role="dialog"]')?.textContent).toContain('Nothing is called that');
+    const before = store().selectSignal(selectUnitSet)();
+    const field = await type('units');
+    field.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter' }));
+    await settle();
+    expect(store().selectSignal(selectUnitSet)()).not.toBe(before);
+  });
+});
+
+describe('the help of a stage', () => {
+  it('is there in six lines for every stage on the ladder', () => {
+    for (const { stage } of stageRegister) expect(stageHelp[stage]?.length).withContext(stage).toBe(6);
+    expect(stageNames.length).toBe(10);
+  });
+});

@@ -1,0 +1,53 @@
+import type { Stage } from '@grey-keel/model';
+
+/** What is decided on a stage, in six lines, with the schools where practitioners disagree. */
+export const stageHelp: Readonly<Partial<Record<Stage, readonly string[]>>> = {
+  brief: [
+    'Say what the boat is, where she works and what is sought: everything later is judged against it.',
+    'Draught is the keel below the waterline as she lies loaded; every depth is reckoned from it.',
+    'Salt and temperature set the speed of sound and what absorption takes; the depths set what the sonar must reach.',
+    'A station is a place from which a screen is read: measure from the eye to the glass.',
+    'Ways of working tie it together: in each, some transducers are on, some pages show, some keys lead there.',
+    'Choose only the ways she really uses; each asks for a page at every station.',
+  ],
+  beams: [
+    'Look at the cones over your depth, drag the bottom, and choose by what each one covers.',
+    'School of the wide: the first transducer finds fish, so it should see much water.',
+    'School of the narrow: the first transducer should tell what lies straight below, cleanly.',
+    'Two cones together say where a mark is: in the wide one only it lies in the ring, and the ring says how far to move.',
+    'Frequency is a choice of its own: absorption, not the cone, is what limits depth. See the losses beside the cones.',
+    'Sheets quote cones at -3 or at -10 dB; here every cone is drawn at -3 dB, whatever the sheet says.',
+  ],
+  calibrate: [
+    'Put right what the display calls depth, with a lead line in water you can trust.',
+    'To the waterline: the display shows the depth of the water. To the keel: it shows the water under her.',
+    'Take five pairs or more over the depths you work in; one that stands apart is named, never dropped in silence.',
+    'Set the display to this water before trusting one offset: a wrong speed of sound grows with depth.',
+    'The sign is said in words beside the figure: read it aloud before entering it. A wrong sign grounds the boat.',
+    'When draught, water or the transducer changes, the result goes stale and the waterline rises past this stage.',
+  ],
+  pages: [
+    'One page for each way of working at each station; the matrix shows the gaps.',
+    'Side-scan lives by width, a sounder by height: see what each layout gives in metres a pixel.',
+    'A number is read at the angle its digits fill: 16 minutes by day, half as much again by night.',
+    'School of many numbers: everything at a glance. School of few: depth large, the rest a key away.',
+    'Console wide and bow narrow, or both the same: the first spreads the work, the second never confuses.',
+    'Moving a page moves its place in the list; on some displays keys hold on to the place.',
+  ],
+  keys: [
+    'Give each key a short and, where the display has it, a long press.',
+    'School of the short: what is done often goes on short presses, what is seldom done on long ones.',
+    'School of the long: nothing frequent happens by a brush of the hand; each change takes a moment longer.',
+    'Risky presses (start transmitting, hold position, standby) must not lie one slip from a frequent one.',
+    'A key that starts transmitting does so on the trailer too, where transducers can burn out.',
+    'On displays that bind to a place of the list, adding a page shifts what the later keys open.',
+  ],
+  handover: [
+    'Print the card for the dash: cones, offsets, pages and keys as they are now.',
+    'What is stale or missing is printed on it, so that nobody trusts a figure that no longer holds.',
+    'The card goes out of date when a figure on it changes; the ladder says so.',
+    'The bundle is the whole boat as one file: for another shop, or for a second boat of the same build.',
+    'A copy of a boat takes over her gear, pages and keys, never what was measured on her.',
+    'The makers\u2019 instructions, local codes and a look-out come before this card.',
+  ],
+};
