@@ -82,6 +82,18 @@ export default tseslint.config(
     },
   },
   {
+    files: ['**/*.ts'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: 'ImportDeclaration[source.value="zod"] > ImportSpecifier[imported.name="z"]',
+          message: "Write: import * as z from 'zod'. The named import brings every language's messages along.",
+        },
+      ],
+    },
+  },
+  {
     files: ['apps/web/src/**/*.ts'],
     extends: [...angular.configs.tsRecommended],
     rules: {

@@ -1,4 +1,4 @@
-import { Origin } from 'selenium-webdriver';
+import { Key, Origin } from 'selenium-webdriver';
 import { startApplication, type Application } from './support/application.ts';
 import { eventually, find, openBrowser, seriousFaults, textOf, type Browser } from './support/browser.ts';
 import { pointer } from './support/hands.ts';
@@ -122,6 +122,56 @@ describe('the views', () => {
       await pointer(driver)
         .press('button[aria-label^="Undo"]')
         .catch(() => undefined);
+    },
+    minutes,
+  );
+
+  it(
+    'find a part by its name from the keyboard',
+    async () => {
+      const { driver } = browser;
+      await show('boats/sable-wren/brief');
+      await driver.actions().sendKeys('/').perform();
+      await find(driver, '#find-words');
+      await eventually(
+        () => driver.executeScript<string>('return document.activeElement.id'),
+        (id) => id === 'find-words',
+        'the field of the panel focused',
+      );
+      expect(await seriousFaults(driver)).toEqual([]);
+      await driver.actions().sendKeys('narrow', Key.ENTER).perform();
+      await eventually(
+        () => driver.executeScript<string>('return document.activeElement.id'),
+        (id) => id === 'change-b-narrow',
+        'the transducer found',
+      );
+      expect(await driver.getCurrentUrl()).toContain('/beams');
+    },
+    minutes,
+  );
+
+  it(
+    'divide a screen with the keyboard, and keep it though one leaves at once',
+    async () => {
+      const { driver } = browser;
+      const shares = async (): Promise<number[]> => {
+        const boat = (await (await fetch(`${app.address}/api/boats/sable-wren`)).json()) as {
+          plan: { pages: Record<string, { layout: { bands: { share: number }[] } }> };
+        };
+        return boat.plan.pages['a1-run']?.layout.bands.map(({ share }) => share) ?? [];
+      };
+      const before = await shares();
+      await show('boats/sable-wren/pages');
+      const bar = await find(driver, 'gk-screen-editor .as-split-gutter');
+      await driver.executeScript('arguments[0].focus()', bar);
+      await driver.actions().sendKeys(Key.ARROW_LEFT).perform();
+      await driver.get(app.address);
+      await find(driver, '[data-boat]');
+      await driver.get(`${app.address}/boats/sable-wren/pages`);
+      await kept(driver);
+      const after = await shares();
+      expect(after[0]).toBeLessThan(before[0] ?? 0);
+      expect(after.reduce((sum, share) => sum + share, 0)).toBeCloseTo(1, 2);
     },
     minutes,
   );

@@ -62,7 +62,8 @@ const bare = (): void => {
 
 const app = await startApplication();
 const url = `${app.address}/api/boats/sable-wren`;
-let number = ((await (await fetch(url)).json()) as { number: number }).number;
+const newest = async (): Promise<number> => ((await (await fetch(url)).json()) as { number: number }).number;
+let number = 0;
 const save = async (): Promise<void> => {
   const body = JSON.stringify({
     revisionId: randomUUID(),
@@ -107,6 +108,8 @@ await thousand.remove();
 const first = await firstView(app.address);
 const paneDrags: PaneFrames[] = [];
 for (let i = 0; i < 5; i++) paneDrags.push(await paneFrames(app.address, 100));
+
+number = await newest();
 
 const rows: Row[] = [
   await row(

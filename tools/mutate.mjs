@@ -34,9 +34,11 @@ const killed = async (worker, { file, from, to }) => {
     path,
     before.replace(from, () => to),
   );
-  const { code } = await testRun(worker);
+  const { count } = await testRun(worker);
   writeFileSync(path, before);
-  return code !== 0;
+  // A mutant that keeps the specs from loading would look killed without a single expectation having failed.
+  if (!count) throw new Error(`With "${to}" in ${file} the specs did not run.`);
+  return Number(count[2]) > 0;
 };
 
 copy(0);

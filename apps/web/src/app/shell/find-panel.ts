@@ -26,6 +26,7 @@ import { findEntries, findIn, type FindEntry } from './find-entries.ts';
   template: `
     <p-dialog
       header="Find"
+      closeAriaLabel="Close"
       [modal]="true"
       [(visible)]="open"
       [style]="{ width: '520px' }"

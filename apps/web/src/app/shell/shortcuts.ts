@@ -27,6 +27,7 @@ const shortcuts: readonly (readonly [keys: string, does: string])[] = [
   template: `
     <p-dialog
       header="Shortcuts"
+      closeAriaLabel="Close"
       [modal]="true"
       [(visible)]="open"
       [style]="{ width: '460px' }"

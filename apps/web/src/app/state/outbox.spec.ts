@@ -44,4 +44,20 @@ describe('the outbox', () => {
     await new Promise((resolve) => setTimeout(resolve, 50));
     expect((await outbox.adopt(boatId)).map((one) => one.revisionId)).toEqual([revisionId]);
   });
+
+  it('takes up what a tab that is gone had only noted, in the order it was made, once', async () => {
+    const ids = [crypto.randomUUID(), crypto.randomUUID()];
+    const gone = new Outbox();
+    for (const id of ids) gone.note(entry(id, boatId));
+    await gone.put(entry(ids[0] ?? '', boatId));
+    gone.note(entry(ids[0] ?? '', boatId));
+    expect(await outbox.adopt(boatId)).toEqual([]);
+    void navigator.locks
+      .request(`grey-keel-tab-${gone.tabId}`, { steal: true }, () => Promise.resolve())
+      .catch(() => undefined);
+    await new Promise((resolve) => setTimeout(resolve, 50));
+    expect((await outbox.adopt(boatId)).map(({ revisionId }) => revisionId).sort()).toEqual([...ids].sort());
+    expect((await outbox.adopt(boatId)).length).toBe(2);
+    expect(Object.keys(localStorage).filter((key) => key.startsWith('grey-keel-note-'))).toEqual([]);
+  });
 });

@@ -19,6 +19,16 @@ interface Schema extends DBSchema {
   outbox: { key: string; value: OutboxEntry; indexes: { boatId: string } };
 }
 
+/** What is known of an edit the moment it is made; the database adds its order. */
+type Made = Omit<OutboxEntry, 'tabId' | 'order'>;
+
+const notePrefix = 'grey-keel-note-';
+
+interface Note extends Made {
+  readonly tabId: string;
+  readonly made: number;
+}
+
 const lockOf = (tabId: string): string => `grey-keel-tab-${tabId}`;
 
 /** How long another tab may take to prove that it lives. */
@@ -39,7 +49,25 @@ export class Outbox {
     void navigator.locks.request(lockOf(this.tabId), () => new Promise<never>(() => undefined)).catch(() => undefined);
   }
 
-  async put(entry: Omit<OutboxEntry, 'tabId' | 'order'>): Promise<void> {
+  /**
+   * Leaves a note of an edit at once. The database answers only later, and a page that is left in between would take
+   * the edit with it; a note is there before the next line runs, and is taken up by whoever opens the boat next.
+   */
+  note(entry: Made): void {
+    const note: Note = { ...entry, tabId: this.tabId, made: performance.timeOrigin + performance.now() };
+    try {
+      localStorage.setItem(notePrefix + entry.revisionId, JSON.stringify(note));
+    } catch {
+      // A browser that keeps nothing, or has no room: the database and the server still get the edit.
+    }
+  }
+
+  async put(entry: Made): Promise<void> {
+    await this.keep(entry);
+    localStorage.removeItem(notePrefix + entry.revisionId);
+  }
+
+  private async keep(entry: Made): Promise<void> {
     const database = await this.database;
     const transaction = database.transaction('outbox', 'readwrite');
     const all = await transaction.store.getAll();
@@ -68,6 +96,7 @@ export class Outbox {
   /** What waits for a boat and belongs to this tab or to one that is gone, in order. */
   async adopt(boatId: string): Promise<OutboxEntry[]> {
     const database = await this.database;
+    await this.takeUpNotes(boatId, database);
     const entries = await database.getAllFromIndex('outbox', 'boatId', boatId);
     const others = [...new Set(entries.map(({ tabId }) => tabId))].filter((tabId) => tabId !== this.tabId);
     const gone = new Set<string>([this.tabId]);
@@ -77,6 +106,20 @@ export class Outbox {
     for (const entry of mine) await transaction.store.put({ ...entry, tabId: this.tabId });
     await transaction.done;
     return mine;
+  }
+
+  /** Puts what tabs that are gone only noted into the database, in the order it was made. */
+  private async takeUpNotes(boatId: string, database: IDBPDatabase<Schema>): Promise<void> {
+    const notes = Object.keys(localStorage)
+      .filter((key) => key.startsWith(notePrefix))
+      .map((key) => JSON.parse(localStorage.getItem(key) ?? 'null') as Note | null)
+      .filter((note): note is Note => note?.boatId === boatId && note.tabId !== this.tabId)
+      .sort((a, b) => a.made - b.made);
+    for (const { made: _made, tabId, ...entry } of notes) {
+      if (!(await this.isGone(tabId))) continue;
+      if (await database.get('outbox', entry.revisionId)) localStorage.removeItem(notePrefix + entry.revisionId);
+      else await this.put(entry);
+    }
   }
 
   private async isGone(tabId: string): Promise<boolean> {

@@ -14,6 +14,7 @@ import {
   switchMap,
   timer,
   type Observable,
+  tap,
 } from 'rxjs';
 import * as z from 'zod';
 import { offline, problemOf } from '../api/problem.ts';
@@ -47,6 +48,11 @@ export class PlanEffects {
   readonly setAside = createEffect(() =>
     this.events.pipe(
       ofType(planEvents.edited, planEvents.undone, planEvents.redone),
+      tap(({ revisionId }) => {
+        const { boatId, number, unsent } = this.state();
+        const entry = unsent.find((one) => one.revisionId === revisionId);
+        if (entry && boatId !== null) this.outbox.note({ ...entry, boatId, base: number });
+      }),
       concatMap(({ revisionId }) => {
         const { boatId, number, unsent } = this.state();
         const entry = unsent.find((one) => one.revisionId === revisionId);
