@@ -72,6 +72,7 @@ const codeOf = (action: KeyAction): string =>
       border: 0;
       background: var(--sheet);
       color: var(--ink);
+      font-size: var(--small);
       font-weight: 600;
       min-width: 0;
     }
