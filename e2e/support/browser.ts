@@ -2,7 +2,7 @@ import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:f
 import { createRequire } from 'node:module';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { Builder, By, logging, until, type WebDriver, type WebElement } from 'selenium-webdriver';
+import { Builder, By, error, logging, until, type WebDriver, type WebElement } from 'selenium-webdriver';
 import { Options, ServiceBuilder, type Driver } from 'selenium-webdriver/chrome.js';
 
 const firstThere = (paths: readonly string[]): string => paths.find((path) => existsSync(path)) ?? paths[0] ?? '';
@@ -102,8 +102,18 @@ export const eventually = async <T>(ask: () => Promise<T>, good: (answer: T) => 
   }
 };
 
-export const textOf = async (driver: WebDriver, css: string): Promise<string> =>
-  (await (await find(driver, css)).getText()).replace(/\u00a0/g, ' ');
+/** Does it again when the page has drawn the element anew in the meantime, as a person would look again. */
+export const whileFresh = async <T>(work: () => Promise<T>): Promise<T> => {
+  for (let tries = 1; ; tries++)
+    try {
+      return await work();
+    } catch (fault) {
+      if (!(fault instanceof error.StaleElementReferenceError) || tries === 5) throw fault;
+    }
+};
+
+export const textOf = (driver: WebDriver, css: string): Promise<string> =>
+  whileFresh(async () => (await (await find(driver, css)).getText()).replace(/\u00a0/g, ' '));
 
 const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 

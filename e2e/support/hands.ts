@@ -1,5 +1,5 @@
-import { Key, type WebDriver } from 'selenium-webdriver';
-import { find, type Browser } from './browser.ts';
+import { Key, type WebDriver, type WebElement } from 'selenium-webdriver';
+import { find, whileFresh, type Browser } from './browser.ts';
 
 /** A way of working the interface: the same job is done with a pointer and with the keyboard alone. */
 export interface Hands {
@@ -18,32 +18,34 @@ export interface Hands {
 const wholeOf = (driver: WebDriver, css: string): Promise<void> =>
   driver.executeScript('document.querySelector(arguments[0]).select()', css);
 
-export const pointer = (driver: WebDriver): Hands => ({
-  fill: async (css, text) => {
-    const field = await find(driver, css);
-    await driver.executeScript('arguments[0].scrollIntoView({block: "center"})', field);
-    await field.click();
-    await wholeOf(driver, css);
-    await field.sendKeys(text, Key.TAB);
-  },
-  press: async (css) => {
-    const button = await find(driver, css);
-    await driver.executeScript('arguments[0].scrollIntoView({block: "center"})', button);
-    await button.click();
-  },
-  choose: async (css, label) => {
-    const list = await find(driver, css);
-    await driver.executeScript('arguments[0].scrollIntoView({block: "center"})', list);
-    const options = await list.findElements({ css: 'option' });
-    for (const option of options) if ((await option.getText()).startsWith(label)) return option.click();
-    throw new Error(`${css} has no entry "${label}"`);
-  },
-  give: async (css, path) => (await find(driver, css)).sendKeys(path),
-  stage: async (number) => {
-    const link = await driver.findElement({ xpath: `//gk-ladder//a[starts-with(normalize-space(.), "${number}")]` });
-    await link.click();
-  },
-});
+export const pointer = (driver: WebDriver): Hands => {
+  const inView = async (css: string): Promise<WebElement> => {
+    const element = await find(driver, css);
+    await driver.executeScript('arguments[0].scrollIntoView({block: "center"})', element);
+    return element;
+  };
+  return {
+    fill: (css, text) =>
+      whileFresh(async () => {
+        const field = await inView(css);
+        await field.click();
+        await wholeOf(driver, css);
+        await field.sendKeys(text, Key.TAB);
+      }),
+    press: (css) => whileFresh(async () => (await inView(css)).click()),
+    choose: (css, label) =>
+      whileFresh(async () => {
+        const options = await (await inView(css)).findElements({ css: 'option' });
+        for (const option of options) if ((await option.getText()).startsWith(label)) return option.click();
+        throw new Error(`${css} has no entry "${label}"`);
+      }),
+    give: async (css, path) => (await find(driver, css)).sendKeys(path),
+    stage: async (number) => {
+      const link = await driver.findElement({ xpath: `//gk-ladder//a[starts-with(normalize-space(.), "${number}")]` });
+      await link.click();
+    },
+  };
+};
 
 /** A finger: it taps, and types on whatever the tap has brought up. A list opens as the device's own, out of reach here. */
 export const touch = ({ driver, tap }: Browser): Hands => {
