@@ -49,7 +49,6 @@ export const makeApp = (services: Services): Express => {
   app.disable('x-powered-by');
   app.use(helmet({ contentSecurityPolicy: contentPolicy, strictTransportSecurity: false }));
   app.use(onlyFromHere);
-  app.use(compression());
   const costly = rateLimit({
     windowMs: 60_000,
     limit: costlyAMinute,
@@ -78,7 +77,8 @@ export const makeApp = (services: Services): Express => {
   });
   api.use((request, response) => sendProblem(response, notFound(`door ${request.method} ${request.originalUrl}`)));
   app.use('/api', api);
-  if (services.webFolder !== null) app.use(webApplication(services.webFolder));
+  // The application is compressed for its first view; answers are not, since over loopback that costs more than it spares.
+  if (services.webFolder !== null) app.use(compression(), webApplication(services.webFolder));
   app.use(problemHandler(services.log));
   return app;
 };
