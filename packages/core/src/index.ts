@@ -26,7 +26,7 @@ export {
   type DepthOffsetResult,
   type OffsetStanding,
 } from './calibration/depth-offset-subject.ts';
-export { agroundInWords, signInWords } from './calibration/offset-words.ts';
+export { agroundInWords, changeOnEntering, signInWords } from './calibration/offset-words.ts';
 export { cutoffFor, findOutliers, median } from './calibration/outliers.ts';
 export { applyEdits, newDepthOffset, undoing, type Applied, type Refused } from './edits/apply-edits.ts';
 export { overlaps, splitPatches, touches, valueAt, type Clash } from './edits/rebase.ts';

@@ -1,6 +1,7 @@
 import { formatSentence } from '../units/format-sentence.ts';
 import { unitSets } from '../units/display-units.ts';
-import { agroundInWords, signInWords } from './offset-words.ts';
+import { expectWorkingHolds } from '../testing/evaluated.ts';
+import { agroundInWords, changeOnEntering, signInWords } from './offset-words.ts';
 
 const said = (sentence: ReturnType<typeof signInWords>): string =>
   formatSentence(sentence, unitSets.metric).replace(/\u00a0/g, ' ');
@@ -23,5 +24,14 @@ describe('the offset in words', () => {
     );
     expect(said(agroundInWords({ reference: 'keel', draughtM: 0.62 }))).toBe('0.00 m on the display is aground.');
     expect(said(agroundInWords({ reference: 'waterline', draughtM: null }))).toContain('draught is missing');
+  });
+});
+
+describe('changeOnEntering', () => {
+  it('is positive when the display will show more, and can be evaluated again', () => {
+    const step = changeOnEntering({ offsetM: 0.48, offsetSetM: -0.39 });
+    expect(step.value).toBeCloseTo(0.87, 9);
+    expectWorkingHolds([step], 'change');
+    expect(changeOnEntering({ offsetM: -0.2, offsetSetM: 0.1 }).value).toBeLessThan(0);
   });
 });

@@ -1,4 +1,5 @@
-import type { DepthReference, Sentence } from '@grey-keel/model';
+import type { DepthReference, Sentence, WorkingStep } from '@grey-keel/model';
+import { given, reckoned } from '../working-step.ts';
 
 interface Spoken {
   /** The offset to be entered. */
@@ -24,6 +25,21 @@ export const signInWords = ({ offsetM, offsetSetM, reference }: Omit<Spoken, 'dr
     ` ${change > 0 ? 'more' : 'less'} than now: ${fromWhere[reference]}.`,
   ];
 };
+
+/** How much more the display will show once an offset is entered, as the last step of its working. */
+export const changeOnEntering = ({ offsetM, offsetSetM }: Pick<Spoken, 'offsetM' | 'offsetSetM'>): WorkingStep =>
+  reckoned(
+    {
+      says: 'What entering it changes on the display',
+      symbol: 'change',
+      value: offsetM - offsetSetM,
+      unit: 'm',
+      expression: 'offset - o',
+      source: 'difference of the two offsets',
+    },
+    given('offset', offsetM, 'm', 'offset to enter'),
+    given('o', offsetSetM, 'm', 'offset set in the display'),
+  );
 
 /** What the display shows when the keel touches, once the offset is in it. */
 export const agroundInWords = ({ reference, draughtM }: Pick<Spoken, 'reference' | 'draughtM'>): Sentence => {

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, sig
 import {
   agroundInWords,
   cautions,
+  changeOnEntering,
   depthOffsetFingerprint,
   depthOffsetInputs,
   depthOffsetOf,
@@ -287,7 +288,16 @@ const blank: DepthPair = { leadLineM: null, displayedM: null, leftOut: false };
                   </span>
                 }
               </p>
-              <p>{{ sign() | sentence: units() }}</p>
+              <p>
+                {{ sign() | sentence: units() }}
+                <gk-number
+                  of="What entering it changes on the display"
+                  [value]="change().value"
+                  quantity="length"
+                  [signed]="true"
+                  [steps]="[change()]"
+                />
+              </p>
               <p>
                 <strong>{{ aground() | sentence: units() }}</strong>
               </p>
@@ -629,6 +639,9 @@ export class CalibratePage {
     const { offsetSetM, reference } = this.settings();
     return signInWords({ offsetM: this.answer()?.offsetM ?? 0, offsetSetM, reference });
   });
+  protected readonly change = computed(() =>
+    changeOnEntering({ offsetM: this.answer()?.offsetM ?? 0, offsetSetM: this.settings().offsetSetM }),
+  );
   protected readonly aground = computed(() =>
     agroundInWords({ reference: this.settings().reference, draughtM: this.plan().boat.draughtM }),
   );

@@ -32,7 +32,7 @@ export class DisplayPicker {
   readonly stationId = input.required<string>();
   readonly label = input.required<string>();
   readonly display = input<FittedDisplay | null>(null);
-  readonly fit = output<FittedDisplay | null>();
+  readonly chosen = output<FittedDisplay | null>();
 
   private readonly store = inject(Store);
   private readonly entries = this.store.selectSignal(catalogueFeature.selectAll);
@@ -63,7 +63,7 @@ export class DisplayPicker {
 
   protected take(id: string): void {
     const entry = this.entries().find((one) => one.id === id);
-    if (id === '') this.fit.emit(null);
-    else if (entry?.item.type === 'display') this.fit.emit(fitted(entry.item, entry.id, entry.version));
+    if (id === '') this.chosen.emit(null);
+    else if (entry?.item.type === 'display') this.chosen.emit(fitted(entry.item, entry.id, entry.version));
   }
 }

@@ -244,7 +244,7 @@ export class PagesPage {
     });
   });
 
-  protected fit(stationId: string, display: FittedDisplay | null): void {
+  protected fitDisplay(stationId: string, display: FittedDisplay | null): void {
     const before = this.plan().displays[stationId];
     if (!display) return this.open.edits.edit('take the display off', { type: 'removeDisplay', stationId });
     const kept = before ? { seatedDistanceM: before.seatedDistanceM, readAtNight: before.readAtNight } : {};
