@@ -33,6 +33,7 @@ export const installPackages = () => {
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return;
   console.log('Installing packages; the first time the database driver is compiled, which takes a few minutes.');
   run('npm', ['ci', '--no-audit', '--no-fund']);
+  run('node', ['tools/subset-fonts.mjs']);
   writeFileSync(stamp, wanted);
 };
 

@@ -1,7 +1,13 @@
+import { bottomArea } from './acoustics/bottom-area.ts';
+import { detectionRange } from './acoustics/detection-range.ts';
 import { pingTiming } from './acoustics/ping-timing.ts';
 import { rangeResolution } from './acoustics/range-resolution.ts';
+import { sonarBudget } from './acoustics/sonar-budget.ts';
+import { sourceLevel } from './acoustics/source-level.ts';
+import { targetStrength } from './acoustics/target-strength.ts';
 import { beamwidthLevel } from './beams/beamwidth-level.ts';
 import { beamwidth } from './beams/beamwidth.ts';
+import { deadZone } from './beams/dead-zone.ts';
 import { footprint } from './beams/footprint.ts';
 import { groundRange } from './beams/ground-range.ts';
 import { targetRing } from './beams/target-ring.ts';
@@ -24,6 +30,12 @@ export const calculations: ReadonlyMap<string, Calculation> = new Map(
     groundRange,
     pingTiming,
     rangeResolution,
+    sourceLevel,
+    targetStrength,
+    bottomArea,
+    sonarBudget,
+    detectionRange,
+    deadZone,
     depthOffset,
     legibility,
     paneScale,

@@ -2,6 +2,17 @@ import { calculate } from './calculation.ts';
 import { calculations } from './calculations.ts';
 import { expectWorkingHolds } from './testing/evaluated.ts';
 
+const budget = {
+  frequencyHz: 190_000,
+  sourceLevelDb: 214,
+  directivityIndexDb: 19,
+  bandwidthHz: 5000,
+  noiseSpectrumDb: 40,
+  temperatureC: 9,
+  salinityPpt: 0,
+  targetStrengthDb: -36,
+};
+
 const inputs: Record<string, object[]> = {
   'sound-speed': [{ temperatureC: 9, salinityPpt: 0, depthM: 32 }],
   absorption: [{ frequencyHz: 190_000, temperatureC: 9, salinityPpt: 18 }],
@@ -20,6 +31,25 @@ const inputs: Record<string, object[]> = {
   'range-resolution': [
     { soundSpeedMps: 1443, pulseLengthS: 0.0002 },
     { soundSpeedMps: 1443, bandwidthHz: 30_000 },
+  ],
+  'source-level': [{ electricalPowerW: 600, efficiency: 0.5, directivityIndexDb: 19 }],
+  'target-strength': [
+    { lengthCm: 45, frequencyHz: 190_000 },
+    { lengthCm: 20, frequencyHz: 38_000, model: 'foote-clupeid' },
+    { lengthCm: 45, frequencyHz: 190_000, model: 'love-dorsal' },
+  ],
+  'bottom-area': [
+    { rangeM: 60, beamwidthDeg: 24, rangeResolutionM: 0.15 },
+    { rangeM: 1, beamwidthDeg: 9, rangeResolutionM: 0.15 },
+  ],
+  'sonar-budget': [{ ...budget, rangeM: 40 }],
+  'detection-range': [
+    { ...budget, requiredSnrDb: 10 },
+    { ...budget, sourceLevelDb: 100, requiredSnrDb: 60 },
+  ],
+  'dead-zone': [
+    { beamwidthDeg: 24, depthM: 32, pulseLengthS: 0.0002, soundSpeedMps: 1443, slopeDeg: 8 },
+    { beamwidthDeg: 9, depthM: 32, pulseLengthS: 0.0002, soundSpeedMps: 1443, slopeDeg: 20 },
   ],
   legibility: [
     { heightPx: 20, screenDiagonalM: 0.307, pixelsWide: 1280, pixelsHigh: 800, viewingDistanceM: 0.95 },

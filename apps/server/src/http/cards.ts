@@ -5,6 +5,7 @@ import type { CatalogueStore } from '../catalogue/catalogue-store.ts';
 import { packBundle } from '../exchange/bundles.ts';
 import type { BoatStore } from '../fleet/boat-store.ts';
 import { cardPdf } from '../handover/card-pdf.ts';
+import { reportPdf } from '../handover/report-pdf.ts';
 import { notFound, sendProblem } from './problem.ts';
 import { validated, withId } from './validated.ts';
 
@@ -13,25 +14,29 @@ export const cardQuerySchema = unitChoiceSchema.extend({ paper: z.enum(['A4', 'L
 const fileName = (name: string, ending: string): string =>
   `attachment; filename="${name.replace(/[^A-Za-z0-9]+/g, '-').replace(/^-+|-+$/g, '') || 'boat'}${ending}"`;
 
-/** What leaves the program about one boat: the dash card as PDF and the bundle. */
+/** What leaves the program about one boat: the dash cards and the report as PDF, and the bundle. */
 export const cardRoutes = (
   { boats, catalogue, now }: { boats: BoatStore; catalogue: CatalogueStore; now: () => Date },
   costly: RequestHandler,
 ): Router => {
   const router = Router();
-  router.get(
-    '/:id/card.pdf',
-    costly,
-    withId(async (id, request, response) => {
-      const query = validated(cardQuerySchema, request.query, response);
-      if (!query) return;
-      const boat = await boats.open(id);
-      if (!boat) return sendProblem(response, notFound('boat of that id in the fleet'));
-      const { paper, ...units } = query;
-      const pdf = await cardPdf(boat.plan, { units, paper, at: now(), revision: boat.number });
-      response.type('application/pdf').set('Content-Disposition', fileName(boat.plan.boat.name, '-card.pdf')).send(pdf);
-    }),
-  );
+  for (const [sheet, print] of Object.entries({ card: cardPdf, report: reportPdf }))
+    router.get(
+      `/:id/${sheet}.pdf`,
+      costly,
+      withId(async (id, request, response) => {
+        const query = validated(cardQuerySchema, request.query, response);
+        if (!query) return;
+        const boat = await boats.open(id);
+        if (!boat) return sendProblem(response, notFound('boat of that id in the fleet'));
+        const { paper, ...units } = query;
+        const pdf = await print(boat.plan, { units, paper, at: now(), revision: boat.number });
+        response
+          .type('application/pdf')
+          .set('Content-Disposition', fileName(boat.plan.boat.name, `-${sheet}.pdf`))
+          .send(pdf);
+      }),
+    );
   router.get(
     '/:id/bundle',
     withId(async (id, _request, response) => {

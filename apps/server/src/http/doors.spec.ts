@@ -128,9 +128,9 @@ describe('the other doors', () => {
     await send('DELETE', '/boats/tags');
   });
 
-  const pdfText = async (id: string, units: object = unitSets.metric): Promise<string[]> => {
-    const query = new URLSearchParams({ ...units });
-    const response = await fetch(`${server.address}/api/boats/${id}/card.pdf?${query.toString()}`);
+  const pdfText = async (id: string, query: object = unitSets.metric, sheet = 'report'): Promise<string[]> => {
+    const asked = new URLSearchParams({ ...query });
+    const response = await fetch(`${server.address}/api/boats/${id}/${sheet}.pdf?${asked.toString()}`);
     expect(response.status).toBe(200);
     expect(response.headers.get('content-type')).toContain('application/pdf');
     const pdf = await getDocument({ data: new Uint8Array(await response.arrayBuffer()), verbosity: 0 }).promise;
@@ -142,33 +142,43 @@ describe('the other doors', () => {
     );
   };
 
-  it('prints the card with its figures in the units asked for, its cautions and what is not settled', async () => {
-    const [first = '', ...rest] = await pdfText('sable-wren');
-    for (const part of [
-      'Sable Wren',
-      '0.62 m',
-      '24.0°',
-      '+0.50 m',
-      'stale',
-      'From astern',
-      'A wrong sign grounds the boat',
-      '\u22120.39 m',
-    ])
-      expect(first).toContain(unspaced(part));
-    for (const part of [
-      'Helm, starboard',
-      '2 Search',
-      'on the spot, trolling',
-      'side-scan',
-      'stop transmitting',
-      'no programmable keys',
-    ])
-      expect([first, ...rest].join('')).toContain(unspaced(part));
+  it('prints the report on one sheet with its figures in the units asked for, cautions and what is not settled', async () => {
+    for (const paper of ['A4', 'LETTER']) {
+      const [report = '', ...rest] = await pdfText('sable-wren', { ...unitSets.metric, paper });
+      expect(rest.length).withContext(paper).toBe(0);
+      for (const part of [
+        'Sable Wren',
+        '0.62 m',
+        '24.0°',
+        '+0.50 m',
+        'stale',
+        'From astern',
+        'A wrong sign grounds the boat',
+        '\u22120.39 m',
+        'Helm, starboard',
+      ])
+        expect(report).toContain(unspaced(part));
+    }
     const [feet] = await pdfText('sable-wren', unitSets.feet);
     expect(feet).toContain('+1.65ft');
     expect(feet).toContain('105.0ft');
-    expect((await send('GET', '/boats/sable-wren/card.pdf?length=miles')).status).toBe(422);
-    expect((await send('GET', '/boats/nowhere/card.pdf?length=m&depth=m&speed=kn&temperature=C')).status).toBe(404);
+    expect((await send('GET', '/boats/sable-wren/report.pdf?length=miles')).status).toBe(422);
+    expect((await send('GET', '/boats/nowhere/report.pdf?length=m&depth=m&speed=kn&temperature=C')).status).toBe(404);
+  });
+
+  it('prints a dash card for each station with its pages and keys, each on one sheet', async () => {
+    for (const paper of ['A4', 'LETTER']) {
+      const cards = await pdfText('sable-wren', { ...unitSets.metric, paper }, 'card');
+      expect(cards.length).toBe(3);
+      for (const [i, station] of ['Helm, port', 'Helm, starboard', 'Bow'].entries())
+        expect(cards[i]).toMatch(new RegExp(`^SableWren,${unspaced(station)}`));
+      for (const card of cards)
+        for (const part of ['+0.50 m', 'A wrong sign grounds the boat', 'Not settled'])
+          expect(card).toContain(unspaced(part));
+      for (const part of ['2 Search', 'on the spot, trolling', 'side-scan', 'stop transmitting'])
+        expect(cards.join('')).toContain(unspaced(part));
+      expect(cards.filter((one) => one.includes('noprogrammablekeys')).length).toBe(1);
+    }
   });
 
   it('lists the shipped catalogue and takes the shop\u2019s own, in versions', async () => {

@@ -84,7 +84,15 @@ const doors = (): Door[] => [
   {
     method: 'get',
     path: '/api/boats/{id}/card.pdf',
-    summary: 'The dash card',
+    summary: 'The dash cards, a sheet a station',
+    query: cardQuerySchema,
+    answer: 'application/pdf',
+    refusals: [404, 422, 429],
+  },
+  {
+    method: 'get',
+    path: '/api/boats/{id}/report.pdf',
+    summary: 'The report on one sheet',
     query: cardQuerySchema,
     answer: 'application/pdf',
     refusals: [404, 422, 429],

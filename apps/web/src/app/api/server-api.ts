@@ -18,6 +18,9 @@ import {
 import { map, type Observable } from 'rxjs';
 import * as z from 'zod';
 
+/** What is printed: the dash cards, a sheet a station, or the report on one. */
+export type PrintedSheet = 'card' | 'report';
+
 /** The server's doors, each answer checked against its schema. */
 @Injectable({ providedIn: 'root' })
 export class ServerApi {
@@ -80,7 +83,7 @@ export class ServerApi {
     return this.http.get('api/backup', { responseType: 'blob' });
   }
 
-  cardPdf(id: string, units: UnitChoice, paper: 'A4' | 'LETTER'): Observable<Blob> {
-    return this.http.get(`api/boats/${id}/card.pdf`, { params: { ...units, paper }, responseType: 'blob' });
+  printed(id: string, sheet: PrintedSheet, units: UnitChoice, paper: 'A4' | 'LETTER'): Observable<Blob> {
+    return this.http.get(`api/boats/${id}/${sheet}.pdf`, { params: { ...units, paper }, responseType: 'blob' });
   }
 }

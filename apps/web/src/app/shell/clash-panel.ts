@@ -2,7 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal } fr
 import type { Path } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
 import { planEvents } from '../state/plan.actions.ts';
-import { selectClash } from '../state/plan.selectors.ts';
+import { pathInWords } from '../state/path-in-words.ts';
+import { selectClash, selectPlan } from '../state/plan.selectors.ts';
 
 const inWords = (value: unknown): string => {
   if (value === undefined) return 'taken away';
@@ -93,12 +94,13 @@ const inWords = (value: unknown): string => {
 })
 export class ClashPanel {
   private readonly store = inject(Store);
+  private readonly plan = this.store.selectSignal(selectPlan);
   protected readonly clash = this.store.selectSignal(selectClash);
   protected readonly fields = computed(() =>
     (this.clash()?.clashes ?? []).map(({ path, mine, theirs }) => ({
       key: path.join('/'),
       path,
-      name: path.slice(1).join(' '),
+      name: this.named(path),
       mine: inWords(mine),
       theirs: inWords(theirs),
     })),
@@ -106,6 +108,11 @@ export class ClashPanel {
   protected readonly mine = linkedSignal<Record<string, boolean>>(() =>
     Object.fromEntries(this.fields().map(({ key }) => [key, false])),
   );
+
+  private named(path: Path): string {
+    const plan = this.plan();
+    return plan ? pathInWords(plan, path) : path.join(' ');
+  }
 
   protected choose(key: string, mine: boolean): void {
     this.mine.update((chosen) => ({ ...chosen, [key]: mine }));

@@ -3,6 +3,9 @@ import { RouterLink } from '@angular/router';
 import { workingWater } from '@grey-keel/core';
 import { waysOfWorking, type Plan } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
+import { RefreshIcon } from 'primeng/icons/refresh';
+import { SearchIcon } from 'primeng/icons/search';
+import { UndoIcon } from 'primeng/icons/undo';
 import { FigurePipe } from '../shared/figure-pipe.ts';
 import { OpenPlan } from '../state/open-plan.ts';
 import { selectPlan, selectRedo, selectUndo } from '../state/plan.selectors.ts';
@@ -17,7 +20,7 @@ const waterOf = (plan: Plan): string => {
 /** The boat, the way of working looked at, units, undo and redo, and whether everything is kept. */
 @Component({
   selector: 'gk-head-strip',
-  imports: [RouterLink, FigurePipe, KeptState],
+  imports: [RouterLink, FigurePipe, KeptState, RefreshIcon, SearchIcon, UndoIcon],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <header>
@@ -42,7 +45,7 @@ const waterOf = (plan: Plan): string => {
         </div>
         <div class="tools">
           <button type="button" (click)="find.emit()" aria-label="Find anything (/)">
-            <i class="pi pi-search" aria-hidden="true"></i>
+            <svg data-p-icon="search" aria-hidden="true"></svg>
           </button>
           <button
             type="button"
@@ -61,10 +64,10 @@ const waterOf = (plan: Plan): string => {
             [disabled]="!undo().length"
             [attr.aria-label]="'Undo' + lastLabel()"
           >
-            <i class="pi pi-undo" aria-hidden="true"></i>
+            <svg data-p-icon="undo" aria-hidden="true"></svg>
           </button>
           <button type="button" (click)="open.redo()" [disabled]="!redo().length" aria-label="Redo">
-            <i class="pi pi-refresh" aria-hidden="true"></i>
+            <svg data-p-icon="refresh" aria-hidden="true"></svg>
           </button>
           <gk-kept-state />
           <button type="button" (click)="shortcuts.emit()" aria-label="Shortcuts (?)">?</button>

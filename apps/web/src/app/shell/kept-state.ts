@@ -1,7 +1,10 @@
 import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { Store } from '@ngrx/store';
+import { offline, type ServerProblem } from '../api/problem.ts';
 import { selectKeptAt, selectUnsent, selectWaiting } from '../state/plan.selectors.ts';
+
+const ahead = 409;
 
 /** Whether what was typed is kept: the time means that the server has answered for all of it. */
 @Component({
@@ -9,12 +12,12 @@ import { selectKeptAt, selectUnsent, selectWaiting } from '../state/plan.selecto
   imports: [DatePipe],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <span role="status" class="small" [title]="waiting() ?? ''">
+    <span role="status" class="small" [title]="waiting()?.detail ?? ''">
       @if (unsent().length === 0) {
         <span class="dot kept" aria-hidden="true"></span> kept {{ keptAt() | date: 'HH:mm' }}
-      } @else if (waiting()) {
+      } @else if (waiting(); as problem) {
         <span class="dot waiting" aria-hidden="true"></span>
-        {{ unsent().length }} unsent, held here: no server
+        {{ unsent().length }} unsent, held here: {{ reason(problem) }}
       } @else {
         <span class="dot" aria-hidden="true"></span> keeping
       }
@@ -47,4 +50,10 @@ export class KeptState {
   protected readonly unsent = this.store.selectSignal(selectUnsent);
   protected readonly keptAt = this.store.selectSignal(selectKeptAt);
   protected readonly waiting = this.store.selectSignal(selectWaiting);
+
+  protected reason({ status }: ServerProblem): string {
+    if (status === offline) return 'no server';
+    // A server put back from a backup does not have what these edits build on.
+    return status === ahead ? 'the server has an older boat; open her again' : `the server answered ${status}`;
+  }
 }

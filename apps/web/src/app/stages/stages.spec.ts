@@ -285,7 +285,10 @@ describe('the pages', () => {
       expect(text(root, 'span')).toBe('keeping');
       store().dispatch(planEvents.sendingFailed({ problem: { status: 0, detail: 'none', body: null } }));
       await settle();
-      expect(text(root, 'span')).toContain('1 unsent');
+      expect(text(root, 'span')).toContain('1 unsent, held here: no server');
+      store().dispatch(planEvents.sendingFailed({ problem: { status: 409, detail: 'ahead', body: null } }));
+      await settle();
+      expect(text(root, 'span')).toContain('the server has an older boat');
     });
 
     it('shows the working of a number and gives the focus back when it is shut', async () => {

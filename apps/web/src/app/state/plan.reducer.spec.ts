@@ -165,7 +165,7 @@ describe('the open plan', () => {
       edited(1, { lengthM: 8 }),
       planEvents.sendingFailed({ problem: { status: 0, detail: 'no server', body: null } }),
     );
-    expect([waiting.waiting, waiting.unsent.length]).toEqual(['no server', 1]);
+    expect([waiting.waiting?.detail, waiting.unsent.length]).toEqual(['no server', 1]);
     expect(run(waiting, keptAs(1, 5)).waiting).toBeNull();
   });
 

@@ -1,6 +1,7 @@
 import { applyEdits, overlaps, splitPatches, touches, undoing } from '@grey-keel/core';
 import type { Edit, Path, Plan, Revision } from '@grey-keel/model';
 import { createFeature, createReducer, on } from '@ngrx/store';
+import { pathsInWords } from './path-in-words.ts';
 import { planEvents } from './plan.actions.ts';
 import { noPlan, type PlanState, type Unsent, type UndoStep } from './plan.state.ts';
 
@@ -82,7 +83,7 @@ const taken = (state: PlanState, revisions: readonly Revision[]): PlanState => {
   const notice =
     theirs.length === 0
       ? state.notice
-      : `Changed in another window.${dropped ? ' What was undone there can no longer be undone here.' : ''}`;
+      : `Changed in another window: ${pathsInWords(kept, paths)}.${dropped ? ' What was undone there can no longer be undone here.' : ''}`;
 
   const mine = unsent.flatMap(({ patches }) => patches);
   const again = touches(mine, paths) ? null : replay(kept, unsent);
@@ -180,7 +181,7 @@ export const planFeature = createFeature({
     }),
     on(planEvents.othersChanged, (state, { revisions }): PlanState => taken({ ...state, waiting: null }, revisions)),
     on(planEvents.clashSettled, (state, { revisionId, mine }): PlanState => settled(state, revisionId, mine)),
-    on(planEvents.sendingFailed, (state, { problem }): PlanState => ({ ...state, waiting: problem.detail })),
+    on(planEvents.sendingFailed, (state, { problem }): PlanState => ({ ...state, waiting: problem })),
     on(planEvents.revisionRefused, (state, { revisionId, detail }): PlanState => {
       if (!state.kept) return state;
       const rest = state.unsent.filter((one) => one.revisionId !== revisionId);

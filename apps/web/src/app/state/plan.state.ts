@@ -1,5 +1,6 @@
 import type { Clash } from '@grey-keel/core';
 import type { Edit, Patch, Plan } from '@grey-keel/model';
+import type { ServerProblem } from '../api/problem.ts';
 
 /** Edits made here that the server has not answered for yet. */
 export interface Unsent {
@@ -37,7 +38,7 @@ export interface PlanState {
   readonly redo: UndoStep[];
   readonly clash: OpenClash | null;
   /** Why the last sending failed, or null while all is well. */
-  readonly waiting: string | null;
+  readonly waiting: ServerProblem | null;
   readonly notice: string | null;
 }
 

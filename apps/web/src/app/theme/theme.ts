@@ -154,6 +154,7 @@ export const writeThemes = (target: Document): void => {
   const style = target.createElement('style');
   style.textContent = Object.entries(themes)
     .map(([name, tokens]) => `:root[data-theme='${name}'] { ${variables(tokens)} }`)
+    .concat(`@media print { :root[data-theme] { ${variables(shop)} } }`)
     .join('\n');
   target.head.append(style);
 };

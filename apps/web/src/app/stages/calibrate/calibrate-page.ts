@@ -29,6 +29,7 @@ import { FigurePipe, SentencePipe } from '../../shared/figure-pipe.ts';
 import { QuantityField } from '../../shared/quantity-field.ts';
 import { newId } from '../../state/open-plan.ts';
 import { Store } from '@ngrx/store';
+import { TimesIcon } from 'primeng/icons/times';
 import { selectFindings } from '../../state/plan.selectors.ts';
 import { openBoat } from '../open-boat.ts';
 import { LeadLinePicture, type PicturedReading } from './lead-line-picture.ts';
@@ -60,6 +61,7 @@ const blank: DepthPair = { leadLineM: null, displayedM: null, leftOut: false };
     QuantityField,
     RouterLink,
     SentencePipe,
+    TimesIcon,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
@@ -213,7 +215,7 @@ const blank: DepthPair = { leadLineM: null, displayedM: null, leftOut: false };
                             (click)="remove(row)"
                             [attr.aria-label]="'Remove reading ' + row.place"
                           >
-                            <i class="pi pi-times" aria-hidden="true"></i>
+                            <svg data-p-icon="times" aria-hidden="true"></svg>
                           </button>
                         }
                       </td>

@@ -12,32 +12,42 @@ import {
 import { Store } from '@ngrx/store';
 import { filter, firstValueFrom, race, timer } from 'rxjs';
 import { problemOf } from '../../api/problem.ts';
-import { ServerApi } from '../../api/server-api.ts';
+import { ServerApi, type PrintedSheet } from '../../api/server-api.ts';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe, SentencePipe } from '../../shared/figure-pipe.ts';
 import { fileNameOf, saveFile } from '../../shared/save-file.ts';
 import { newId } from '../../state/open-plan.ts';
 import { selectBoatId, selectFindings, selectStages, selectUnsent } from '../../state/plan.selectors.ts';
 import { seriesVariable } from '../beams/series.ts';
-import { PageDrawing } from '../pages/page-drawing.ts';
 import { openBoat } from '../open-boat.ts';
 import { stageRegister } from '../stages.ts';
 import { CardSection } from './card-section.ts';
+import { StationCard } from './station-card.ts';
 
 /** How long printing waits for edits that the server has not answered for. */
 const patienceMs = 5000;
 
 @Component({
   selector: 'gk-handover-page',
-  imports: [CardSection, ComputedNumber, FigurePipe, PageDrawing, RouterLink, SentencePipe],
+  imports: [CardSection, ComputedNumber, FigurePipe, RouterLink, SentencePipe, StationCard],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let it = card();
     <div class="row bar">
-      <button type="button" class="action chief" id="print-card" [disabled]="busy()" (click)="print('A4')">
-        Card as PDF, A4
+      <button type="button" class="action chief" id="print-card" [disabled]="busy()" (click)="print('card')">
+        Dash cards as PDF
       </button>
-      <button type="button" class="action" [disabled]="busy()" (click)="print('LETTER')">Letter</button>
+      <button type="button" class="action" id="print-report" [disabled]="busy()" (click)="print('report')">
+        Report as PDF
+      </button>
+      <label class="small paper"
+        >Paper
+        <select id="paper" [value]="paper()" (change)="paper.set($any($event.target).value)">
+          <option value="A4">A4</option>
+          <option value="LETTER">Letter</option>
+        </select>
+      </label>
+      <button type="button" class="action" (click)="printHere()">Print</button>
       <button type="button" class="action" [disabled]="busy()" (click)="bundle()">Bundle for another shop</button>
       <span class="small standing {{ standing() }}" role="status">{{ standingWords() }}</span>
     </div>
@@ -152,48 +162,6 @@ const patienceMs = 5000;
         </p>
       }
       <gk-card-section [section]="section()" [units]="units()" />
-      @for (station of it.stations; track station.id) {
-        <section class="station" [attr.aria-labelledby]="'station-' + station.id">
-          <h3 [id]="'station-' + station.id">
-            {{ station.name }} <span class="faint">{{ station.display }}</span>
-          </h3>
-          <ol class="pages">
-            @for (page of station.pages; track page.place) {
-              <li>
-                <gk-page-drawing
-                  [layout]="page.layout"
-                  [wide]="station.screen.pixelsWide"
-                  [high]="station.screen.pixelsHigh"
-                />
-                <strong>{{ page.place }} {{ page.name }}</strong>
-                <span class="faint">{{ page.ways.join(', ') || 'not used' }}</span>
-              </li>
-            } @empty {
-              <li class="is-missing">no page yet</li>
-            }
-          </ol>
-          @if (station.keys.length) {
-            <table class="keys">
-              <thead>
-                <tr>
-                  <th scope="col">Key</th>
-                  <th scope="col">short</th>
-                  <th scope="col">long</th>
-                </tr>
-              </thead>
-              <tbody>
-                @for (key of station.keys; track key.key) {
-                  <tr>
-                    <th scope="row">{{ key.key }}</th>
-                    <td>{{ key.short || '-' }}</td>
-                    <td>{{ key.long || '-' }}</td>
-                  </tr>
-                }
-              </tbody>
-            </table>
-          }
-        </section>
-      }
       <div class="foot">
         <section aria-labelledby="open-title">
           <h3 id="open-title">{{ unsettled().length ? 'Not settled' : 'Everything on this card is fresh.' }}</h3>
@@ -218,6 +186,15 @@ const patienceMs = 5000;
         </section>
       </div>
     </article>
+    @for (station of it.stations; track station.id) {
+      <gk-station-card
+        [card]="it"
+        [station]="station"
+        [units]="units()"
+        [aground]="aground()"
+        [unsettled]="unsettled().length"
+      />
+    }
   `,
   styles: `
     :host {
@@ -227,6 +204,21 @@ const patienceMs = 5000;
     }
     .bar {
       align-items: center;
+    }
+    .paper select {
+      min-height: var(--touch);
+    }
+    @media print {
+      :host {
+        display: block;
+      }
+      .bar {
+        display: none;
+      }
+      .card {
+        max-width: none;
+        padding: 0;
+      }
     }
     .card {
       display: grid;
@@ -248,45 +240,6 @@ const patienceMs = 5000;
       margin-right: 6px;
       font-size: 18px;
       font-weight: 700;
-    }
-    .station {
-      display: grid;
-      grid-template-columns: minmax(0, 1fr) 250px;
-      gap: 4px 16px;
-      border-top: var(--hairline) solid var(--rule);
-      padding-top: 8px;
-    }
-    .station h3 {
-      grid-column: 1 / -1;
-    }
-    .pages {
-      margin: 0;
-      padding: 0;
-      list-style: none;
-      display: flex;
-      flex-wrap: wrap;
-      gap: 10px;
-    }
-    .pages li {
-      width: 118px;
-      display: grid;
-      align-content: start;
-      font-size: var(--small);
-    }
-    .keys {
-      border-collapse: collapse;
-      font-size: var(--small);
-      align-self: start;
-    }
-    .keys th,
-    .keys td {
-      text-align: left;
-      padding: 2px 8px;
-      border-bottom: var(--hairline) solid var(--rule);
-    }
-    .keys thead th {
-      font-weight: 400;
-      color: var(--faint);
     }
     .foot {
       display: grid;
@@ -314,8 +267,7 @@ const patienceMs = 5000;
       color: var(--fresh);
     }
     @media (max-width: 760px) {
-      .foot,
-      .station {
+      .foot {
         grid-template-columns: minmax(0, 1fr);
       }
     }
@@ -336,6 +288,7 @@ export class HandoverPage {
   protected readonly colour = seriesVariable;
   protected readonly busy = signal(false);
   protected readonly message = signal('');
+  protected readonly paper = signal<'A4' | 'LETTER'>('A4');
 
   protected readonly standingWords = computed(
     () =>
@@ -366,15 +319,25 @@ export class HandoverPage {
       .map(({ id, stage, severity, title, reason }) => ({ key: id, stage, words: `${severity}: ${title}.`, reason })),
   ]);
 
-  protected print(paper: 'A4' | 'LETTER'): void {
+  protected print(sheet: PrintedSheet): void {
     void this.working(async (boatId) => {
-      const pdf = await firstValueFrom(this.api.cardPdf(boatId, this.units(), paper));
-      saveFile(pdf, fileNameOf(this.card().boat.name, '-card.pdf'));
-      this.open.edits.edit('print the card', {
-        type: 'printCard',
-        id: newId(),
-        card: { at: new Date().toISOString(), fingerprint: cardFingerprint(this.card()) },
-      });
+      const pdf = await firstValueFrom(this.api.printed(boatId, sheet, this.units(), this.paper()));
+      saveFile(pdf, fileNameOf(this.card().boat.name, `-${sheet}.pdf`));
+      if (sheet === 'card') this.remember();
+    });
+  }
+
+  /** The sheets as they are seen, through the browser's own printing. */
+  protected printHere(): void {
+    window.print();
+    this.remember();
+  }
+
+  private remember(): void {
+    this.open.edits.edit('print the card', {
+      type: 'printCard',
+      id: newId(),
+      card: { at: new Date().toISOString(), fingerprint: cardFingerprint(this.card()) },
     });
   }
 

@@ -228,12 +228,18 @@ export class PagesPage {
     );
   });
 
+  /** The layout under a bar that is being moved; the plan's own again once the plan takes it in. */
+  protected readonly moving = linkedSignal<Layout | undefined, Layout | null>({
+    source: () => this.shown()?.page.layout,
+    computation: () => null,
+  });
+
   /** What the layout gives each view, in metres a pixel. */
   protected readonly scales = computed(() => {
     const display = this.display();
     const shown = this.shown();
     if (!display || !shown) return [];
-    return panesOf(shown.page.layout, display).map(({ pane, width, height, band, place }) => {
+    return panesOf(this.moving() ?? shown.page.layout, display).map(({ pane, width, height, band, place }) => {
       const rangeM = viewRangeM(this.plan(), pane);
       return {
         key: `${band}-${place}`,

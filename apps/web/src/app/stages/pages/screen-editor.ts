@@ -1,8 +1,20 @@
 import { CdkDrag, type CdkDragEnd } from '@angular/cdk/drag-drop';
-import { ChangeDetectionStrategy, Component, computed, ElementRef, input, output, viewChild } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  ElementRef,
+  input,
+  output,
+  signal,
+  viewChild,
+  viewChildren,
+} from '@angular/core';
 import { inOrder, panesOf, resizeBands, resizePanes, type PanePlace } from '@grey-keel/core';
 import type { FittedDisplay, Layout, Page, PageNumber } from '@grey-keel/model';
 import { SplitAreaComponent, SplitComponent, SplitGutterDirective } from 'angular-split';
+import type { Subscription } from 'rxjs';
 import { digitShare, sampleOf } from './readout-samples.ts';
 import { ViewArt } from './view-art.ts';
 
@@ -10,6 +22,9 @@ import { ViewArt } from './view-art.ts';
 export type Chosen = { readonly pane: PanePlace } | { readonly numberId: string } | null;
 
 const nudge = 0.01;
+/** What the keys move a bar by, in percent of what it divides. */
+const barNudge = 1;
+const leastShare = 5;
 
 /** A page on its display's true outline. Panes are divided by their bars, numbers are moved where they are wanted. */
 @Component({
@@ -19,8 +34,15 @@ const nudge = 0.01;
   template: `
     @let it = page();
     <div class="bezel">
-      <div #screen class="screen" [style.aspect-ratio]="display().pixelsWide + '/' + display().pixelsHigh">
+      <div
+        #screen
+        class="screen"
+        (keyup)="settleBar()"
+        (focusout)="settleBar()"
+        [style.aspect-ratio]="display().pixelsWide + '/' + display().pixelsHigh"
+      >
         <as-split
+          #bandSplit
           [direction]="it.layout.bandsLie === 'rows' ? 'vertical' : 'horizontal'"
           unit="percent"
           [gutterSize]="6"
@@ -31,6 +53,8 @@ const nudge = 0.01;
           @for (band of bands(); track band.key) {
             <as-split-area [size]="band.size">
               <as-split
+                #paneSplit
+                [attr.data-band]="band.index"
                 [direction]="it.layout.bandsLie === 'rows' ? 'horizontal' : 'vertical'"
                 unit="percent"
                 [gutterSize]="6"
@@ -196,14 +220,21 @@ export class ScreenEditor {
   readonly unreadable = input.required<ReadonlySet<string>>();
   readonly choose = output<Chosen>();
   readonly relaid = output<Layout>();
+  /** The layout while a bar is being moved, so that what it gives can be read before it is let go. */
+  readonly moving = output<Layout>();
   readonly numberMoved = output<{ id: string; changes: Partial<PageNumber> }>();
   readonly numberRemoved = output<string>();
 
+  private readonly bandSplit = viewChild<SplitComponent>('bandSplit');
+  private readonly paneSplits = viewChildren<SplitComponent>('paneSplit');
+  /** The layout under the arrow keys, until they are let go: one hold is one edit. */
+  private readonly held = signal<Layout | null>(null);
+  private readonly layout = computed(() => this.held() ?? this.page().layout);
   private readonly screen = viewChild<ElementRef<HTMLElement>>('screen');
   protected readonly screenElement = computed(() => this.screen()?.nativeElement);
 
   protected readonly bands = computed(() => {
-    const { layout } = this.page();
+    const layout = this.layout();
     const screen = { pixelsWide: 100, pixelsHigh: 100 };
     const rows = layout.bandsLie === 'rows';
     const placed = panesOf(layout, screen);
@@ -245,6 +276,61 @@ export class ScreenEditor {
   protected isNumber(id: string): boolean {
     const chosen = this.chosen();
     return chosen !== null && 'numberId' in chosen && chosen.numberId === id;
+  }
+
+  constructor() {
+    effect((onCleanup) => {
+      const follow = (split: SplitComponent, resized: (sizes: number[]) => Layout): Subscription =>
+        split.dragProgress$.subscribe(({ sizes }) => this.moving.emit(resized(sizes.map(Number))));
+      const screen = this.screenElement();
+      const nudge = (event: KeyboardEvent): void => this.nudgeBar(event);
+      // Before the bar itself hears of it.
+      screen?.addEventListener('keydown', nudge, { capture: true });
+      const outer = this.bandSplit();
+      const following = [
+        ...(outer ? [follow(outer, (sizes) => resizeBands(this.page().layout, sizes))] : []),
+        ...this.paneSplits().map((split, band) =>
+          follow(split, (sizes) => resizePanes(this.page().layout, band, sizes)),
+        ),
+      ];
+      onCleanup(() => {
+        screen?.removeEventListener('keydown', nudge, { capture: true });
+        following.forEach((one) => one.unsubscribe());
+      });
+    });
+  }
+
+  /** The arrows move a bar finely; the library's own step is a coarse one. */
+  private nudgeBar(event: KeyboardEvent): void {
+    const bar = event.target instanceof HTMLElement ? event.target.closest<HTMLElement>('.as-split-gutter') : null;
+    const split = bar?.parentElement;
+    const way = { ArrowLeft: -1, ArrowUp: -1, ArrowRight: 1, ArrowDown: 1 }[event.key];
+    if (!bar || !split || way === undefined) return;
+    event.preventDefault();
+    event.stopPropagation();
+    const at = [...split.children].filter((one) => one.matches('.as-split-gutter')).indexOf(bar);
+    const { band } = split.dataset;
+    const sizes =
+      band === undefined
+        ? this.bands().map(({ size }) => size)
+        : (this.bands()[Number(band)]?.panes.map(({ size }) => size) ?? []);
+    const before = sizes[at] ?? 0;
+    const after = sizes[at + 1] ?? 0;
+    const by = way * barNudge * (event.shiftKey ? 10 : 1);
+    const moved = Math.min(after - leastShare, Math.max(leastShare - before, by));
+    sizes[at] = before + moved;
+    sizes[at + 1] = after - moved;
+    const layout =
+      band === undefined ? resizeBands(this.layout(), sizes) : resizePanes(this.layout(), Number(band), sizes);
+    this.held.set(layout);
+    this.moving.emit(layout);
+  }
+
+  protected settleBar(): void {
+    const layout = this.held();
+    if (!layout) return;
+    this.held.set(null);
+    this.relaid.emit(layout);
   }
 
   protected bandsResized(sizes: readonly (number | '*')[]): void {

@@ -1,0 +1,23 @@
+import { findings, formatSentence, stageStates, type UnitChoice } from '@grey-keel/core';
+import type { Plan } from '@grey-keel/model';
+
+/** What the reader must know is not settled: stages that are not fresh, and findings that stop or ask for a check. */
+export const openLines = (plan: Plan, units: UnitChoice): string[] => {
+  const found = findings(plan).filter(({ severity, stage }) => severity !== 'note' && stage !== 'handover');
+  const stages = stageStates(plan, found).filter(({ stage, state }) => state !== 'fresh' && stage !== 'handover');
+  return [
+    ...stages.map(({ number, stage, state }) => `Stage ${number}, ${stage}: ${state}.`),
+    ...found.map(({ severity, title, reason }) => `${severity}: ${title}. ${formatSentence(reason, units)}`),
+  ];
+};
+
+/** How much is not settled, in one line, for a sheet that has no room for the list. */
+export const openCounts = (plan: Plan): string => {
+  const found = findings(plan);
+  const stops = found.filter(({ severity }) => severity === 'stop').length;
+  const checks = found.filter(({ severity }) => severity === 'check').length;
+  const stale = stageStates(plan, found).filter(({ state }) => state !== 'fresh').length;
+  return stops + checks + stale === 0
+    ? 'Everything on this card is fresh.'
+    : `Not settled: ${stops} to stop for, ${checks} to check, ${stale} stages not fresh. The report names them.`;
+};

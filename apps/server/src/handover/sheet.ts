@@ -1,0 +1,139 @@
+import {
+  agroundInWords,
+  cardCautions,
+  formatFigure,
+  formatSentence,
+  type Card,
+  type CardTransducer,
+  type FormatOptions,
+  type UnitChoice,
+} from '@grey-keel/core';
+import type { Quantity } from '@grey-keel/model';
+import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces.js';
+import { fontFor } from './fonts.ts';
+import { seriesColour } from './section-svg.ts';
+
+export interface PrintOptions {
+  readonly units: UnitChoice;
+  readonly paper: 'A4' | 'LETTER';
+  readonly at: Date;
+  readonly revision: number;
+}
+
+/** Points across a sheet between its margins. */
+export const sheetWidths = { A4: 595 - 2 * 40, LETTER: 612 - 2 * 40 } as const;
+const wanting = 'not known';
+
+export const words = (text: string, more: object = {}): Content => ({ text, font: fontFor(text), ...more });
+export const figures = (text: string, more: object = {}): Content => ({ text, font: 'Figures', ...more });
+
+export const writer =
+  (units: UnitChoice) =>
+  (value: number | null, quantity: Quantity, options: FormatOptions = {}): string =>
+    value === null ? wanting : formatFigure({ value, quantity }, units, options);
+export type Write = ReturnType<typeof writer>;
+
+const offsetCell = ({ offset }: CardTransducer, write: Write): TableCell => {
+  if (!offset) return words('-', { alignment: 'right' });
+  if (offset.offsetM === null) return words('not measured', { alignment: 'right', color: '#B3271B' });
+  return {
+    stack: [
+      figures(write(offset.offsetM, 'length', { signed: true }), { bold: true, alignment: 'right' }),
+      words(offset.state === 'stale' ? 'stale' : `to the ${offset.reference}`, {
+        fontSize: 8,
+        alignment: 'right',
+        ...(offset.state === 'stale' ? { color: '#B3271B', bold: true } : {}),
+      }),
+    ],
+  };
+};
+
+const transducerRows = (card: Card, write: Write): TableCell[][] =>
+  card.transducers.map((transducer, i) => [
+    {
+      columns: [
+        { canvas: [{ type: 'rect', x: 0, y: 3, w: 7, h: 7, color: seriesColour(i) }], width: 12 },
+        words(transducer.name),
+      ],
+    },
+    figures(write(transducer.frequencyHz, 'frequency'), { alignment: 'right' }),
+    figures(write(transducer.coneDeg, 'angle'), { alignment: 'right' }),
+    figures(transducer.footprintM === null ? '-' : write(transducer.footprintM, 'length'), { alignment: 'right' }),
+    offsetCell(transducer, write),
+  ]);
+
+export const ringLines = (card: Card, write: Write): Content[] =>
+  card.ring
+    ? [
+        words(
+          `A mark in ${card.ring.wide} only lies ${write(card.ring.nearestM, 'length')} to ${write(card.ring.farthestM, 'length')} from ${card.ring.narrow}: move that far to have it straight below. A strong mark in both is nearly below.`,
+          { margin: [0, 6, 0, 0] },
+        ),
+      ]
+    : [];
+
+export const agroundLines = (card: Card, units: UnitChoice): Content[] =>
+  card.transducers.flatMap(({ name, offset }) =>
+    offset?.state === 'fresh'
+      ? [
+          words(
+            `${name}: ${formatSentence(agroundInWords({ reference: offset.reference, draughtM: card.boat.draughtM }), units)}`,
+            { bold: true },
+          ),
+        ]
+      : [],
+  );
+
+const head = (text: string, alignment: 'left' | 'right' = 'right'): TableCell =>
+  words(text, { fontSize: 8, alignment });
+
+/** What the water is and how fast sound travels in it, in one sentence. */
+export const boatLine = ({ boat, water }: Card, write: Write): string => {
+  const inWater = water
+    ? `${water.name}: ${write(water.temperatureC, 'temperature')}, ${write(water.salinityPpt, 'salinity')}, sound at ${write(water.soundSpeedMps, 'soundSpeed')}`
+    : 'The water is not described';
+  return `Length ${write(boat.lengthM, 'length')}, draught ${write(boat.draughtM, 'length')}. ${inWater}.`;
+};
+
+/** The transducers with their cones, footprints and offsets. */
+export const transducerTable = (card: Card, write: Write): Content => ({
+  margin: [0, 6, 0, 0],
+  layout: 'lightHorizontalLines',
+  table: {
+    headerRows: 1,
+    widths: ['*', 'auto', 'auto', 'auto', 'auto'],
+    body: [
+      [
+        head('Transducer', 'left'),
+        head('frequency'),
+        head('cone at -3 dB'),
+        head(`footprint at ${write(card.depthM, 'depth', { decimals: 1 })}`),
+        head('depth offset'),
+      ],
+      ...transducerRows(card, write),
+    ],
+  },
+});
+
+export const cautions = (): Content[] => [
+  words('Cautions', { bold: true, margin: [0, 8, 0, 2] }),
+  { ul: cardCautions.map((line) => words(line, { fontSize: 9 })) },
+];
+
+/** Paper, margins, type and the line at the foot that every printed sheet has. */
+export const sheet = (
+  title: string,
+  { paper, at, revision }: PrintOptions,
+  content: Content[],
+): TDocumentDefinitions => ({
+  pageSize: paper,
+  pageMargins: [40, 36, 40, 44],
+  defaultStyle: { font: 'Archivo', fontSize: 10, color: '#1D272D' },
+  info: { title },
+  footer: (page, pages) =>
+    words(
+      `Grey Keel, revision ${revision}, printed ${at.toISOString().slice(0, 16).replace('T', ' ')} UTC, page ${page} of ${pages}`,
+      { fontSize: 8, margin: [40, 12, 40, 0] },
+    ),
+  content,
+});
