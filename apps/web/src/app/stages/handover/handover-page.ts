@@ -243,6 +243,7 @@ const patienceMs = 5000;
     }
     .foot {
       display: grid;
+      align-items: start;
       grid-template-columns: 1fr 1fr;
       gap: 14px;
     }

@@ -1,6 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal, untracked } from '@angular/core';
 import {
-  answerOf,
   changePane,
   fittedStations,
   hardestSight,
@@ -8,13 +7,11 @@ import {
   pageFor,
   pagesAt,
   panesOf,
-  paneScale,
   removePane,
   shownWays,
   sightsOf,
   splitPane,
   suggestLayouts,
-  viewRangeM,
 } from '@grey-keel/core';
 import {
   fittedDisplaySchema,
@@ -42,6 +39,7 @@ import { newId } from '../../state/open-plan.ts';
 import { KeyList } from '../keys/key-list.ts';
 import { openBoat } from '../open-boat.ts';
 import { DisplayPicker } from './display-picker.ts';
+import { LayoutGives } from './layout-gives.ts';
 import { PageMatrix, type Cell } from './page-matrix.ts';
 import { ScreenEditor, type Chosen } from './screen-editor.ts';
 import { SuggestionList } from './suggestion-list.ts';
@@ -54,6 +52,7 @@ import { SuggestionList } from './suggestion-list.ts';
     DisplayPicker,
     FigurePipe,
     KeyList,
+    LayoutGives,
     PageMatrix,
     QuantityField,
     ScreenEditor,
@@ -101,14 +100,6 @@ import { SuggestionList } from './suggestion-list.ts';
     }
     .hint {
       margin-top: 6px;
-    }
-    .gives {
-      width: 100%;
-      border-collapse: collapse;
-      font-size: var(--small);
-    }
-    .gives td:last-child {
-      text-align: right;
     }
     .inspector {
       margin-top: 10px;
@@ -232,22 +223,6 @@ export class PagesPage {
   protected readonly moving = linkedSignal<Layout | undefined, Layout | null>({
     source: () => this.shown()?.page.layout,
     computation: () => null,
-  });
-
-  /** What the layout gives each view, in metres a pixel. */
-  protected readonly scales = computed(() => {
-    const display = this.display();
-    const shown = this.shown();
-    if (!display || !shown) return [];
-    return panesOf(this.moving() ?? shown.page.layout, display).map(({ pane, width, height, band, place }) => {
-      const rangeM = viewRangeM(this.plan(), pane);
-      return {
-        key: `${band}-${place}`,
-        view: pane.view,
-        rangeM,
-        answer: answerOf(paneScale, { view: pane.view, rangeM, widthPx: width, heightPx: height }),
-      };
-    });
   });
 
   protected fitDisplay(stationId: string, display: FittedDisplay | null): void {
