@@ -154,7 +154,7 @@ describe('nothing typed is lost', () => {
       };
       await eventually(settled, (there) => there, 'one of the tabs asking');
       const clash = await textOf(driver, 'gk-clash-panel');
-      expect(clash).toContain('lengthM');
+      expect(clash).toContain('Sable Wren, length');
       expect(clash).toContain('9.11');
       expect(clash).toContain('9.22');
       const mine = await driver.getWindowHandle();

@@ -1,4 +1,5 @@
 import { Key, Origin } from 'selenium-webdriver';
+import { pdfText } from '../apps/server/src/testing/pdf-text.ts';
 import { startApplication, type Application } from './support/application.ts';
 import { eventually, find, openBrowser, seriousFaults, textOf, type Browser } from './support/browser.ts';
 import { pointer } from './support/hands.ts';
@@ -54,6 +55,11 @@ describe('the views', () => {
             .withContext(`${name} ${view}`)
             .toEqual([]);
         }
+        await browser.driver.actions().sendKeys('/').perform();
+        await find(browser.driver, '#find-words');
+        expect(await seriousFaults(browser.driver))
+          .withContext(`${name}, find`)
+          .toEqual([]);
         await theme('shop');
       },
       2 * minutes,
@@ -138,7 +144,6 @@ describe('the views', () => {
         (id) => id === 'find-words',
         'the field of the panel focused',
       );
-      expect(await seriousFaults(driver)).toEqual([]);
       await driver.actions().sendKeys('narrow', Key.ENTER).perform();
       await eventually(
         () => driver.executeScript<string>('return document.activeElement.id'),
@@ -164,14 +169,37 @@ describe('the views', () => {
       await show('boats/sable-wren/pages');
       const bar = await find(driver, 'gk-screen-editor .as-split-gutter');
       await driver.executeScript('arguments[0].focus()', bar);
-      await driver.actions().sendKeys(Key.ARROW_LEFT).perform();
+      const scale = (): Promise<string> => textOf(driver, 'gk-layout-gives gk-number');
+      const at = await scale();
+      // A figure follows while the key is held, and it is kept when the key is let go.
+      await driver.actions().keyDown(Key.SHIFT).keyDown(Key.ARROW_LEFT).perform();
+      await eventually(scale, (text) => text !== at, 'the scale under the bar');
+      expect((await shares())[0]).toBe(before[0]);
+      await driver.actions().keyUp(Key.ARROW_LEFT).keyUp(Key.SHIFT).perform();
       await driver.get(app.address);
       await find(driver, '[data-boat]');
       await driver.get(`${app.address}/boats/sable-wren/pages`);
       await kept(driver);
       const after = await shares();
-      expect(after[0]).toBeLessThan(before[0] ?? 0);
+      expect(after[0]).toBeCloseTo((before[0] ?? 0) - 0.1, 2);
       expect(after.reduce((sum, share) => sum + share, 0)).toBeCloseTo(1, 2);
+    },
+    minutes,
+  );
+
+  it(
+    'print the report and a card for each station, each on its own sheet, and nothing of the frame',
+    async () => {
+      await theme('night');
+      await show('boats/sable-wren/handover');
+      const text = await pdfText(await browser.printed());
+      expect(text.length).toBe(4);
+      expect(text[0]).toContain('Not settled');
+      for (const [i, station] of ['Helm, port', 'Helm, starboard', 'Bow'].entries())
+        expect(text[i + 1]).toContain(`Sable Wren, ${station}`);
+      expect(text.join(' ')).not.toContain('Dash cards as PDF');
+      expect(text.join(' ')).not.toContain('On other stages');
+      await theme('shop');
     },
     minutes,
   );
@@ -184,7 +212,7 @@ describe('the views', () => {
       await show('boats/sable-wren/beams');
       await findingIs(driver, 'same-band', true);
       await hands.press('.ways button:nth-of-type(1)');
-      expect((await driver.findElements({ css: '.beam.silent' })).length).toBeGreaterThan(0);
+      expect(await (await find(driver, '.beam.silent')).isDisplayed()).toBeTrue();
       await hands.press('[data-finding^="same-band"] .way-out');
       await hands.press('[data-transducer="d-ahead"] button[aria-expanded]');
       await hands.press('[id="transmits-d-ahead"] label:nth-of-type(2) input');

@@ -9,12 +9,17 @@ const firstThere = (paths: readonly string[]): string => paths.find((path) => ex
 const chromium = firstThere([process.env['CHROME_BIN'] ?? '', '/usr/bin/chromium']);
 const chromedriver = firstThere([process.env['CHROMEDRIVER_BIN'] ?? '', '/usr/bin/chromedriver']);
 
+/** In millimetres. */
+const inch = 25.4;
+
 export interface Browser {
   readonly driver: WebDriver;
   /** Where downloads arrive. */
   readonly downloads: string;
   /** A finger's tap, in pixels of the page. */
   readonly tap: (x: number, y: number) => Promise<void>;
+  /** The page as it would be printed on A4. */
+  readonly printed: () => Promise<Uint8Array>;
   readonly resize: (width: number, height: number) => Promise<void>;
   readonly close: () => Promise<void>;
 }
@@ -77,6 +82,14 @@ export const openBrowser = async (
     tap: async (x, y) => {
       await driver.sendDevToolsCommand('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: [{ x, y }] });
       await driver.sendDevToolsCommand('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] });
+    },
+    printed: async () => {
+      const { data } = (await driver.sendAndGetDevToolsCommand('Page.printToPDF', {
+        printBackground: true,
+        paperWidth: 210 / inch,
+        paperHeight: 297 / inch,
+      })) as unknown as { data: string };
+      return new Uint8Array(Buffer.from(data, 'base64'));
     },
     resize,
     close: async () => {

@@ -159,7 +159,10 @@ export interface CardFigures {
 
 /** What the card says, figure for figure. */
 export const cardFigures = async (driver: WebDriver): Promise<CardFigures> => {
-  const text = await textOf(driver, 'article.card');
+  await find(driver, 'article.card');
+  const text = await driver.executeScript<string>(
+    `return [...document.querySelectorAll('article.card, article.station-card')].map((one) => one.innerText).join('\n').replace(/\u00a0/g, ' ')`,
+  );
   return { text, offset: await textOf(driver, 'tr[data-transducer="Sheet wide"] .offset') };
 };
 

@@ -1,3 +1,7 @@
+import { noiseSpectrum } from './acoustics/noise.ts';
+import { volumeReverberation } from './acoustics/reverberation.ts';
+import { budgetDifference } from './beams/budget-difference.ts';
+import { imagingFrequency } from './beams/imaging-frequency.ts';
 import { bottomArea } from './acoustics/bottom-area.ts';
 import { detectionRange } from './acoustics/detection-range.ts';
 import { pingTiming } from './acoustics/ping-timing.ts';
@@ -36,6 +40,10 @@ export const calculations: ReadonlyMap<string, Calculation> = new Map(
     sonarBudget,
     detectionRange,
     deadZone,
+    noiseSpectrum,
+    volumeReverberation,
+    budgetDifference,
+    imagingFrequency,
     depthOffset,
     legibility,
     paneScale,

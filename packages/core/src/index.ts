@@ -1,5 +1,10 @@
 export { absorption } from './water/absorption.ts';
 export { soundSpeed } from './water/sound-speed.ts';
+export { bottomBackscatterDb, bottomOf, bottomTypes, type BottomType } from './acoustics/backscatter.ts';
+export { detectionRange } from './acoustics/detection-range.ts';
+export { noiseSpectrum } from './acoustics/noise.ts';
+export { sonarBudget } from './acoustics/sonar-budget.ts';
+export { targetStrength, targetStrengthDb } from './acoustics/target-strength.ts';
 export { pingTiming } from './acoustics/ping-timing.ts';
 export { rangeResolution } from './acoustics/range-resolution.ts';
 export { absorptionLossDb, lostToAbsorption, type LostToAbsorption } from './beams/absorption-to-depth.ts';
@@ -12,6 +17,43 @@ export { drawSection, svgPoints, type DrawnView, type SectionFrame } from './bea
 export { sectionAt, type Section, type SectionBeam, type SectionRing } from './beams/section.ts';
 export { silhouetteOf, type Point, type Silhouette } from './beams/silhouette.ts';
 export { targetRing } from './beams/target-ring.ts';
+export { candidatesFor, fittedOf, type Candidate, type RuledOut } from './beams/advice/candidate.ts';
+export { measuresOf, type BeamMeasures, type Measures } from './beams/advice/measures.ts';
+export {
+  questions,
+  rankTransducers,
+  type Place,
+  type Question,
+  type Ranking,
+  type ScorePart,
+} from './beams/advice/rank.ts';
+export { wantsOf, weightsOf, type Wants, type Weights } from './beams/advice/wants.ts';
+export { budgetDifference } from './beams/budget-difference.ts';
+export { deadZone } from './beams/dead-zone.ts';
+export {
+  assumedEfficiency,
+  assumedPowerW,
+  beamShape,
+  elementAcoustics,
+  impliedEfficiency,
+  offAxisDb,
+  resolutionOf,
+  type ElementAcoustics,
+} from './beams/element-acoustics.ts';
+export { imagingFrequency } from './beams/imaging-frequency.ts';
+export {
+  bottomReachM,
+  bottomSnrDb,
+  fillTargetSnr,
+  rangeGrid,
+  reachTerms,
+  requiredSnrDb,
+  targetReachM,
+  targetSnrDb,
+  type Conditions,
+  type RangeGrid,
+  type ReachTerms,
+} from './beams/reach.ts';
 export { answerOf, calculate, OutOfRange, type Answer, type Calculated, type Calculation } from './calculation.ts';
 export { calculations } from './calculations.ts';
 export { depthOffset, removesFrom } from './calibration/depth-offset.ts';

@@ -13,6 +13,14 @@ const budget = {
   targetStrengthDb: -36,
 };
 
+const side = {
+  acousticPowerW: 300,
+  directivityIndexDb: 19,
+  bandwidthHz: 5000,
+  noiseSpectrumDb: 40,
+  targetStrengthDb: -37,
+};
+
 const inputs: Record<string, object[]> = {
   'sound-speed': [{ temperatureC: 9, salinityPpt: 0, depthM: 32 }],
   absorption: [{ frequencyHz: 190_000, temperatureC: 9, salinityPpt: 18 }],
@@ -51,6 +59,20 @@ const inputs: Record<string, object[]> = {
     { beamwidthDeg: 24, depthM: 32, pulseLengthS: 0.0002, soundSpeedMps: 1443, slopeDeg: 8 },
     { beamwidthDeg: 9, depthM: 32, pulseLengthS: 0.0002, soundSpeedMps: 1443, slopeDeg: 20 },
   ],
+  'noise-spectrum': [{ frequencyHz: 190_000, boatSpeedMps: 4, mounting: 'transom' }],
+  'volume-reverberation': [
+    { rangeM: 30, equivalentBeamDb: -12, rangeResolutionM: 0.1, volumeBackscatterDb: -75, targetStrengthDb: -38 },
+  ],
+  'budget-difference': [
+    {
+      first: { ...side, frequencyHz: 190_000 },
+      second: { ...side, frequencyHz: 95_000, directivityIndexDb: 15, acousticPowerW: 150, processingGainDb: 9 },
+      temperatureC: 9,
+      salinityPpt: 0,
+      rangeM: 32,
+    },
+  ],
+  'imaging-frequency': [{ rangeM: 60, temperatureC: 10, salinityPpt: 35 }],
   legibility: [
     { heightPx: 20, screenDiagonalM: 0.307, pixelsWide: 1280, pixelsHigh: 800, viewingDistanceM: 0.95 },
     { heightPx: 40, screenDiagonalM: 0.307, pixelsWide: 1280, pixelsHigh: 800, viewingDistanceM: 0.95, light: 'night' },

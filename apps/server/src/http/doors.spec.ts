@@ -3,10 +3,10 @@ import type { Bundle, CatalogueEntry, OpenedBoat } from '@grey-keel/model';
 import { writeFileSync } from 'node:fs';
 import { request as rawRequest } from 'node:http';
 import { join } from 'node:path';
-import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { restore } from '../database/backup.ts';
 import { seedDemo } from '../demo/seed-demo.ts';
 import type { RunningServer } from '../start-server.ts';
+import { pdfText } from '../testing/pdf-text.ts';
 import { ask, scratchFolder, serverOn, type Reply } from '../testing/test-server.ts';
 
 /** Text in a PDF is broken wherever the typesetter likes: compare it without its spaces. */
@@ -124,27 +124,21 @@ describe('the other doors', () => {
       plan: { ...bundle.plan, boat: { ...bundle.plan.boat, name } },
     });
     expect((made.body as OpenedBoat).plan.boat.name).toBe(name);
-    expect((await pdfText('tags')).join('')).toContain(unspaced(name));
+    expect((await printed('tags')).join('')).toContain(unspaced(name));
     await send('DELETE', '/boats/tags');
   });
 
-  const pdfText = async (id: string, query: object = unitSets.metric, sheet = 'report'): Promise<string[]> => {
+  const printed = async (id: string, query: object = unitSets.metric, sheet = 'report'): Promise<string[]> => {
     const asked = new URLSearchParams({ ...query });
     const response = await fetch(`${server.address}/api/boats/${id}/${sheet}.pdf?${asked.toString()}`);
     expect(response.status).toBe(200);
     expect(response.headers.get('content-type')).toContain('application/pdf');
-    const pdf = await getDocument({ data: new Uint8Array(await response.arrayBuffer()), verbosity: 0 }).promise;
-    return Promise.all(
-      Array.from({ length: pdf.numPages }, async (_, i) => {
-        const { items } = await (await pdf.getPage(i + 1)).getTextContent();
-        return unspaced(items.map((item) => ('str' in item ? item.str : '')).join(''));
-      }),
-    );
+    return (await pdfText(new Uint8Array(await response.arrayBuffer()))).map(unspaced);
   };
 
   it('prints the report on one sheet with its figures in the units asked for, cautions and what is not settled', async () => {
     for (const paper of ['A4', 'LETTER']) {
-      const [report = '', ...rest] = await pdfText('sable-wren', { ...unitSets.metric, paper });
+      const [report = '', ...rest] = await printed('sable-wren', { ...unitSets.metric, paper });
       expect(rest.length).withContext(paper).toBe(0);
       for (const part of [
         'Sable Wren',
@@ -159,7 +153,7 @@ describe('the other doors', () => {
       ])
         expect(report).toContain(unspaced(part));
     }
-    const [feet] = await pdfText('sable-wren', unitSets.feet);
+    const [feet] = await printed('sable-wren', unitSets.feet);
     expect(feet).toContain('+1.65ft');
     expect(feet).toContain('105.0ft');
     expect((await send('GET', '/boats/sable-wren/report.pdf?length=miles')).status).toBe(422);
@@ -168,7 +162,7 @@ describe('the other doors', () => {
 
   it('prints a dash card for each station with its pages and keys, each on one sheet', async () => {
     for (const paper of ['A4', 'LETTER']) {
-      const cards = await pdfText('sable-wren', { ...unitSets.metric, paper }, 'card');
+      const cards = await printed('sable-wren', { ...unitSets.metric, paper }, 'card');
       expect(cards.length).toBe(3);
       for (const [i, station] of ['Helm, port', 'Helm, starboard', 'Bow'].entries())
         expect(cards[i]).toMatch(new RegExp(`^SableWren,${unspaced(station)}`));

@@ -37,7 +37,7 @@ class EditRefused extends Error {
   }
 }
 
-type Collection = 'stations' | 'waters' | 'sought' | 'transducers' | 'displays' | 'pages';
+type Collection = 'stations' | 'waters' | 'sought' | 'transducers' | 'displays' | 'pages' | 'fish';
 
 const words: Record<Collection, string> = {
   stations: 'station',
@@ -46,6 +46,7 @@ const words: Record<Collection, string> = {
   transducers: 'transducer',
   displays: 'display',
   pages: 'page',
+  fish: 'fish',
 };
 
 const has = (record: object, key: string): boolean => Object.prototype.hasOwnProperty.call(record, key);
@@ -294,6 +295,22 @@ const applyTo = (plan: Plan, edit: Exclude<Edit, { type: 'restore' }>): void => 
       else delete bound[edit.slot];
       return;
     }
+    case 'weighBeams':
+      Object.assign(plan.advice, edit.changes);
+      return;
+    case 'setScene':
+      Object.assign(plan.scene, edit.changes);
+      return;
+    case 'placeFish':
+      absent(plan, 'fish', edit.id);
+      plan.fish[edit.id] = edit.fish;
+      return;
+    case 'describeFish':
+      return describe(plan, 'fish', edit.id, edit.changes);
+    case 'removeFish':
+      present(plan, 'fish', edit.id);
+      delete plan.fish[edit.id];
+      return;
     case 'printCard':
       plan.cards[edit.id] = edit.card;
       return;

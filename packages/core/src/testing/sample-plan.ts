@@ -1,5 +1,6 @@
 import {
   emptyPlan,
+  type Beam,
   type DepthPair,
   type Edit,
   type FittedDisplay,
@@ -27,10 +28,19 @@ export const aWater = (changes: Partial<Water> = {}): Water => ({
   ...changes,
 });
 
+export const aBeam = (changes: Partial<Beam> = {}): Beam => ({
+  frequencyHz: 190_000,
+  bandwidthHz: null,
+  beamwidthDeg: 24,
+  levelDb: -3,
+  alongDeg: null,
+  ...changes,
+});
+
 export const aTransducer = (changes: Partial<Transducer> = {}): Transducer => ({
   name: 'Wide 190',
   kind: 'sounder',
-  beams: [{ frequencyHz: 190_000, bandwidthHz: null, beamwidthDeg: 24, levelDb: -3, alongDeg: null }],
+  beams: [aBeam()],
   apertureM: null,
   constantBeamwidth: false,
   electricalPowerW: 600,

@@ -69,6 +69,7 @@ const fixed: Partial<Record<Quantity, DisplayUnit>> = {
   visualAngle: unit('′', 1, 1, 1),
   digitHeight: unit('mm', 1000, 1, 0.1),
   pixels: unit('px', 1, 0, 1),
+  power: unit('W', 1, 0, 10),
   count: unit('', 1, 0, 1),
 };
 

@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { adviceSchema } from '../plan/advice.ts';
 import { boatSchema } from '../plan/boat.ts';
 import { depthOffsetSchema, enteredOffsetSchema } from '../plan/depth-offset.ts';
 import { fittedDisplaySchema } from '../plan/display.ts';
@@ -6,6 +7,7 @@ import { idSchema } from '../plan/id.ts';
 import { keyActionSchema, keySlotSchema } from '../plan/key.ts';
 import { pageNumberSchema, pageSchema } from '../plan/page.ts';
 import { printedCardSchema } from '../plan/plan.ts';
+import { placedFishSchema, sceneSchema } from '../plan/scene.ts';
 import { soughtSchema } from '../plan/sought.ts';
 import { stationSchema } from '../plan/station.ts';
 import { transducerSchema } from '../plan/transducer.ts';
@@ -101,6 +103,12 @@ export const editSchema = z.discriminatedUnion('type', [
     slot: keySlotSchema,
     action: keyActionSchema.nullable(),
   }),
+
+  z.strictObject({ type: z.literal('weighBeams'), changes: adviceSchema.partial() }),
+  z.strictObject({ type: z.literal('setScene'), changes: sceneSchema.partial() }),
+  z.strictObject({ type: z.literal('placeFish'), id: idSchema, fish: placedFishSchema }),
+  z.strictObject({ type: z.literal('describeFish'), id: idSchema, changes: placedFishSchema.partial() }),
+  z.strictObject({ type: z.literal('removeFish'), id: idSchema }),
 
   z.strictObject({ type: z.literal('printCard'), id: idSchema, card: printedCardSchema }),
 

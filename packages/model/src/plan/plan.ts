@@ -1,10 +1,12 @@
 import * as z from 'zod';
+import { adviceSchema } from './advice.ts';
 import { boatSchema } from './boat.ts';
 import { depthOffsetSchema } from './depth-offset.ts';
 import { fittedDisplaySchema } from './display.ts';
 import { idSchema, instantSchema } from './id.ts';
 import { boundKeysSchema } from './key.ts';
 import { pageSchema } from './page.ts';
+import { placedFishSchema, sceneSchema } from './scene.ts';
 import { soughtSchema } from './sought.ts';
 import { stationSchema } from './station.ts';
 import { transducerSchema } from './transducer.ts';
@@ -12,7 +14,7 @@ import { waterSchema } from './water.ts';
 import { waySetSchema } from './ways.ts';
 
 /** The version this code writes. Older ones are brought up by `upgradePlan`; newer ones are refused. */
-export const planVersion = 2;
+export const planVersion = 3;
 
 export const printedCardSchema = z.strictObject({
   at: instantSchema,
@@ -42,6 +44,9 @@ export const planSchema = z.strictObject({
   pages: z.record(idSchema, pageSchema),
   /** By station. */
   keys: z.record(idSchema, boundKeysSchema),
+  advice: adviceSchema,
+  scene: sceneSchema,
+  fish: z.record(idSchema, placedFishSchema),
 });
 export type Plan = z.output<typeof planSchema>;
 
@@ -73,4 +78,7 @@ export const emptyPlan = (name: string): Plan => ({
   displays: {},
   pages: {},
   keys: {},
+  advice: { school: 'by the brief', weights: {} },
+  scene: { slopeDeg: 0, thermocline: null, windMps: 4, rollDeg: 0 },
+  fish: {},
 });

@@ -20,6 +20,8 @@ export const beamSchema = z.strictObject({
   levelDb: z.number().min(-20).max(-1),
   /** For a fan beam, its narrow width along the boat at the same level; null for a cone. */
   alongDeg: z.number().min(0.1).max(170).nullable(),
+  /** Source level on the axis as the sheet gives it, dB re 1 µPa at 1 m; without one it is derived from power and cone. */
+  sourceLevelDb: z.number().min(120).max(250).nullable().optional(),
 });
 export type Beam = z.output<typeof beamSchema>;
 
@@ -33,6 +35,10 @@ export const elementSchema = z.strictObject({
   /** The same cone over the whole band: aperture and frequency do not check such a one. */
   constantBeamwidth: z.boolean(),
   electricalPowerW: z.number().min(1).max(10_000).nullable(),
+  /** Sound out for power in. This and the pulse lengths are left out where the sheet is silent. */
+  efficiency: z.number().min(0.01).max(1).nullable().optional(),
+  shortestPulseS: z.number().min(0.000_001).max(0.1).nullable().optional(),
+  longestPulseS: z.number().min(0.000_001).max(0.1).nullable().optional(),
 });
 export type Element = z.output<typeof elementSchema>;
 

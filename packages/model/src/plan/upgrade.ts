@@ -7,6 +7,12 @@ export type Upgrade = (plan: Record<string, unknown>) => Record<string, unknown>
 /** By the version they start from. */
 export const upgrades: Readonly<Record<number, Upgrade>> = {
   1: (plan) => ({ ...plan, displays: {}, pages: {}, keys: {} }),
+  2: (plan) => ({
+    ...plan,
+    advice: { school: 'by the brief', weights: {} },
+    scene: { slopeDeg: 0, thermocline: null, windMps: 4, rollDeg: 0 },
+    fish: {},
+  }),
 };
 
 export class UnreadablePlan extends Error {

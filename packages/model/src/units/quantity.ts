@@ -23,6 +23,7 @@ export const quantitySchema = z.enum([
   'digitHeight', // metres, shown in millimetres
   'pixels', // on a screen
   'pixelSize', // metres of water or ground a pixel
+  'power', // watts
   'count', // whole things
 ]);
 export type Quantity = z.output<typeof quantitySchema>;

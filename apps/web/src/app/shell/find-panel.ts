@@ -33,6 +33,7 @@ import { findEntries, findIn, type FindEntry } from './find-entries.ts';
       position="top"
       [dismissableMask]="true"
       (onShow)="focus()"
+      (onHide)="arrive()"
     >
       <label class="hidden-label" for="find-words">Boats, parts, settings, help</label>
       <input
@@ -95,6 +96,9 @@ import { findEntries, findIn, type FindEntry } from './find-entries.ts';
     li[aria-selected='true'] {
       background: var(--water-wash);
     }
+    li[aria-selected='true'] .faint {
+      color: var(--ink);
+    }
   `,
 })
 export class FindPanel {
@@ -138,9 +142,19 @@ export class FindPanel {
     if (count) this.at.update((at) => (at + by + count) % count);
   }
 
+  private going: FindEntry | null = null;
+
   protected go(entry: FindEntry | undefined): void {
     if (!entry) return;
+    this.going = entry;
     this.open.set(false);
+  }
+
+  /** Only when the panel is gone: until then it holds the focus. */
+  protected arrive(): void {
+    const entry = this.going;
+    this.going = null;
+    if (!entry) return;
     if (entry.does === 'units') this.store.dispatch(viewEvents.nextUnitsWanted());
     else if (entry.does === 'theme') this.store.dispatch(viewEvents.nextThemeWanted());
     else if (entry.does === 'shortcuts') this.shortcuts.emit();

@@ -59,6 +59,13 @@ describe('the panel that finds', () => {
     return field;
   };
 
+  /** The panel goes where it was sent once it is gone. */
+  const gone = async (): Promise<void> => {
+    for (let i = 0; i < 100 && document.querySelector('[role="dialog"]'); i++)
+      await new Promise((resolve) => setTimeout(resolve, 20));
+    await settle();
+  };
+
   it('goes with Enter to what the arrows chose, and shuts', async () => {
     await page(FindPanel, aPlan(), { open: true });
     const went = spyOn(TestBed.inject(Router), 'navigate').and.resolveTo(true);
@@ -67,7 +74,7 @@ describe('the panel that finds', () => {
     await settle();
     expect(document.querySelector('[aria-selected="true"]')?.textContent).toContain('Narrow 95');
     field.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter' }));
-    await settle();
+    await gone();
     expect(went).toHaveBeenCalledWith(['boats', 'test-hull', 'beams']);
   });
 
@@ -78,7 +85,7 @@ describe('the panel that finds', () => {
     const before = store().selectSignal(selectUnitSet)();
     const field = await type('units');
     field.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter' }));
-    await settle();
+    await gone();
     expect(store().selectSignal(selectUnitSet)()).not.toBe(before);
   });
 });

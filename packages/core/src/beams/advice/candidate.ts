@@ -1,0 +1,95 @@
+import type { Beam, CatalogueEntry, Element, Plan, TransducerEntry, Transducer } from '@grey-keel/model';
+
+type Mounting = Transducer['mounting'];
+
+/** Something that could be fitted, or is fitted already: an element where it would sit on this boat. */
+export interface Candidate {
+  readonly id: string;
+  readonly element: Element;
+  readonly mounting: Mounting;
+  readonly socket: string | null;
+  readonly fitted: boolean;
+  /** No display takes its plug; a sounder module on the network would. */
+  readonly byModule: boolean;
+}
+
+/** Something that could not, and why. */
+export interface RuledOut {
+  readonly id: string;
+  readonly name: string;
+  readonly by: string;
+}
+
+/** Why a mounting is no choice on a hull, or null. */
+const hullForbids = (mounting: Mounting, plan: Plan): string | null => {
+  const { hullMaterial, hullForm, propulsion } = plan.boat;
+  if (mounting === 'shoot-through-hull' && hullMaterial !== 'solid laminate')
+    return `it looks through the hull, which only solid laminate lets it do; hers is ${hullMaterial}`;
+  if (mounting === 'transom' && hullForm === 'displacement' && propulsion === 'inboard shaft')
+    return 'on the transom it hangs in the wash of the shaft';
+  if (mounting === 'bow motor' && hullForm === 'displacement') return 'there is no bow motor on such a boat';
+  return null;
+};
+
+/** The sockets of the displays aboard that came from the catalogue; null while any display is of unknown making. */
+export const socketsAboard = (plan: Plan, catalogue: readonly CatalogueEntry[]): ReadonlySet<string> | null => {
+  const displays = Object.values(plan.displays);
+  if (displays.length === 0) return null;
+  const sockets = new Set<string>();
+  for (const display of displays) {
+    const entry = catalogue.find(({ id }) => id === display.catalogue?.entryId);
+    if (entry?.item.type !== 'display') return null;
+    for (const socket of entry.item.sockets) sockets.add(socket);
+  }
+  return sockets;
+};
+
+/** The first mounting the hull allows, or why it allows none. */
+const chosenMounting = (item: TransducerEntry, plan: Plan): { mounting: Mounting } | { refused: string } => {
+  const refusals = item.mountings.map((mounting) => ({ mounting, why: hullForbids(mounting, plan) }));
+  const free = refusals.find(({ why }) => why === null);
+  return free ? { mounting: free.mounting } : { refused: refusals[0]?.why ?? 'it has no mounting' };
+};
+
+/** Splits what the catalogue has of one kind into what could be fitted to this boat and what could not. */
+export const candidatesFor = (
+  plan: Plan,
+  catalogue: readonly CatalogueEntry[],
+  kind: Element['kind'],
+): { candidates: Candidate[]; ruledOut: RuledOut[] } => {
+  const sockets = socketsAboard(plan, catalogue);
+  const candidates: Candidate[] = [];
+  const ruledOut: RuledOut[] = [];
+  for (const { id, item } of [...catalogue].sort((a, b) => (a.id < b.id ? -1 : 1))) {
+    if (item.type !== 'transducer' || item.element.kind !== kind) continue;
+    const chosen = chosenMounting(item, plan);
+    const refuse = (by: string): number => ruledOut.push({ id, name: item.element.name, by });
+    const { element, socket } = item;
+    const direct = !sockets || socket === '' || sockets.has(socket);
+    if ('refused' in chosen) refuse(chosen.refused);
+    else if (!direct && !sockets.has('network')) refuse(`no display aboard has its socket (${socket})`);
+    else candidates.push({ id, element, mounting: chosen.mounting, socket, fitted: false, byModule: !direct });
+  }
+  return { candidates, ruledOut };
+};
+
+/** What is aboard already, of one kind. */
+export const fittedOf = (plan: Plan, kind: Element['kind']): Candidate[] =>
+  Object.entries(plan.transducers)
+    .filter(([, transducer]) => transducer.kind === kind)
+    .sort(([a], [b]) => (a < b ? -1 : 1))
+    .map(([id, transducer]) => ({
+      id,
+      element: transducer,
+      mounting: transducer.mounting,
+      socket: null,
+      fitted: true,
+      byModule: false,
+    }));
+
+/** The band a beam occupies while it sends. */
+export const bandOf = ({ frequencyHz, bandwidthHz }: Beam): readonly [number, number] => {
+  // A single frequency still rings over a tenth of itself.
+  const half = (bandwidthHz ?? frequencyHz * 0.1) / 2;
+  return [frequencyHz - half, frequencyHz + half];
+};

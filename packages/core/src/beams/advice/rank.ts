@@ -1,0 +1,211 @@
+import { criteria, type CatalogueEntry, type Criterion, type Figure, type Plan } from '@grey-keel/model';
+import { bandOf, candidatesFor, fittedOf, type Candidate, type RuledOut } from './candidate.ts';
+import { measuresOf, together, utility, type Measures } from './measures.ts';
+import { wantsOf, weightsOf, type Wants, type Weights } from './wants.ts';
+
+export const questions = ['only one', 'two together', 'add to what is there'] as const;
+export type Question = (typeof questions)[number];
+
+/** One criterion's share of a score. */
+export interface ScorePart {
+  readonly criterion: Criterion;
+  readonly figure: Figure;
+  /** 0 to 1. */
+  readonly utility: number;
+  readonly weight: number;
+  /** What it adds to the score, of 100 in all. */
+  readonly adds: number;
+}
+
+/** One answer to the question, with everything it was judged by. */
+export interface Place {
+  readonly ids: readonly string[];
+  readonly name: string;
+  readonly candidates: readonly Candidate[];
+  readonly measures: Measures;
+  readonly score: number;
+  readonly parts: readonly ScorePart[];
+  /** The criteria it does worst in for what they weigh: what one gives up with it. */
+  readonly givesUp: readonly Criterion[];
+  /** Not beaten in reach and footprint at once by any other. */
+  readonly onFront: boolean;
+  readonly remarks: readonly string[];
+}
+
+export interface Ranking {
+  readonly question: Question;
+  readonly wants: Wants;
+  readonly weights: Weights;
+  readonly places: readonly Place[];
+  readonly ruledOut: readonly RuledOut[];
+}
+
+const figureOf = (criterion: Criterion, measures: Measures): Figure => {
+  const { reachM, footprintM, detailM, resolutionM, deadZoneM, holdsBottomToMps, powerW } = measures;
+  const length = (value: number): Figure => ({ value, quantity: 'length' });
+  switch (criterion) {
+    case 'reach':
+      return { value: reachM, quantity: 'depth' };
+    case 'footprint':
+      return length(footprintM);
+    case 'bottom detail':
+      return length(detailM);
+    case 'separation':
+      return length(resolutionM);
+    case 'dead zone':
+      return length(deadZoneM);
+    case 'speed':
+      return { value: holdsBottomToMps, quantity: 'speed' };
+    case 'fitting':
+      return { value: measures.fitting, quantity: 'fraction' };
+    case 'power':
+      return { value: powerW, quantity: 'power' };
+  }
+};
+
+const sum = (values: readonly number[]): number => values.reduce((whole, value) => whole + value, 0);
+
+interface Judged extends Omit<Place, 'onFront'> {
+  readonly key: string;
+}
+
+const judge = (
+  candidates: readonly Candidate[],
+  measures: Measures,
+  { wants, weights }: { wants: Wants; weights: Weights },
+  remarks: readonly string[],
+): Judged => {
+  const whole = Math.max(1e-9, sum(criteria.map((criterion) => weights[criterion])));
+  const parts = criteria.map((criterion): ScorePart => {
+    const useful = utility[criterion](measures, wants);
+    const weight = weights[criterion];
+    return {
+      criterion,
+      figure: figureOf(criterion, measures),
+      utility: useful,
+      weight,
+      adds: (100 * weight * useful) / whole,
+    };
+  });
+  const lost = [...parts].sort((a, b) => b.weight * (1 - b.utility) - a.weight * (1 - a.utility));
+  return {
+    ids: candidates.map(({ id }) => id),
+    key: candidates.map(({ id }) => id).join(' '),
+    name: candidates.map(({ element }) => element.name).join(' + '),
+    candidates,
+    measures,
+    score: sum(parts.map(({ adds }) => adds)),
+    parts,
+    givesUp: lost
+      .filter(({ utility: useful, weight }) => useful < 0.6 && weight > 0.5)
+      .slice(0, 2)
+      .map((one) => one.criterion),
+    remarks,
+  };
+};
+
+/** Best first; alike by name, so that the same input always gives the same order. */
+const byScore = (a: Judged, b: Judged): number => b.score - a.score || (a.key < b.key ? -1 : 1);
+
+/** Marks those that no other beats in reach and in footprint at once; one pass from the farthest-reaching down. */
+const withFront = (judged: readonly Judged[]): Place[] => {
+  const front = new Set<string>();
+  let widest = -1;
+  for (const { key, measures } of [...judged].sort(
+    (a, b) => b.measures.reachM - a.measures.reachM || b.measures.footprintM - a.measures.footprintM || byScore(a, b),
+  ))
+    if (measures.footprintM > widest) {
+      front.add(key);
+      widest = measures.footprintM;
+    }
+  return judged.map(({ key, ...place }) => ({ ...place, onFront: front.has(key) }));
+};
+
+const bandsMeet = (a: Candidate, b: Candidate): boolean =>
+  a.element.beams.every((one) =>
+    b.element.beams.every((other) => {
+      const [low, high] = bandOf(one);
+      const [otherLow, otherHigh] = bandOf(other);
+      return low < otherHigh && otherLow < high;
+    }),
+  );
+
+const remarksOn = (candidate: Candidate, measures: Measures, plan: Plan): string[] => {
+  const remarks: string[] = [];
+  if (candidate.mounting === 'through-hull' && plan.boat.hullMaterial === 'cored composite')
+    remarks.push('Through a cored hull: the core is cut back and sealed, by a yard.');
+  if (candidate.mounting === 'through-hull' && ['aluminium', 'steel'].includes(plan.boat.hullMaterial))
+    remarks.push(
+      `Through ${plan.boat.hullMaterial}: a housing that does not corrode with it, bonded as the yard says.`,
+    );
+  if (candidate.byModule) remarks.push('No display takes its plug: it hangs on a sounder module of the network.');
+  if (measures.derived.length) remarks.push(`Derived, not from the sheet: ${measures.derived.join(', ')}.`);
+  return remarks;
+};
+
+/** A list is as long as a person reads. */
+const longest = 12;
+
+/**
+ * Ranks what the catalogue has for a question and this boat's brief. What a rule forbids is not ranked but named with
+ * the rule; what does not see the fish where it stands is ruled out by that. Null while the water is not described.
+ */
+export const rankTransducers = (
+  plan: Plan,
+  catalogue: readonly CatalogueEntry[],
+  question: Question,
+  school = plan.advice.school,
+): Ranking | null => {
+  const wants = wantsOf(plan);
+  if (!wants) return null;
+  const weights = weightsOf(plan, wants, school);
+  const { candidates, ruledOut } = candidatesFor(plan, catalogue, 'sounder');
+  const measured = candidates.map((candidate) => ({ candidate, measures: measuresOf(candidate, wants) }));
+  const blind = measured.filter(({ measures }) => measures.footprintM === 0);
+  const able = measured.filter(({ measures }) => measures.footprintM > 0);
+  const against = { wants, weights };
+  const out = [
+    ...ruledOut,
+    ...blind.map(({ candidate: { id, element }, measures }) => ({
+      id,
+      name: element.name,
+      by: `it sees such a fish to ${measures.reachM.toFixed(0)} m only, not to ${wants.workingM.toFixed(0)} m`,
+    })),
+  ];
+  const judged = ((): Judged[] => {
+    if (question === 'only one')
+      return able.map(({ candidate, measures }) =>
+        judge([candidate], measures, against, remarksOn(candidate, measures, plan)),
+      );
+    if (question === 'two together')
+      return able.flatMap((one, i) =>
+        able.slice(i + 1).flatMap((other) => {
+          // Two that fill the same band disturb each other whenever both send.
+          if (bandsMeet(one.candidate, other.candidate)) return [];
+          return [
+            judge([one.candidate, other.candidate], together([one.measures, other.measures], wants), against, [
+              ...new Set([
+                ...remarksOn(one.candidate, one.measures, plan),
+                ...remarksOn(other.candidate, other.measures, plan),
+              ]),
+            ]),
+          ];
+        }),
+      );
+    const aboard = fittedOf(plan, 'sounder').map((candidate) => ({
+      candidate,
+      measures: measuresOf(candidate, wants),
+    }));
+    return able
+      .filter(({ candidate }) => !aboard.some((one) => bandsMeet(one.candidate, candidate)))
+      .map(({ candidate, measures }) =>
+        judge(
+          [candidate],
+          together([...aboard.map((one) => one.measures), measures], wants),
+          against,
+          remarksOn(candidate, measures, plan),
+        ),
+      );
+  })();
+  return { question, wants, weights, places: withFront(judged.sort(byScore)).slice(0, longest), ruledOut: out };
+};

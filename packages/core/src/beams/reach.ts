@@ -1,0 +1,105 @@
+import type { Water } from '@grey-keel/model';
+import { bottomAreaM2 } from '../acoustics/bottom-area.ts';
+import { bottomBackscatterDb, type BottomType } from '../acoustics/backscatter.ts';
+import { greatestRangeM } from '../acoustics/detection-range.ts';
+import {
+  aerationLossDb,
+  hullLossDb,
+  ownShipNoiseDb,
+  thermalNoiseDb,
+  together,
+  windNoiseDb,
+} from '../acoustics/noise.ts';
+import { noiseInBandDb } from '../acoustics/sonar-equation.ts';
+import { francoisGarrison } from '../water/francois-garrison.ts';
+import { resolutionOf, type ElementAcoustics, type Mounting } from './element-acoustics.ts';
+
+/** Signal over noise that a trace on the screen wants, dB: a single echo well clear of the specks. */
+export const requiredSnrDb = 10;
+
+/** Where and how a beam is used. */
+export interface Conditions {
+  readonly water: Pick<Water, 'temperatureC' | 'salinityPpt'>;
+  readonly soundSpeedMps: number;
+  /** The depth the water's absorption is taken for, at half of it. */
+  readonly depthM: number;
+  readonly windMps: number;
+  readonly boatSpeedMps: number;
+}
+
+/** What the signal over noise of a beam is made of, apart from range and target; dB, ranges from the face. */
+export interface ReachTerms {
+  /** Source level, processing gain, less noise in the band and what hull and aerated water take. */
+  readonly constantDb: number;
+  readonly absorptionDbPerM: number;
+  readonly acrossDeg: number;
+  readonly resolutionM: number;
+}
+
+export const reachTerms = (acoustics: ElementAcoustics, mounting: Mounting, at: Conditions): ReachTerms => {
+  const { frequencyHz, shape, bandwidthHz } = acoustics;
+  const { boricAcid, magnesiumSulphate, water } = francoisGarrison(
+    frequencyHz / 1000,
+    at.water.temperatureC,
+    at.water.salinityPpt,
+    Math.min(7000, at.depthM / 2),
+    8,
+  );
+  const noise = together(
+    thermalNoiseDb(frequencyHz),
+    windNoiseDb(frequencyHz, at.windMps),
+    ownShipNoiseDb(mounting, at.boatSpeedMps, frequencyHz),
+  );
+  return {
+    constantDb:
+      acoustics.sourceLevelDb +
+      acoustics.processingGainDb -
+      noiseInBandDb(noise, bandwidthHz, shape.directivityIndexDb) -
+      hullLossDb(mounting) -
+      aerationLossDb(mounting, at.boatSpeedMps),
+    absorptionDbPerM: (boricAcid + magnesiumSulphate + water) / 1000,
+    acrossDeg: shape.acrossDeg,
+    resolutionM: resolutionOf(acoustics, at.soundSpeedMps),
+  };
+};
+
+/** Signal over noise of a point target on the axis, dB. */
+export const targetSnrDb = (terms: ReachTerms, targetStrengthDb: number, rangeM: number): number =>
+  terms.constantDb + targetStrengthDb - 40 * Math.log10(rangeM) - 2 * terms.absorptionDbPerM * rangeM;
+
+/** Signal over noise of a flat bottom straight below, dB. */
+export const bottomSnrDb = (terms: ReachTerms, bottom: BottomType, rangeM: number): number =>
+  targetSnrDb(terms, bottomBackscatterDb(bottom, 90), rangeM) +
+  10 * Math.log10(bottomAreaM2(rangeM, terms.acrossDeg, terms.resolutionM));
+
+/** How far down a target is seen, m below the face; 0 where it is not seen at all. */
+export const targetReachM = (terms: ReachTerms, targetStrengthDb: number): number =>
+  greatestRangeM((rangeM) => targetSnrDb(terms, targetStrengthDb, rangeM), requiredSnrDb) ?? 0;
+
+/** How far down the bottom is read, m below the face; 0 where it is not read at all. */
+export const bottomReachM = (terms: ReachTerms, bottom: BottomType): number =>
+  greatestRangeM((rangeM) => bottomSnrDb(terms, bottom, rangeM), requiredSnrDb) ?? 0;
+
+/** Ranges to draw a curve over, with what all curves over them share. */
+export interface RangeGrid {
+  readonly rangesM: Float64Array;
+  readonly spreadingDb: Float64Array;
+}
+
+export const rangeGrid = (fromM: number, toM: number, count: number): RangeGrid => {
+  const rangesM = Float64Array.from({ length: count }, (_, i) => fromM + ((toM - fromM) * i) / (count - 1));
+  return { rangesM, spreadingDb: rangesM.map((range) => 40 * Math.log10(range)) };
+};
+
+/** The target's signal over noise along a grid, written into `into`: a plain loop, for hundreds of curves at once. */
+export const fillTargetSnr = (
+  terms: ReachTerms,
+  targetStrengthDb: number,
+  { rangesM, spreadingDb }: RangeGrid,
+  into: Float64Array,
+): Float64Array => {
+  const constant = terms.constantDb + targetStrengthDb;
+  const twice = 2 * terms.absorptionDbPerM;
+  for (let i = 0; i < into.length; i++) into[i] = constant - (spreadingDb[i] ?? 0) - twice * (rangesM[i] ?? 0);
+  return into;
+};

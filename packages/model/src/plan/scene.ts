@@ -1,0 +1,23 @@
+import * as z from 'zod';
+
+/** A fish or a mark put into the section by hand. Boat coordinates, depth below the surface. */
+export const placedFishSchema = z.strictObject({
+  lengthCm: z.number().min(1).max(1500),
+  forwardM: z.number().min(-500).max(500),
+  starboardM: z.number().min(-500).max(500),
+  depthM: z.number().min(0.1).max(2000),
+});
+export type PlacedFish = z.output<typeof placedFishSchema>;
+
+/** What the section shows besides the boat: the lie of the bottom, layers, and how the boat sits. */
+export const sceneSchema = z.strictObject({
+  /** Falls to starboard where positive. */
+  slopeDeg: z.number().min(-45).max(45),
+  /** Where the water below is colder, and by how much; null for water mixed through. */
+  thermocline: z
+    .strictObject({ depthM: z.number().min(0.5).max(500), colderByC: z.number().min(0.1).max(25) })
+    .nullable(),
+  windMps: z.number().min(0).max(25),
+  rollDeg: z.number().min(-30).max(30),
+});
+export type Scene = z.output<typeof sceneSchema>;
