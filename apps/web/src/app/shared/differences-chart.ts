@@ -1,9 +1,8 @@
-import { ChangeDetectionStrategy, Component, effect, ElementRef, inject, input, viewChild } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { formatNumber, toDisplay, unitFor, type UnitChoice } from '@grey-keel/core';
-import { Store } from '@ngrx/store';
 import type ApexCharts from 'apexcharts';
 import { scaleLinear } from 'd3-scale';
-import { selectTheme } from '../state/view.ts';
+import { axisLabels, Chart, chartFrame, type Colour } from './chart.ts';
 
 export interface Difference {
   readonly depthM: number;
@@ -15,22 +14,14 @@ export interface Difference {
 @Component({
   selector: 'gk-differences-chart',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `<div #host role="img" [attr.aria-label]="words()"></div>`,
-  styles: `
-    div {
-      min-height: 216px;
-    }
-  `,
+  imports: [Chart],
+  template: `<gk-chart [label]="words()" [height]="216" [options]="options()" />`,
 })
 export class DifferencesChart {
   readonly points = input.required<readonly Difference[]>();
   readonly meanM = input.required<number>();
   readonly halfIntervalM = input.required<number | null>();
   readonly units = input.required<UnitChoice>();
-
-  private readonly host = viewChild.required<ElementRef<HTMLElement>>('host');
-  private readonly theme = inject(Store).selectSignal(selectTheme);
-  private chart: ApexCharts | null = null;
 
   protected words(): string {
     const length = unitFor('length', this.units());
@@ -43,24 +34,17 @@ export class DifferencesChart {
       .join('; ')}`;
   }
 
-  constructor() {
-    effect((onCleanup) => {
-      const options = this.options();
-      let stopped = false;
-      onCleanup(() => (stopped = true));
-      void import('apexcharts').then(({ default: Chart }) => {
-        if (stopped) return;
-        this.chart?.destroy();
-        this.chart = new Chart(this.host().nativeElement, options);
-        void this.chart.render();
-      });
-    });
-  }
+  protected readonly options = computed(() => {
+    const draw = (colour: Colour): ApexCharts.ApexOptions => this.draw(colour);
+    // Drawn anew with whatever it is drawn from.
+    this.points();
+    this.meanM();
+    this.halfIntervalM();
+    this.units();
+    return draw;
+  });
 
-  private options(): ApexCharts.ApexOptions {
-    this.theme();
-    const style = getComputedStyle(document.documentElement);
-    const colour = (name: string): string => style.getPropertyValue(name).trim();
+  private draw(colour: Colour): ApexCharts.ApexOptions {
     const length = unitFor('length', this.units());
     const depth = unitFor('depth', this.units());
     const xs = this.points().map(({ depthM }) => toDisplay(depthM, depth));
@@ -77,26 +61,15 @@ export class DifferencesChart {
       .domain() as [number, number];
     const of = (flagged: boolean) =>
       this.points().flatMap((point, i) => (point.flagged === flagged ? [{ x: xs[i] ?? 0, y: ys[i] ?? 0 }] : []));
-    const label = { style: { colors: colour('--ink'), fontFamily: 'DejaVu Mono', fontSize: '12px' } };
+    const label = axisLabels(colour);
     return {
-      chart: {
-        type: 'scatter',
-        height: 216,
-        animations: { enabled: false },
-        toolbar: { show: false },
-        zoom: { enabled: false },
-        foreColor: colour('--ink'),
-        fontFamily: 'Archivo Variable',
-      },
+      ...chartFrame(colour, 'scatter', 216),
       series: [
         { name: 'readings', data: of(false) },
         { name: 'stand apart', data: of(true) },
       ],
       colors: [colour('--series-0'), colour('--check')],
       markers: { size: [6, 7], shape: ['circle', 'square'], strokeColors: colour('--sheet') },
-      legend: { show: false },
-      tooltip: { enabled: false },
-      grid: { borderColor: colour('--rule') },
       xaxis: {
         type: 'numeric',
         axisBorder: { color: colour('--rule') },

@@ -143,6 +143,20 @@ const remarksOn = (candidate: Candidate, measures: Measures, plan: Plan): string
   return remarks;
 };
 
+/** Pairs are sought among so many of the best alone: all of a usual catalogue, and a bound on a large one. */
+const pairedAmong = 60;
+
+interface Measured {
+  readonly candidate: Candidate;
+  readonly measures: Measures;
+}
+
+const bestAlone = (able: readonly Measured[], against: { wants: Wants; weights: Weights }): Measured[] =>
+  able
+    .map((one) => ({ one, judged: judge([one.candidate], one.measures, against, []) }))
+    .sort((a, b) => byScore(a.judged, b.judged))
+    .map(({ one }) => one);
+
 /** A list is as long as a person reads. */
 const longest = 12;
 
@@ -177,9 +191,10 @@ export const rankTransducers = (
       return able.map(({ candidate, measures }) =>
         judge([candidate], measures, against, remarksOn(candidate, measures, plan)),
       );
+    const best = able.length <= pairedAmong ? able : bestAlone(able, against).slice(0, pairedAmong);
     if (question === 'two together')
-      return able.flatMap((one, i) =>
-        able.slice(i + 1).flatMap((other) => {
+      return best.flatMap((one, i) =>
+        best.slice(i + 1).flatMap((other) => {
           // Two that fill the same band disturb each other whenever both send.
           if (bandsMeet(one.candidate, other.candidate)) return [];
           return [

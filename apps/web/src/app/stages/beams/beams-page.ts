@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
 import { lostToAbsorption, sectionAt, workingWater } from '@grey-keel/core';
-import { planSchema, type Transducer } from '@grey-keel/model';
+import { planSchema, type CatalogueEntry, type Transducer } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
 import { ServerApi } from '../../api/server-api.ts';
 import { problemOf } from '../../api/problem.ts';
@@ -10,6 +10,8 @@ import { QuantityField } from '../../shared/quantity-field.ts';
 import { catalogueEvents } from '../../state/lists.ts';
 import { newId } from '../../state/open-plan.ts';
 import { openBoat } from '../open-boat.ts';
+import { AdviceView } from './advice-view.ts';
+import { BeamsTabs, type BeamView } from './beams-tabs.ts';
 import { AbsorptionChart } from './absorption-chart.ts';
 import { CatalogueTable, type CatalogueTransducer } from './catalogue-table.ts';
 import { greatestM, leastM, SectionView } from './section-view.ts';
@@ -33,6 +35,8 @@ const usualPlace: Record<Transducer['mounting'], { along: number; aboveKeelM: nu
   selector: 'gk-beams-page',
   imports: [
     AbsorptionChart,
+    AdviceView,
+    BeamsTabs,
     CatalogueTable,
     ComputedNumber,
     FigurePipe,
@@ -43,187 +47,195 @@ const usualPlace: Record<Transducer['mounting'], { along: number; aboveKeelM: nu
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <section class="sheet picture" id="section" tabindex="-1" aria-label="Section and footprints">
-      <gk-section-view
-        [section]="section()"
-        [depthM]="depthM()"
-        [units]="units()"
-        [way]="way()"
-        (moved)="drag($event)"
-        (settled)="settle($event)"
-        (nudged)="settle(bounded(depthM() + $event))"
-      />
-      <div class="beside">
-        <gk-quantity-field
-          label="Depth of the bottom"
-          fieldId="working-depth"
-          quantity="depth"
-          [decimals]="1"
-          [value]="besideM()"
-          [schema]="depthSchema"
-          (changed)="settle($event)"
-        />
-        @if (ring(); as ring) {
-          @if (ring.answer.nearestM !== null && ring.answer.farthestM !== null) {
-            <div>
-              <p>A mark in the wide cone only lies in the ring:</p>
-              <p class="move">
-                move
-                <gk-number
-                  of="Least distance to move"
-                  [value]="ring.answer.nearestM"
-                  quantity="length"
-                  [decimals]="1"
-                  [steps]="ring.answer.working"
-                />
-                to
-                <gk-number
-                  of="Greatest distance to move"
-                  [value]="ring.answer.farthestM"
-                  quantity="length"
-                  [decimals]="1"
-                  [steps]="ring.answer.working"
-                />
-              </p>
-              <p class="small faint">
-                from {{ plan().transducers[ring.narrowId]?.name }}. A strong mark in both is nearly below. A view that
-                blends both loses this.
-              </p>
-            </div>
-          } @else {
-            <p class="faint">The narrow cone covers the wide one here: there is no ring.</p>
-          }
-        } @else {
-          <p class="faint small">
-            Two sounders with different cones show between them where a mark lies: a wide one finds it, a narrow one
-            says it is below.
-          </p>
-        }
-      </div>
-    </section>
-
-    <div class="two">
-      <section class="sheet" aria-labelledby="chosen-title">
-        <h2 id="chosen-title">Chosen</h2>
-        @if (rows().length) {
-          <div class="wide">
-            <table class="figures">
-              <thead>
-                <tr>
-                  <th scope="col">Transducer</th>
-                  <th scope="col">kHz</th>
-                  <th scope="col">cone -3 dB</th>
-                  <th scope="col">at {{ footprintM() | figure: 'depth' : units() : { decimals: 1 } }}</th>
-                  <th scope="col">absorbed</th>
-                  <th scope="col"><span class="hidden-label">Change</span></th>
-                </tr>
-              </thead>
-              <tbody>
-                @for (row of rows(); track row.id) {
-                  <tr [attr.data-transducer]="row.id">
-                    <td>
-                      <span class="swatch" [style.background]="row.colour" aria-hidden="true"></span>{{ row.name }}
-                    </td>
-                    <td class="mono">{{ row.kHz }}</td>
-                    <td>
-                      <gk-number
-                        [of]="'Cone of ' + row.name + ' at -3 dB'"
-                        [value]="row.cone.acrossDeg"
-                        quantity="angle"
-                        [steps]="row.cone.working"
-                      />
-                    </td>
-                    <td>
-                      @if (row.footprint; as foot) {
-                        <gk-number
-                          [of]="'Footprint of ' + row.name"
-                          [value]="foot.widthAcrossM"
-                          quantity="length"
-                          [decimals]="1"
-                          [steps]="foot.working"
-                        />
-                      } @else {
-                        <span class="faint small">{{ row.kind }}</span>
-                      }
-                    </td>
-                    <td>
-                      @if (row.lost; as lost) {
-                        <gk-number
-                          [of]="'Lost to absorption by ' + row.name"
-                          [value]="lost.lostDb"
-                          quantity="level"
-                          [steps]="lost.working"
-                        />
-                      } @else {
-                        <span class="is-missing mono">no water</span>
-                      }
-                    </td>
-                    <td>
-                      <button
-                        type="button"
-                        class="plain"
-                        [id]="'change-' + row.id"
-                        [attr.aria-expanded]="selected() === row.id"
-                        (click)="select(row.id)"
-                        [attr.aria-label]="'Change ' + row.name"
-                      >
-                        Change
-                      </button>
-                    </td>
-                  </tr>
-                }
-              </tbody>
-            </table>
-          </div>
-          @if (ruled().length) {
-            <p class="small faint">
-              Depth times angle in radians, the usual rule, says less by
-              @for (row of ruled(); track row.id; let last = $last) {
-                <gk-number
-                  [of]="'Shortfall of the usual rule for ' + row.name"
-                  [value]="row.shortfall"
-                  quantity="fraction"
-                  [steps]="row.working"
-                />{{ last ? '.' : ' and' }}
-              }
-            </p>
-          }
-        } @else {
-          <p class="faint">None yet. Place one from the catalogue below, or add one from its data sheet.</p>
-        }
-      </section>
-      <section class="sheet" id="absorption-chart" tabindex="-1" aria-labelledby="absorption-title">
-        <h2 id="absorption-title">Frequency, not cone: lost to absorption</h2>
-        @if (water(); as here) {
-          <p class="small faint">
-            to {{ chartM() | figure: 'depth' : units() : { decimals: 1 } }} and back, {{ here.kind }},
-            {{ here.temperatureC | figure: 'temperature' : units() }}
-          </p>
-          <gk-absorption-chart [section]="charted()" [water]="here" [units]="units()" />
-        } @else {
-          <p class="faint">The water is not described: give its salt and temperature in the brief.</p>
-        }
-      </section>
-    </div>
-
-    @if (selectedTransducer(); as chosen) {
-      <section class="sheet" [attr.aria-label]="'Change ' + chosen.name">
-        <h2>{{ chosen.name }}</h2>
-        <gk-transducer-editor [id]="selected()!" [transducer]="chosen" (closed)="selected.set(null)" />
-      </section>
-    }
-
-    <section class="sheet below" id="catalogue" tabindex="-1" aria-labelledby="catalogue-title">
-      <h2 id="catalogue-title">Catalogue</h2>
-      <gk-catalogue-table (placed)="place($event)" />
-    </section>
-    <section class="sheet below" aria-labelledby="sheet-title">
-      <h2 id="sheet-title">From a data sheet</h2>
-      <gk-sheet-form (placed)="placeFromSheet($event)" />
-      @if (catalogueNote(); as words) {
-        <p class="small" role="status">{{ words }}</p>
+    <gk-beams-tabs [(chosen)]="view" />
+    @switch (view()) {
+      @case ('advice') {
+        <gk-advice-view (placed)="placeAll($event)" />
       }
-    </section>
+      @default {
+        <section class="sheet picture" id="section" tabindex="-1" aria-label="Section and footprints">
+          <gk-section-view
+            [section]="section()"
+            [depthM]="depthM()"
+            [units]="units()"
+            [way]="way()"
+            (moved)="drag($event)"
+            (settled)="settle($event)"
+            (nudged)="settle(bounded(depthM() + $event))"
+          />
+          <div class="beside">
+            <gk-quantity-field
+              label="Depth of the bottom"
+              fieldId="working-depth"
+              quantity="depth"
+              [decimals]="1"
+              [value]="besideM()"
+              [schema]="depthSchema"
+              (changed)="settle($event)"
+            />
+            @if (ring(); as ring) {
+              @if (ring.answer.nearestM !== null && ring.answer.farthestM !== null) {
+                <div>
+                  <p>A mark in the wide cone only lies in the ring:</p>
+                  <p class="move">
+                    move
+                    <gk-number
+                      of="Least distance to move"
+                      [value]="ring.answer.nearestM"
+                      quantity="length"
+                      [decimals]="1"
+                      [steps]="ring.answer.working"
+                    />
+                    to
+                    <gk-number
+                      of="Greatest distance to move"
+                      [value]="ring.answer.farthestM"
+                      quantity="length"
+                      [decimals]="1"
+                      [steps]="ring.answer.working"
+                    />
+                  </p>
+                  <p class="small faint">
+                    from {{ plan().transducers[ring.narrowId]?.name }}. A strong mark in both is nearly below. A view
+                    that blends both loses this.
+                  </p>
+                </div>
+              } @else {
+                <p class="faint">The narrow cone covers the wide one here: there is no ring.</p>
+              }
+            } @else {
+              <p class="faint small">
+                Two sounders with different cones show between them where a mark lies: a wide one finds it, a narrow one
+                says it is below.
+              </p>
+            }
+          </div>
+        </section>
+
+        <div class="two">
+          <section class="sheet" aria-labelledby="chosen-title">
+            <h2 id="chosen-title">Chosen</h2>
+            @if (rows().length) {
+              <div class="wide">
+                <table class="figures">
+                  <thead>
+                    <tr>
+                      <th scope="col">Transducer</th>
+                      <th scope="col">kHz</th>
+                      <th scope="col">cone -3 dB</th>
+                      <th scope="col">at {{ footprintM() | figure: 'depth' : units() : { decimals: 1 } }}</th>
+                      <th scope="col">absorbed</th>
+                      <th scope="col"><span class="hidden-label">Change</span></th>
+                    </tr>
+                  </thead>
+                  <tbody>
+                    @for (row of rows(); track row.id) {
+                      <tr [attr.data-transducer]="row.id">
+                        <td>
+                          <span class="swatch" [style.background]="row.colour" aria-hidden="true"></span>{{ row.name }}
+                        </td>
+                        <td class="mono">{{ row.kHz }}</td>
+                        <td>
+                          <gk-number
+                            [of]="'Cone of ' + row.name + ' at -3 dB'"
+                            [value]="row.cone.acrossDeg"
+                            quantity="angle"
+                            [steps]="row.cone.working"
+                          />
+                        </td>
+                        <td>
+                          @if (row.footprint; as foot) {
+                            <gk-number
+                              [of]="'Footprint of ' + row.name"
+                              [value]="foot.widthAcrossM"
+                              quantity="length"
+                              [decimals]="1"
+                              [steps]="foot.working"
+                            />
+                          } @else {
+                            <span class="faint small">{{ row.kind }}</span>
+                          }
+                        </td>
+                        <td>
+                          @if (row.lost; as lost) {
+                            <gk-number
+                              [of]="'Lost to absorption by ' + row.name"
+                              [value]="lost.lostDb"
+                              quantity="level"
+                              [steps]="lost.working"
+                            />
+                          } @else {
+                            <span class="is-missing mono">no water</span>
+                          }
+                        </td>
+                        <td>
+                          <button
+                            type="button"
+                            class="plain"
+                            [id]="'change-' + row.id"
+                            [attr.aria-expanded]="selected() === row.id"
+                            (click)="select(row.id)"
+                            [attr.aria-label]="'Change ' + row.name"
+                          >
+                            Change
+                          </button>
+                        </td>
+                      </tr>
+                    }
+                  </tbody>
+                </table>
+              </div>
+              @if (ruled().length) {
+                <p class="small faint">
+                  Depth times angle in radians, the usual rule, says less by
+                  @for (row of ruled(); track row.id; let last = $last) {
+                    <gk-number
+                      [of]="'Shortfall of the usual rule for ' + row.name"
+                      [value]="row.shortfall"
+                      quantity="fraction"
+                      [steps]="row.working"
+                    />{{ last ? '.' : ' and' }}
+                  }
+                </p>
+              }
+            } @else {
+              <p class="faint">None yet. Place one from the catalogue below, or add one from its data sheet.</p>
+            }
+          </section>
+          <section class="sheet" id="absorption-chart" tabindex="-1" aria-labelledby="absorption-title">
+            <h2 id="absorption-title">Frequency, not cone: lost to absorption</h2>
+            @if (water(); as here) {
+              <p class="small faint">
+                to {{ chartM() | figure: 'depth' : units() : { decimals: 1 } }} and back, {{ here.kind }},
+                {{ here.temperatureC | figure: 'temperature' : units() }}
+              </p>
+              <gk-absorption-chart [section]="charted()" [water]="here" [units]="units()" />
+            } @else {
+              <p class="faint">The water is not described: give its salt and temperature in the brief.</p>
+            }
+          </section>
+        </div>
+
+        @if (selectedTransducer(); as chosen) {
+          <section class="sheet" [attr.aria-label]="'Change ' + chosen.name">
+            <h2>{{ chosen.name }}</h2>
+            <gk-transducer-editor [id]="selected()!" [transducer]="chosen" (closed)="selected.set(null)" />
+          </section>
+        }
+
+        <section class="sheet below" id="catalogue" tabindex="-1" aria-labelledby="catalogue-title">
+          <h2 id="catalogue-title">Catalogue</h2>
+          <gk-catalogue-table (placed)="place($event)" />
+        </section>
+        <section class="sheet below" aria-labelledby="sheet-title">
+          <h2 id="sheet-title">From a data sheet</h2>
+          <gk-sheet-form (placed)="placeFromSheet($event)" />
+          @if (catalogueNote(); as words) {
+            <p class="small" role="status">{{ words }}</p>
+          }
+        </section>
+      }
+    }
     <p class="caution" role="note">
       Never transmit out of the water, or at swimmers and divers. Haul out to drill; the makers' instructions and local
       codes come before this tool.
@@ -315,6 +327,7 @@ export class BeamsPage {
   private readonly tabled = computed(() => sectionAt(this.plan(), this.footprintM()));
   protected readonly charted = computed(() => sectionAt(this.plan(), this.chartM()));
   protected readonly water = computed(() => workingWater(this.plan()));
+  protected readonly view = signal<BeamView>('section');
   protected readonly selected = signal<string | null>(null);
   protected readonly selectedTransducer = computed(() => this.plan().transducers[this.selected() ?? ''] ?? null);
   protected readonly catalogueNote = signal('');
@@ -373,6 +386,11 @@ export class BeamsPage {
 
   protected place({ entry, item }: CatalogueTransducer): void {
     this.put(item.element, item.mountings[0] ?? 'transom', { entryId: entry.id, version: entry.version });
+  }
+
+  protected placeAll(entries: CatalogueEntry[]): void {
+    for (const entry of entries) if (entry.item.type === 'transducer') this.place({ entry, item: entry.item });
+    this.view.set('section');
   }
 
   protected placeFromSheet({ element, mounting }: FromSheet): void {

@@ -1,0 +1,396 @@
+import { ChangeDetectionStrategy, Component, computed, inject, output, signal } from '@angular/core';
+import {
+  formatFigure,
+  questions,
+  rankTransducers,
+  toDisplay,
+  unitFor,
+  weightsOf,
+  type Place,
+  type Question,
+  type Ranking,
+} from '@grey-keel/core';
+import { beamSchools, criteria, type BeamSchool, type CatalogueEntry, type Criterion } from '@grey-keel/model';
+import { Store } from '@ngrx/store';
+import { axisLabels, Chart, chartFrame, type Colour } from '../../shared/chart.ts';
+import { ChoiceField, choicesOf } from '../../shared/choice-field.ts';
+import { catalogueEvents, catalogueFeature } from '../../state/lists.ts';
+import { openBoat } from '../open-boat.ts';
+import { criterionWords } from './criterion-words.ts';
+
+/** Which transducers for this boat: ranked, with what each is weighed by, what it gives up, and what was ruled out. */
+@Component({
+  selector: 'gk-advice-view',
+  imports: [Chart, ChoiceField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <section class="sheet ask" aria-label="The question">
+      <gk-choice-field
+        label="Which transducers, if"
+        fieldId="advice-question"
+        [value]="question()"
+        [choices]="questionChoices"
+        (changed)="question.set($event)"
+      />
+      <gk-choice-field
+        label="School"
+        fieldId="advice-school"
+        [value]="plan().advice.school"
+        [choices]="schoolChoices"
+        (changed)="weigh({ school: $event })"
+      />
+      @if (ranking(); as it) {
+        <p class="small">
+          @for (other of schools(); track other.school) {
+            <span [class.now]="other.school === plan().advice.school">{{ other.school }}: {{ other.first }}</span>
+          }
+        </p>
+      }
+      <button type="button" class="plain" [attr.aria-expanded]="weighing()" (click)="weighing.set(!weighing())">
+        {{ weighing() ? 'Fold the weights' : 'Move the weights' }}
+      </button>
+    </section>
+    @if (weighing()) {
+      <section class="sheet weights" aria-label="Weights, 0 to 10">
+        @for (one of weights(); track one.criterion) {
+          <label>
+            <span
+              >{{ one.criterion }} <strong class="mono">{{ one.weight }}</strong></span
+            >
+            <input
+              type="range"
+              min="0"
+              max="10"
+              step="0.5"
+              [id]="'weight-' + one.criterion"
+              [value]="one.weight"
+              (change)="reweigh(one.criterion, $any($event.target).valueAsNumber)"
+            />
+            <span class="small faint">{{ one.words }}</span>
+          </label>
+        }
+        <button type="button" class="action" [disabled]="!moved()" (click)="weigh({ weights: {} })">
+          The school's own weights
+        </button>
+      </section>
+    }
+    @if (status() === 'loading') {
+      <p class="sheet" role="status">Reading the catalogue.</p>
+    } @else if (status() === 'failed') {
+      <p class="sheet" role="alert">The catalogue could not be read. Start the server and open this again.</p>
+    } @else if (ranking(); as it) {
+      <div class="two">
+        <section class="sheet" aria-labelledby="ranked-title">
+          <h2 id="ranked-title">{{ titles[question()] }}</h2>
+          <p class="small faint">
+            For a fish of {{ figure(it.wants.lengthCm, 'fishLength') }} at {{ figure(it.wants.workingM, 'depth') }},
+            down to {{ figure(it.wants.deepestM, 'depth') }}; points of 100.
+          </p>
+          <ol class="places">
+            @for (place of it.places; track place.name; let i = $index) {
+              <li [class.open]="openName() === place.name">
+                <button
+                  type="button"
+                  class="place"
+                  [id]="'place-' + i"
+                  [attr.aria-expanded]="openName() === place.name"
+                  (click)="openName.set(openName() === place.name ? '' : place.name)"
+                >
+                  <span class="mono rank">{{ i + 1 }}</span>
+                  <span class="name">{{ place.name }}</span>
+                  <span class="bar" aria-hidden="true"><span [style.width.%]="place.score"></span></span>
+                  <strong class="mono">{{ place.score.toFixed(1) }}</strong>
+                </button>
+                @if (openName() === place.name) {
+                  <table class="figures" [attr.aria-label]="'What ' + place.name + ' is weighed by'">
+                    <thead>
+                      <tr>
+                        <th scope="col">Weighed by</th>
+                        <th scope="col">gives</th>
+                        <th scope="col">of full marks</th>
+                        <th scope="col">weight</th>
+                        <th scope="col">points</th>
+                      </tr>
+                    </thead>
+                    <tbody>
+                      @for (part of place.parts; track part.criterion) {
+                        <tr>
+                          <td>
+                            {{ part.criterion }}
+                            @if (place.givesUp.includes(part.criterion)) {
+                              <span class="small up">given up</span>
+                            }
+                          </td>
+                          <td class="mono">{{ figure(part.figure.value, part.figure.quantity) }}</td>
+                          <td class="mono">{{ (100 * part.utility).toFixed(0) }} %</td>
+                          <td class="mono">{{ part.weight }}</td>
+                          <td class="mono">{{ part.adds.toFixed(1) }}</td>
+                        </tr>
+                      }
+                    </tbody>
+                  </table>
+                  @for (remark of place.remarks; track remark) {
+                    <p class="small">{{ remark }}</p>
+                  }
+                  <button type="button" class="action" (click)="place_(place)">
+                    Place {{ place.ids.length > 1 ? 'both' : 'it' }} on the boat
+                  </button>
+                }
+              </li>
+            } @empty {
+              <li>Nothing of the catalogue fits: see what was ruled out, and by what.</li>
+            }
+          </ol>
+        </section>
+        <div class="side">
+          <section class="sheet" aria-labelledby="front-title">
+            <h2 id="front-title">Reach against footprint</h2>
+            <p class="small faint">Filled: none beats it in both. The score is not the only way to look at it.</p>
+            <gk-chart [label]="frontWords()" [height]="250" [options]="front()" />
+          </section>
+          <section class="sheet" aria-labelledby="out-title">
+            <h2 id="out-title">Ruled out</h2>
+            <ul class="small">
+              @for (one of it.ruledOut; track one.id) {
+                <li>
+                  <strong>{{ one.name }}</strong>: {{ one.by }}.
+                </li>
+              } @empty {
+                <li>Nothing.</li>
+              }
+            </ul>
+          </section>
+        </div>
+      </div>
+    } @else {
+      <p class="sheet">The water is not described: give its salt and temperature in the brief, and what is sought.</p>
+    }
+  `,
+  styles: `
+    :host {
+      display: grid;
+      grid-template-columns: minmax(0, 1fr);
+      gap: 10px;
+    }
+    .ask {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 6px 16px;
+      align-items: end;
+    }
+    .ask p {
+      flex: 1 1 260px;
+      display: grid;
+    }
+    .now {
+      font-weight: 700;
+    }
+    .weights {
+      display: grid;
+      grid-template-columns: repeat(auto-fill, minmax(200px, 1fr));
+      gap: 8px 18px;
+      align-items: start;
+    }
+    .weights label {
+      display: grid;
+    }
+    .weights label > span:first-child {
+      display: flex;
+      justify-content: space-between;
+    }
+    input[type='range'] {
+      min-height: var(--touch);
+      accent-color: var(--water);
+    }
+    .two {
+      display: grid;
+      grid-template-columns: minmax(0, 3fr) minmax(0, 2fr);
+      gap: 10px;
+      align-items: start;
+    }
+    .side {
+      display: grid;
+      gap: 10px;
+    }
+    .places {
+      margin: 6px 0 0;
+      padding: 0;
+      list-style: none;
+    }
+    .places li {
+      border-top: var(--hairline) solid var(--rule);
+    }
+    .places li.open {
+      padding-bottom: 10px;
+    }
+    .place {
+      display: grid;
+      grid-template-columns: 26px minmax(0, 1fr) 90px 48px;
+      gap: 8px;
+      align-items: center;
+      width: 100%;
+      min-height: var(--touch);
+      padding: 0;
+      border: 0;
+      background: none;
+      color: var(--ink);
+      text-align: left;
+      cursor: pointer;
+    }
+    .bar {
+      height: 10px;
+      background: var(--water-wash);
+    }
+    .bar span {
+      display: block;
+      height: 100%;
+      background: var(--water);
+    }
+    .up {
+      color: var(--check);
+      font-weight: 700;
+    }
+    ul {
+      margin: 4px 0;
+      padding-left: 18px;
+    }
+    @media (max-width: 1100px) {
+      .two {
+        grid-template-columns: minmax(0, 1fr);
+      }
+    }
+  `,
+})
+export class AdviceView {
+  /** What is to be put on the boat, as the catalogue has it. */
+  readonly placed = output<CatalogueEntry[]>();
+
+  private readonly open = openBoat();
+  private readonly store = inject(Store);
+  protected readonly plan = this.open.plan;
+  private readonly units = this.open.units;
+  private readonly catalogue = this.store.selectSignal(catalogueFeature.selectAll);
+  protected readonly status = this.store.selectSignal(catalogueFeature.selectStatus);
+
+  protected readonly questionChoices = choicesOf(questions);
+  protected readonly schoolChoices = choicesOf(beamSchools);
+  protected readonly titles: Record<Question, string> = {
+    'only one': 'If there is to be one',
+    'two together': 'Two that complete each other',
+    'add to what is there': 'One beside what is aboard',
+  };
+  protected readonly question = signal<Question>('only one');
+  protected readonly weighing = signal(false);
+  protected readonly openName = signal('');
+
+  protected readonly ranking = computed<Ranking | null>(() =>
+    this.status() === 'ready' ? rankTransducers(this.plan(), this.catalogue(), this.question()) : null,
+  );
+  /** How the answer changes with the school, the weights moved by hand left out of it. */
+  protected readonly schools = computed(() =>
+    beamSchools.map((school) => ({
+      school,
+      first:
+        rankTransducers(
+          { ...this.plan(), advice: { school, weights: this.plan().advice.weights } },
+          this.catalogue(),
+          this.question(),
+        )?.places[0]?.name ?? 'nothing fits',
+    })),
+  );
+  protected readonly weights = computed(() => {
+    const ranking = this.ranking();
+    const weights = ranking ? weightsOf(this.plan(), ranking.wants) : null;
+    return criteria.map((criterion) => ({
+      criterion,
+      weight: weights?.[criterion] ?? 0,
+      words: criterionWords[criterion],
+    }));
+  });
+  protected readonly moved = computed(() => Object.keys(this.plan().advice.weights).length > 0);
+
+  constructor() {
+    this.store.dispatch(catalogueEvents.wanted());
+  }
+
+  protected figure(value: number, quantity: Parameters<typeof formatFigure>[0]['quantity']): string {
+    return formatFigure({ value, quantity }, this.units(), quantity === 'depth' ? { decimals: 0 } : {});
+  }
+
+  protected weigh(changes: { school?: BeamSchool; weights?: Partial<Record<Criterion, number>> }): void {
+    this.open.edits.edit(changes.school ? 'the school of beams' : 'the weights', { type: 'weighBeams', changes });
+  }
+
+  protected reweigh(criterion: Criterion, weight: number): void {
+    this.weigh({ weights: { ...this.plan().advice.weights, [criterion]: weight } });
+  }
+
+  protected place_({ ids }: Place): void {
+    this.placed.emit(this.catalogue().filter(({ id }) => ids.includes(id)));
+  }
+
+  protected readonly frontWords = computed(
+    () =>
+      `Reach against footprint: ${(this.ranking()?.places ?? [])
+        .map(
+          ({ name, measures, onFront }) =>
+            `${name} ${this.figure(measures.reachM, 'depth')} and ${this.figure(measures.footprintM, 'length')}${onFront ? ', beaten by none' : ''}`,
+        )
+        .join('; ')}`,
+  );
+
+  protected readonly front = computed(() => {
+    const places = this.ranking()?.places ?? [];
+    const [depth, length] = [unitFor('depth', this.units()), unitFor('length', this.units())];
+    const chosen = this.openName();
+    const points = (which: (place: Place) => boolean) =>
+      places
+        .filter(which)
+        .map(({ measures }) => ({ x: toDisplay(measures.footprintM, length), y: toDisplay(measures.reachM, depth) }));
+    return (colour: Colour): ApexCharts.ApexOptions => ({
+      ...chartFrame(colour, 'scatter', 250),
+      series: [
+        { name: 'beaten', data: points(({ onFront, name }) => !onFront && name !== chosen) },
+        { name: 'on the front', data: points(({ onFront, name }) => onFront && name !== chosen) },
+        { name: 'open in the list', data: points(({ name }) => name === chosen) },
+      ],
+      colors: [colour('--sheet'), colour('--water'), colour('--series-1')],
+      markers: {
+        size: [6, 7, 9],
+        strokeColors: [colour('--hull'), colour('--water'), colour('--series-1')],
+        strokeWidth: 2,
+      },
+      xaxis: {
+        type: 'numeric',
+        min: 0,
+        tickAmount: 5,
+        labels: { ...axisLabels(colour), formatter: (value: string) => Number(value).toFixed(0) },
+        title: { text: `footprint at the working depth, ${length.symbol}` },
+      },
+      yaxis: {
+        reversed: true,
+        min: 0,
+        tickAmount: 5,
+        labels: { ...axisLabels(colour), formatter: (value: number) => value.toFixed(0) },
+        title: { text: `reach for the fish, ${depth.symbol} down` },
+      },
+      annotations: {
+        points: places
+          .filter(({ onFront, name }) => onFront || name === chosen)
+          .slice(0, 4)
+          .map(({ name, measures }) => ({
+            x: toDisplay(measures.footprintM, length),
+            y: toDisplay(measures.reachM, depth),
+            marker: { size: 0 },
+            label: {
+              text: name,
+              textAnchor: 'end',
+              offsetX: -8,
+              borderWidth: 0,
+              style: { background: 'transparent', color: colour('--ink'), fontSize: '11px' },
+            },
+          })),
+      },
+    });
+  });
+}
