@@ -15,9 +15,13 @@ export { groundRange } from './beams/ground-range.ts';
 export { checkSheet, drawnLevelDb, halfPowerCone, type DrawnCone, type SheetCheck } from './beams/half-power-cone.ts';
 export { drawSection, svgPoints, type DrawnView, type SectionFrame } from './beams/section-drawing.ts';
 export { sectionAt, type Section, type SectionBeam, type SectionRing } from './beams/section.ts';
+export { speedTable, type AtSpeed, type SpeedRow } from './beams/speed-table.ts';
+export { compareBeams, type PlainBeam, type TwoBeams } from './beams/two-beams.ts';
+export { workingBeamOf } from './beams/working-beam.ts';
 export { silhouetteOf, type Point, type Silhouette } from './beams/silhouette.ts';
 export { targetRing } from './beams/target-ring.ts';
 export { candidatesFor, fittedOf, type Candidate, type RuledOut } from './beams/advice/candidate.ts';
+export { measureWorking } from './beams/advice/measure-working.ts';
 export { measuresOf, type BeamMeasures, type Measures } from './beams/advice/measures.ts';
 export {
   questions,

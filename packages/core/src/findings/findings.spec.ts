@@ -1,7 +1,7 @@
 import type { Edit, Finding, KeyAction, Plan, View } from '@grey-keel/model';
 import { emptyPlan } from '@grey-keel/model';
 import { stageStates, waterline } from '../plan/stage-state.ts';
-import { aPage, aPlan, aTransducer, aWater, edited, pair, withEntered } from '../testing/sample-plan.ts';
+import { aBeam, aPage, aPlan, aTransducer, aWater, edited, pair, withEntered } from '../testing/sample-plan.ts';
 import { expectWorkingHolds } from '../testing/evaluated.ts';
 import { findings, rules } from './findings.ts';
 
@@ -72,6 +72,32 @@ const cases: Record<string, { speaks: Plan; silent: Plan; value?: number }> = ((
       beams: [{ frequencyHz: 210_000, bandwidthHz: null, beamwidthDeg: 13.4, levelDb, alongDeg: null }],
     });
   return {
+    'bottom-on-plane': {
+      speaks: edited(
+        plan,
+        { type: 'useWay', way: 'running', used: true },
+        { type: 'describeBoat', changes: { topSpeedMps: 22 } },
+        ...['a-wide', 'b-narrow'].map((id): Edit => ({
+          type: 'describeTransducer',
+          id,
+          changes: { mounting: 'transom' },
+        })),
+      ),
+      silent: edited(
+        plan,
+        { type: 'useWay', way: 'running', used: true },
+        { type: 'describeBoat', changes: { topSpeedMps: 12 } },
+        ...['a-wide', 'b-narrow'].map((id): Edit => ({
+          type: 'describeTransducer',
+          id,
+          changes: { mounting: 'transom' },
+        })),
+      ),
+    },
+    'sheet-efficiency': {
+      speaks: edited(plan, narrow({ beams: [aBeam({ sourceLevelDb: 220 })] })),
+      silent: edited(plan, narrow({ beams: [aBeam({ sourceLevelDb: 215 })] })),
+    },
     'brief-missing': {
       speaks: edited(plan, { type: 'describeBoat', changes: { draughtM: null } }),
       silent: plan,

@@ -2,6 +2,7 @@ import { severities, stageNumber, type Finding, type Plan } from '@grey-keel/mod
 import { findingsOf, type Rule } from './rule.ts';
 import { absorptionHeavy } from './rules/absorption-heavy.ts';
 import { brackishAbsorption } from './rules/brackish-absorption.ts';
+import { bottomOnPlane } from './rules/bottom-on-plane.ts';
 import { briefMissing } from './rules/brief-missing.ts';
 import { cardStale } from './rules/card-standing.ts';
 import { coneLevel } from './rules/cone-level.ts';
@@ -30,6 +31,7 @@ import {
 import { salinityKind } from './rules/salinity-kind.ts';
 import { sameBand } from './rules/same-band.ts';
 import { sameName } from './rules/same-name.ts';
+import { sheetEfficiency } from './rules/sheet-efficiency.ts';
 import { transmitsOnTrailer } from './rules/transmits-on-trailer.ts';
 
 /** Every rule a boat is judged by. */
@@ -41,6 +43,8 @@ export const rules: readonly Rule[] = [
   faceAboveWater,
   transmitsOnTrailer,
   coneLevel,
+  sheetEfficiency,
+  bottomOnPlane,
   sameBand,
   sameName,
   absorptionHeavy,

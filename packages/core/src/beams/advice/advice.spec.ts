@@ -1,6 +1,8 @@
 import { criteria, type CatalogueEntry, type Plan, type TransducerEntry } from '@grey-keel/model';
 import fc from 'fast-check';
 import { aBeam, aPlan, aWater } from '../../testing/sample-plan.ts';
+import { expectWorkingHolds } from '../../testing/evaluated.ts';
+import { measureWorking } from './measure-working.ts';
 import type { Question, Ranking } from './rank.ts';
 import { questions, rankTransducers } from './rank.ts';
 
@@ -270,6 +272,26 @@ describe('the ranking', () => {
     ]);
     if (display.item.type === 'display') display.item.sockets.push('network');
     expect(ranked(plan, [plug, low, display]).ruledOut).toEqual([]);
+  });
+
+  it('gives every figure a working that ends in it', () => {
+    fc.assert(
+      fc.property(catalogues, fc.constantFrom(...questions), (list, question) => {
+        const { places, wants } = ranked(base, list, question);
+        for (const { parts, measures } of places.slice(0, 3))
+          for (const { criterion, figure } of parts) {
+            const steps = measureWorking(criterion, measures, wants);
+            const last = steps[steps.length - 1];
+            expect(last === undefined).toBe(['fitting', 'power'].includes(criterion));
+            if (!last) continue;
+            expectWorkingHolds(steps, criterion);
+            expect(last.value / figure.value)
+              .withContext(criterion)
+              .toBeCloseTo(1, 4);
+          }
+      }),
+      { numRuns: 20 },
+    );
   });
 
   it('waits for the water', () => {

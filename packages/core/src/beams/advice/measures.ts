@@ -1,6 +1,12 @@
 import type { Criterion } from '@grey-keel/model';
 import { targetStrengthDb } from '../../acoustics/target-strength.ts';
-import { elementAcoustics, resolutionOf, type Derived } from '../element-acoustics.ts';
+import {
+  elementAcoustics,
+  resolutionOf,
+  type Derived,
+  type ElementAcoustics,
+  type Mounting,
+} from '../element-acoustics.ts';
 import {
   bottomReachM,
   bottomSnrDb,
@@ -19,6 +25,8 @@ const radian = Math.PI / 180;
 export interface BeamMeasures {
   readonly frequencyHz: number;
   readonly coneDeg: number;
+  readonly acoustics: ElementAcoustics;
+  readonly mounting: Mounting;
   readonly terms: ReachTerms;
   readonly targetStrengthDb: number;
   readonly reachM: number;
@@ -88,6 +96,8 @@ export const measuresOf = (candidate: Candidate, wants: Wants): Measures => {
     return {
       frequencyHz: beam.frequencyHz,
       coneDeg,
+      acoustics,
+      mounting,
       terms,
       targetStrengthDb: strength,
       reachM: targetReachM(terms, strength),
@@ -113,14 +123,15 @@ export const measuresOf = (candidate: Candidate, wants: Wants): Measures => {
   };
 };
 
+/** A cone that does not see the fish where it stands covers nothing there. */
+export const seeingAt = (beams: readonly BeamMeasures[], { workingM }: Wants): BeamMeasures[] =>
+  beams.filter(({ terms, targetStrengthDb: strength }) => targetSnrDb(terms, strength, workingM) >= requiredSnrDb);
+
 const bestOf = (
   beams: readonly BeamMeasures[],
   wants: Wants,
 ): Omit<Measures, 'powerW' | 'fitting' | 'beams' | 'derived'> => {
-  // A cone that does not see the fish where it stands covers nothing there.
-  const seeing = beams.filter(
-    ({ terms, targetStrengthDb: strength }) => targetSnrDb(terms, strength, wants.workingM) >= requiredSnrDb,
-  );
+  const seeing = seeingAt(beams, wants);
   const least = (of: (beam: BeamMeasures) => number): number => Math.min(Infinity, ...seeing.map(of));
   return {
     reachM: Math.max(0, ...beams.map(({ reachM }) => reachM)),

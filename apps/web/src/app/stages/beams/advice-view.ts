@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, output, signal } from '@angular/core';
 import {
   formatFigure,
+  measureWorking,
   questions,
   rankTransducers,
   toDisplay,
@@ -10,10 +11,18 @@ import {
   type Question,
   type Ranking,
 } from '@grey-keel/core';
-import { beamSchools, criteria, type BeamSchool, type CatalogueEntry, type Criterion } from '@grey-keel/model';
+import {
+  beamSchools,
+  criteria,
+  type BeamSchool,
+  type CatalogueEntry,
+  type Criterion,
+  type WorkingStep,
+} from '@grey-keel/model';
 import { Store } from '@ngrx/store';
 import { axisLabels, Chart, chartFrame, type Colour } from '../../shared/chart.ts';
 import { ChoiceField, choicesOf } from '../../shared/choice-field.ts';
+import { ComputedNumber } from '../../shared/computed-number.ts';
 import { catalogueEvents, catalogueFeature } from '../../state/lists.ts';
 import { openBoat } from '../open-boat.ts';
 import { criterionWords } from './criterion-words.ts';
@@ -21,7 +30,7 @@ import { criterionWords } from './criterion-words.ts';
 /** Which transducers for this boat: ranked, with what each is weighed by, what it gives up, and what was ruled out. */
 @Component({
   selector: 'gk-advice-view',
-  imports: [Chart, ChoiceField],
+  imports: [Chart, ChoiceField, ComputedNumber],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet ask" aria-label="The question">
@@ -121,7 +130,15 @@ import { criterionWords } from './criterion-words.ts';
                               <span class="small up">given up</span>
                             }
                           </td>
-                          <td class="mono">{{ figure(part.figure.value, part.figure.quantity) }}</td>
+                          <td>
+                            <gk-number
+                              [of]="part.criterion + ' of ' + place.name"
+                              [value]="part.figure.value"
+                              [quantity]="part.figure.quantity"
+                              [steps]="working(part.criterion, place)"
+                              without="A round figure of the program's own, not a calculation."
+                            />
+                          </td>
                           <td class="mono">{{ (100 * part.utility).toFixed(0) }} %</td>
                           <td class="mono">{{ part.weight }}</td>
                           <td class="mono">{{ part.adds.toFixed(1) }}</td>
@@ -325,6 +342,11 @@ export class AdviceView {
     this.weigh({ weights: { ...this.plan().advice.weights, [criterion]: weight } });
   }
 
+  protected working(criterion: Criterion, { measures }: Place): WorkingStep[] {
+    const ranking = this.ranking();
+    return ranking ? measureWorking(criterion, measures, ranking.wants) : [];
+  }
+
   protected place_({ ids }: Place): void {
     this.placed.emit(this.catalogue().filter(({ id }) => ids.includes(id)));
   }
@@ -343,6 +365,7 @@ export class AdviceView {
     const places = this.ranking()?.places ?? [];
     const [depth, length] = [unitFor('depth', this.units()), unitFor('length', this.units())];
     const chosen = this.openName();
+    const middle = Math.max(0, ...places.map(({ measures }) => measures.footprintM)) / 2;
     const points = (which: (place: Place) => boolean) =>
       places
         .filter(which)
@@ -371,7 +394,7 @@ export class AdviceView {
         reversed: true,
         min: 0,
         tickAmount: 5,
-        labels: { ...axisLabels(colour), formatter: (value: number) => value.toFixed(0) },
+        labels: { ...axisLabels(colour), minWidth: 46, formatter: (value: number) => value.toFixed(0) },
         title: { text: `reach for the fish, ${depth.symbol} down` },
       },
       annotations: {
@@ -384,8 +407,9 @@ export class AdviceView {
             marker: { size: 0 },
             label: {
               text: name,
-              textAnchor: 'end',
-              offsetX: -8,
+              textAnchor: measures.footprintM < middle ? 'start' : 'end',
+              offsetX: measures.footprintM < middle ? 8 : -8,
+              offsetY: 14,
               borderWidth: 0,
               style: { background: 'transparent', color: colour('--ink'), fontSize: '11px' },
             },

@@ -11,6 +11,9 @@ import { catalogueEvents } from '../../state/lists.ts';
 import { newId } from '../../state/open-plan.ts';
 import { openBoat } from '../open-boat.ts';
 import { AdviceView } from './advice-view.ts';
+import { ConeOrFrequencyView } from './cone-or-frequency-view.ts';
+import { ReachView } from './reach-view.ts';
+import { SpeedView } from './speed-view.ts';
 import { BeamsTabs, type BeamView } from './beams-tabs.ts';
 import { AbsorptionChart } from './absorption-chart.ts';
 import { CatalogueTable, type CatalogueTransducer } from './catalogue-table.ts';
@@ -39,6 +42,9 @@ const usualPlace: Record<Transducer['mounting'], { along: number; aboveKeelM: nu
     BeamsTabs,
     CatalogueTable,
     ComputedNumber,
+    ConeOrFrequencyView,
+    ReachView,
+    SpeedView,
     FigurePipe,
     QuantityField,
     SectionView,
@@ -51,6 +57,15 @@ const usualPlace: Record<Transducer['mounting'], { along: number; aboveKeelM: nu
     @switch (view()) {
       @case ('advice') {
         <gk-advice-view (placed)="placeAll($event)" />
+      }
+      @case ('reach') {
+        <gk-reach-view />
+      }
+      @case ('cone or frequency') {
+        <gk-cone-or-frequency-view />
+      }
+      @case ('speed') {
+        <gk-speed-view />
       }
       @default {
         <section class="sheet picture" id="section" tabindex="-1" aria-label="Section and footprints">

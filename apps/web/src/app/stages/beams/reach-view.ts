@@ -1,0 +1,403 @@
+import { ChangeDetectionStrategy, Component, computed, signal } from '@angular/core';
+import {
+  answerOf,
+  bottomReachM,
+  formatFigure,
+  fittedOf,
+  imagingFrequency,
+  measuresOf,
+  measureWorking,
+  requiredSnrDb,
+  targetReachM,
+  targetSnrDb,
+  targetStrength,
+  toDisplay,
+  unitFor,
+  wantsOf,
+} from '@grey-keel/core';
+import type { Transducer } from '@grey-keel/model';
+import { axisLabels, Chart, chartFrame, type Colour } from '../../shared/chart.ts';
+import { ComputedNumber } from '../../shared/computed-number.ts';
+import { FigurePipe } from '../../shared/figure-pipe.ts';
+import { openBoat } from '../open-boat.ts';
+
+const curvePoints = 60;
+const imagedM = [5, 10, 15, 20, 30, 40, 60, 80, 100, 150];
+
+/** How far down each sounder sees the fish, and which imaging frequency covers which range. */
+@Component({
+  selector: 'gk-reach-view',
+  imports: [Chart, ComputedNumber, FigurePipe],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (wants(); as it) {
+      <section class="sheet" aria-labelledby="reach-title">
+        <h2 id="reach-title">Signal over noise against depth</h2>
+        @if (beams().length) {
+          <p class="small faint">
+            A fish of {{ it.lengthCm | figure: 'fishLength' : units() }}; broken lines: the same fish lying well or
+            badly. Seen where the line stands right of {{ required | figure: 'level' : units() }}.
+          </p>
+          <div class="two">
+            <gk-chart [label]="words()" [height]="380" [options]="curves()" />
+            <table class="figures" aria-label="Reach of the sounders">
+              <thead>
+                <tr>
+                  <th scope="col">Sounder</th>
+                  <th scope="col">at {{ it.workingM | figure: 'depth' : units() : { decimals: 0 } }}</th>
+                  <th scope="col">fish seen to</th>
+                  <th scope="col">give or take</th>
+                  <th scope="col">bottom to</th>
+                </tr>
+              </thead>
+              <tbody>
+                @for (one of beams(); track one.key) {
+                  <tr>
+                    <td>
+                      <span class="swatch" [style.background]="'var(--series-' + one.series + ')'"></span
+                      >{{ one.name }}, {{ one.beam.frequencyHz | figure: 'frequency' : units() }}
+                    </td>
+                    <td class="mono">{{ one.here | figure: 'level' : units() }}</td>
+                    <td>
+                      <gk-number
+                        [of]="'Reach of ' + one.name"
+                        [value]="one.beam.reachM"
+                        quantity="depth"
+                        [decimals]="0"
+                        [steps]="one.working"
+                      />
+                    </td>
+                    <td class="mono">
+                      {{ one.badM | figure: 'depth' : units() : { decimals: 0 } }} to
+                      {{ one.wellM | figure: 'depth' : units() : { decimals: 0 } }}
+                    </td>
+                    <td class="mono">{{ one.beam.bottomReachM | figure: 'depth' : units() : { decimals: 0 } }}</td>
+                  </tr>
+                }
+              </tbody>
+            </table>
+          </div>
+          <details (toggle)="listed.set($any($event.target).open)">
+            <summary>The same as a table</summary>
+            @if (listed()) {
+              <div class="wide">
+                <table class="figures" aria-label="Signal over noise by depth">
+                  <thead>
+                    <tr>
+                      <th scope="col">depth</th>
+                      @for (one of beams(); track one.key) {
+                        <th scope="col">{{ one.name }}, {{ one.beam.frequencyHz | figure: 'frequency' : units() }}</th>
+                      }
+                    </tr>
+                  </thead>
+                  <tbody>
+                    @for (row of table(); track row.depthM) {
+                      <tr>
+                        <td class="mono">{{ row.depthM | figure: 'depth' : units() : { decimals: 0 } }}</td>
+                        @for (level of row.levels; track $index) {
+                          <td class="mono">{{ level | figure: 'level' : units() }}</td>
+                        }
+                      </tr>
+                    }
+                  </tbody>
+                </table>
+              </div>
+            }
+          </details>
+        } @else {
+          <p class="faint">No sounder is chosen yet: take one from the advice or the catalogue.</p>
+        }
+      </section>
+      <section class="sheet" aria-labelledby="imaging-title">
+        <h2 id="imaging-title">Imaging: the highest frequency that covers a range</h2>
+        <p class="small faint">
+          One school takes the highest that still covers the range, for detail; the other goes lower on purpose, for
+          larger and bolder marks. Above the line nothing comes back.
+        </p>
+        <div class="two">
+          <gk-chart [label]="imagingWords()" [height]="260" [options]="imagingChart()" />
+          <table class="figures" aria-label="Highest imaging frequency by range">
+            <thead>
+              <tr>
+                <th scope="col">range to a side</th>
+                <th scope="col">highest frequency</th>
+              </tr>
+            </thead>
+            <tbody>
+              @for (one of imaging(); track one.rangeM) {
+                <tr>
+                  <td class="mono">{{ one.rangeM | figure: 'depth' : units() : { decimals: 0 } }}</td>
+                  <td>
+                    @if (one.answer.frequencyHz !== null) {
+                      <gk-number
+                        [of]="'Highest imaging frequency to ' + one.rangeM + ' m'"
+                        [value]="one.answer.frequencyHz"
+                        quantity="frequency"
+                        [decimals]="0"
+                        [steps]="one.answer.working"
+                      />
+                    } @else {
+                      none
+                    }
+                  </td>
+                </tr>
+              }
+            </tbody>
+          </table>
+        </div>
+      </section>
+    } @else {
+      <p class="sheet">The water is not described: give its salt and temperature in the brief, and what is sought.</p>
+    }
+  `,
+  styles: `
+    :host {
+      display: grid;
+      grid-template-columns: minmax(0, 1fr);
+      gap: 10px;
+    }
+    .two {
+      display: grid;
+      grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+      gap: 4px 20px;
+      align-items: start;
+    }
+    .swatch {
+      display: inline-block;
+      width: 11px;
+      height: 11px;
+      margin-right: 8px;
+    }
+    .wide {
+      overflow-x: auto;
+    }
+    summary {
+      min-height: var(--touch);
+      line-height: var(--touch);
+      color: var(--water);
+      font-weight: 600;
+      cursor: pointer;
+    }
+    @media (max-width: 1100px) {
+      .two {
+        grid-template-columns: minmax(0, 1fr);
+      }
+    }
+  `,
+})
+export class ReachView {
+  private readonly open = openBoat();
+  private readonly plan = this.open.plan;
+  protected readonly units = this.open.units;
+  protected readonly required = requiredSnrDb;
+  protected readonly listed = signal(false);
+  protected readonly wants = computed(() => wantsOf(this.plan()));
+
+  /** Every beam of every sounder aboard. */
+  protected readonly beams = computed(() => {
+    const wants = this.wants();
+    if (!wants) return [];
+    return fittedOf(this.plan(), 'sounder').flatMap((candidate) => {
+      const measures = measuresOf(candidate, wants);
+      const series = Object.keys(this.plan().transducers).sort().indexOf(candidate.id);
+      return measures.beams.map((beam, i) => {
+        const { uncertaintyDb } = answerOf(targetStrength, {
+          lengthCm: wants.lengthCm,
+          frequencyHz: beam.frequencyHz,
+          model: 'love-dorsal',
+        });
+        return {
+          key: `${candidate.id}-${i}`,
+          name: candidate.element.name,
+          // The boat's own order gives the colour; a second beam is the same colour, and told apart by its label.
+          series: series % 6,
+          beam,
+          uncertaintyDb,
+          here: targetSnrDb(beam.terms, beam.targetStrengthDb, wants.workingM),
+          badM: targetReachM(beam.terms, beam.targetStrengthDb - uncertaintyDb),
+          wellM: targetReachM(beam.terms, beam.targetStrengthDb + uncertaintyDb),
+          bottomM: bottomReachM(beam.terms, wants.bottom),
+          working: measureWorking('reach', { ...measures, beams: [beam] }, wants),
+        };
+      });
+    });
+  });
+
+  private readonly deepestM = computed(() => {
+    const wants = this.wants();
+    const furthest = Math.max(0, ...this.beams().map(({ wellM }) => wellM));
+    return Math.max(10, Math.min(furthest * 1.05, (wants?.deepestM ?? 40) * 4));
+  });
+
+  protected readonly table = computed(() =>
+    Array.from({ length: 10 }, (_, i) => {
+      const depthM = (this.deepestM() * (i + 1)) / 10;
+      return {
+        depthM,
+        levels: this.beams().map(({ beam }) => targetSnrDb(beam.terms, beam.targetStrengthDb, depthM)),
+      };
+    }),
+  );
+
+  protected readonly words = computed(
+    () =>
+      `Signal over noise against depth. ${this.beams()
+        .map(
+          ({ name, beam }) =>
+            `${name} at ${formatFigure({ value: beam.frequencyHz, quantity: 'frequency' }, this.units())} sees the fish to ${formatFigure({ value: beam.reachM, quantity: 'depth' }, this.units(), { decimals: 0 })}`,
+        )
+        .join('; ')}.`,
+  );
+
+  protected readonly curves = computed(() => {
+    const beams = this.beams();
+    const depth = unitFor('depth', this.units());
+    const deepestM = this.deepestM();
+    const workingM = this.wants()?.workingM ?? 0;
+    const line = (of: (depthM: number) => number) =>
+      Array.from({ length: curvePoints }, (_, i) => {
+        const depthM = 1 + ((deepestM - 1) * i) / (curvePoints - 1);
+        return { x: of(depthM), y: toDisplay(depthM, depth) };
+      }).reverse();
+    const drawn = beams.flatMap(({ name, beam, uncertaintyDb, series }) =>
+      [0, -uncertaintyDb, uncertaintyDb].map((offDb) => ({
+        name: `${name} ${beam.frequencyHz / 1000} ${offDb}`,
+        series,
+        main: offDb === 0,
+        data: line((depthM) => targetSnrDb(beam.terms, beam.targetStrengthDb + offDb, depthM)),
+      })),
+    );
+    const levels = drawn.flatMap(({ data }) => data.map(({ x }) => x));
+    const [least, most] = [Math.floor(Math.min(0, ...levels) / 20) * 20, Math.ceil(Math.max(40, ...levels) / 20) * 20];
+    return (colour: Colour): ApexCharts.ApexOptions => ({
+      ...chartFrame(colour, 'line', 380),
+      series: drawn.map(({ name, data }) => ({ name, data })),
+      colors: drawn.map(({ series }) => colour(`--series-${series}`)),
+      stroke: {
+        width: drawn.map(({ main }) => (main ? 2.5 : 1)),
+        dashArray: drawn.map(({ main }) => (main ? 0 : 5)),
+        curve: 'straight',
+      },
+      xaxis: {
+        type: 'numeric',
+        min: least,
+        max: most,
+        tickAmount: (most - least) / 20,
+        labels: { ...axisLabels(colour), formatter: (value: string) => Number(value).toFixed(0) },
+        title: { text: 'signal over noise, dB' },
+      },
+      yaxis: {
+        reversed: true,
+        min: 0,
+        max: toDisplay(deepestM, depth),
+        tickAmount: 6,
+        labels: { ...axisLabels(colour), minWidth: 46, formatter: (value: number) => value.toFixed(0) },
+        title: { text: `depth below the face, ${depth.symbol}` },
+      },
+      annotations: {
+        xaxis: [
+          {
+            x: requiredSnrDb,
+            borderColor: colour('--ink'),
+            strokeDashArray: 3,
+            label: {
+              text: 'seen from here',
+              orientation: 'vertical',
+              borderWidth: 0,
+              style: { background: 'transparent', color: colour('--ink') },
+            },
+          },
+        ],
+        yaxis: [
+          {
+            y: toDisplay(workingM, depth),
+            borderColor: colour('--water'),
+            strokeDashArray: 0,
+            label: {
+              text: 'working depth',
+              borderWidth: 0,
+              style: { background: 'transparent', color: colour('--water') },
+            },
+          },
+        ],
+        points: beams.map(({ name, beam, series }, i) => {
+          const depthM = deepestM * (0.3 + 0.15 * i);
+          return {
+            x: targetSnrDb(beam.terms, beam.targetStrengthDb, depthM),
+            y: toDisplay(depthM, depth),
+            marker: { size: 0 },
+            label: {
+              text: `${name}, ${beam.frequencyHz / 1000} kHz`,
+              textAnchor: 'start',
+              offsetX: 8,
+              offsetY: 6,
+              borderWidth: 0,
+              style: { background: colour('--sheet'), color: colour(`--series-${series}`), fontSize: '12px' },
+            },
+          };
+        }),
+      },
+    });
+  });
+
+  protected readonly imaging = computed(() => {
+    const wants = this.wants();
+    if (!wants) return [];
+    const { temperatureC, salinityPpt } = wants.conditions.water;
+    return imagedM.map((rangeM) => ({
+      rangeM,
+      answer: answerOf(imagingFrequency, { rangeM, temperatureC, salinityPpt }),
+    }));
+  });
+
+  protected readonly imagingWords = computed(
+    () =>
+      `Highest imaging frequency by range: ${this.imaging()
+        .map(({ rangeM, answer }) =>
+          answer.frequencyHz === null
+            ? `none at ${rangeM} m`
+            : `${formatFigure({ value: answer.frequencyHz, quantity: 'frequency' }, this.units(), { decimals: 0 })} at ${formatFigure({ value: rangeM, quantity: 'depth' }, this.units(), { decimals: 0 })}`,
+        )
+        .join('; ')}.`,
+  );
+
+  protected readonly imagingChart = computed(() => {
+    const depth = unitFor('depth', this.units());
+    const data = this.imaging().flatMap(({ rangeM, answer }) =>
+      answer.frequencyHz === null ? [] : [{ x: toDisplay(rangeM, depth), y: answer.frequencyHz / 1000 }],
+    );
+    const aboard = Object.values(this.plan().transducers)
+      .filter(({ kind }: Transducer) => kind === 'side-scan' || kind === 'down fan')
+      .flatMap(({ name, beams }) => beams.map((beam) => ({ name, kHz: beam.frequencyHz / 1000 })));
+    return (colour: Colour): ApexCharts.ApexOptions => ({
+      ...chartFrame(colour, 'line', 260),
+      series: [{ name: 'highest', data }],
+      colors: [colour('--water')],
+      stroke: { width: 2.5, curve: 'straight' },
+      xaxis: {
+        type: 'numeric',
+        min: 0,
+        tickAmount: 5,
+        labels: { ...axisLabels(colour), formatter: (value: string) => Number(value).toFixed(0) },
+        title: { text: `range to a side, ${depth.symbol}` },
+      },
+      yaxis: {
+        min: 0,
+        tickAmount: 5,
+        labels: { ...axisLabels(colour), minWidth: 46, formatter: (value: number) => value.toFixed(0) },
+        title: { text: 'frequency, kHz' },
+      },
+      annotations: {
+        yaxis: aboard.map(({ name, kHz }) => ({
+          y: kHz,
+          borderColor: colour('--series-1'),
+          label: {
+            text: `${name}, ${kHz} kHz`,
+            borderWidth: 0,
+            style: { background: 'transparent', color: colour('--series-1') },
+          },
+        })),
+      },
+    });
+  });
+}

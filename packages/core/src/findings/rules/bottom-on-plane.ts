@@ -1,0 +1,42 @@
+import { speedTable } from '../../beams/speed-table.ts';
+import { figure, type Rule } from '../rule.ts';
+
+const onPlaneMps = 7;
+
+/** The brief runs on plane, and nothing chosen still reads the bottom there. */
+export const bottomOnPlane: Rule = {
+  id: 'bottom-on-plane',
+  stage: 'beams',
+  severity: 'check',
+  find: (plan) => {
+    if (!plan.ways.running) return [];
+    const rows = speedTable(plan);
+    if (!rows?.length) return [];
+    return (['cruise', 'top'] as const).flatMap((pace) => {
+      const there = rows.flatMap(({ paces }) => paces.filter((one) => one.pace === pace && one.speedMps > onPlaneMps));
+      const best = there.reduce<(typeof there)[number] | null>(
+        (found, one) => (found && found.bottomSnrDb >= one.bottomSnrDb ? found : one),
+        null,
+      );
+      if (!best || best.readsBottom) return [];
+      return [
+        {
+          subject: pace,
+          title: `No bottom at ${pace} speed`,
+          reason: [
+            'Of what is chosen the best keeps the bottom ',
+            figure(best.bottomSnrDb, 'level'),
+            ' over the noise at ',
+            figure(best.speedMps, 'speed'),
+            ' over ',
+            figure(plan.working.depthM, 'depth'),
+            '. A face through the hull hears less of the wash.',
+          ],
+          figure: figure(best.bottomSnrDb, 'level'),
+          working: best.noiseWorking,
+          wayOut: { label: 'Look at the speeds', target: 'speed-table' },
+        },
+      ];
+    });
+  },
+};
