@@ -14,6 +14,15 @@ export { footprint } from './beams/footprint.ts';
 export { groundRange } from './beams/ground-range.ts';
 export { checkSheet, drawnLevelDb, halfPowerCone, type DrawnCone, type SheetCheck } from './beams/half-power-cone.ts';
 export { drawSection, svgPoints, type DrawnView, type SectionFrame } from './beams/section-drawing.ts';
+export {
+  bottomAtM,
+  sceneAt,
+  thermoclineError,
+  type FishSeen,
+  type Scene,
+  type SceneBeam,
+  type SceneFish,
+} from './beams/scene.ts';
 export { sectionAt, type Section, type SectionBeam, type SectionRing } from './beams/section.ts';
 export { speedTable, type AtSpeed, type SpeedRow } from './beams/speed-table.ts';
 export { compareBeams, type PlainBeam, type TwoBeams } from './beams/two-beams.ts';

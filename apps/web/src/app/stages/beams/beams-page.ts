@@ -13,6 +13,7 @@ import { openBoat } from '../open-boat.ts';
 import { AdviceView } from './advice-view.ts';
 import { ConeOrFrequencyView } from './cone-or-frequency-view.ts';
 import { ReachView } from './reach-view.ts';
+import { SceneView } from './scene-view.ts';
 import { SpeedView } from './speed-view.ts';
 import { BeamsTabs, type BeamView } from './beams-tabs.ts';
 import { AbsorptionChart } from './absorption-chart.ts';
@@ -44,6 +45,7 @@ const usualPlace: Record<Transducer['mounting'], { along: number; aboveKeelM: nu
     ComputedNumber,
     ConeOrFrequencyView,
     ReachView,
+    SceneView,
     SpeedView,
     FigurePipe,
     QuantityField,
@@ -57,6 +59,9 @@ const usualPlace: Record<Transducer['mounting'], { along: number; aboveKeelM: nu
     @switch (view()) {
       @case ('advice') {
         <gk-advice-view (placed)="placeAll($event)" />
+      }
+      @case ('fish and slope') {
+        <gk-scene-view />
       }
       @case ('reach') {
         <gk-reach-view />
