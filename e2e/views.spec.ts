@@ -1,3 +1,5 @@
+import { writeFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { Key, Origin } from 'selenium-webdriver';
 import { pdfText } from '../apps/server/src/testing/pdf-text.ts';
 import { startApplication, type Application } from './support/application.ts';
@@ -81,6 +83,65 @@ describe('the views', () => {
           expect(over).withContext(`${view} at ${width}`).toBeLessThanOrEqual(0);
         }
       }
+    },
+    2 * minutes,
+  );
+
+  it(
+    'of the beams have nothing serious for axe, and none scrolls sideways on a tablet',
+    async () => {
+      const { driver } = browser;
+      await browser.resize(1024, 768);
+      await show('boats/sable-wren/beams');
+      const tabs = await driver.findElements({ css: 'gk-beams-tabs [role="tab"]' });
+      expect(tabs.length).toBe(6);
+      for (const [i, tab] of tabs.entries()) {
+        await tab.click();
+        await find(driver, `#tab-${i}[aria-selected="true"]`);
+        await find(driver, '.sheet');
+        expect(await seriousFaults(driver))
+          .withContext(`tab ${i}`)
+          .toEqual([]);
+        const over = await driver.executeScript<number>('return document.documentElement.scrollWidth - innerWidth');
+        expect(over).withContext(`tab ${i}`).toBeLessThanOrEqual(0);
+      }
+    },
+    minutes,
+  );
+
+  it(
+    'take five thousand rows of gear from a file beside the interface, name what is wrong, and keep nothing unasked',
+    async () => {
+      const { driver } = browser;
+      const hands = pointer(driver);
+      const titles = 'name,frequency_khz,cone_deg,level_db,mountings';
+      const rows = Array.from({ length: 5000 }, (_, i) =>
+        i % 1000 === 500 ? `Row ${i},fast,20,-3,transom` : `Row ${i},${100 + (i % 90)},${8 + (i % 20)},-3,transom`,
+      );
+      const file = join(browser.downloads, 'gear.csv');
+      writeFileSync(file, [titles, ...rows].join('\n'));
+      await show('boats/sable-wren/beams');
+      await (await find(driver, '#csv-file')).sendKeys(file);
+      await hands.press('#csv-read-all');
+      const said = await textOf(driver, '#csv-read');
+      expect(said).toContain('4995 of the shop');
+      expect(said).toContain('5 cells are wrong');
+      expect(await textOf(driver, '.faults li')).toContain('Line 502, frequency_khz: "fast" is no number.');
+      const entries = async (): Promise<number> =>
+        ((await (await fetch(`${app.address}/api/catalogue`)).json()) as unknown[]).length;
+      expect(await entries()).toBe(32);
+      await hands.press('#csv-import');
+      await eventually(
+        () => textOf(driver, 'gk-csv-import [role="status"]'),
+        (text) => text.includes('4995 taken'),
+        'the entries taken',
+      );
+      expect(await entries()).toBe(5027);
+      // So many are ranked beside the interface.
+      await hands.press('#tab-2');
+      expect(await (await find(driver, '#place-0')).isDisplayed()).toBeTrue();
+      await app.remove();
+      app = await startApplication();
     },
     2 * minutes,
   );

@@ -1,5 +1,19 @@
-import { answerOf, applyEdits, findings, footprint, sectionAt } from '@grey-keel/core';
-import type { Plan } from '@grey-keel/model';
+import {
+  answerOf,
+  applyEdits,
+  candidatesFor,
+  fillTargetSnr,
+  findings,
+  footprint,
+  measuresOf,
+  rangeGrid,
+  rankTransducers,
+  readCatalogueCsv,
+  sceneAt,
+  sectionAt,
+  wantsOf,
+} from '@grey-keel/core';
+import type { CatalogueEntry, Plan } from '@grey-keel/model';
 import { randomUUID } from 'node:crypto';
 import { demoFleet } from '../apps/server/src/demo/demo-fleet.ts';
 import { startApplication } from '../e2e/support/application.ts';
@@ -54,6 +68,63 @@ const plan: Plan = wren.revisions.reduce((before, { edits }) => {
   if (!applied.ok) throw new Error('The demo edits no longer apply.');
   return applied.plan;
 }, wren.start);
+
+const titles = ['name', 'frequency_khz', 'cone_deg', 'level_db', 'mountings', 'power_w'];
+const gear = [
+  titles,
+  ...Array.from({ length: 5000 }, (_, i) => [
+    `Gear ${i}`,
+    String(45 + (i % 200)),
+    String(6 + (i % 30)),
+    '-3',
+    'transom',
+    '600',
+  ]),
+];
+const shop: CatalogueEntry[] = readCatalogueCsv(gear.slice(0, 201)).items.map(({ id, item }) => ({
+  id,
+  item,
+  version: 1,
+  shipped: false,
+}));
+const wants = wantsOf(plan);
+if (!wants) throw new Error('The water of Sable Wren is not described.');
+const grid = rangeGrid(1, 140, 400);
+const into = new Float64Array(400);
+const terms = candidatesFor(plan, shop, 'sounder').candidates.flatMap(
+  (candidate) => measuresOf(candidate, wants).beams,
+);
+const curves = (): void => {
+  for (const beam of terms) fillTargetSnr(beam.terms, beam.targetStrengthDb, grid, into);
+};
+const plainCurves = (): void => {
+  for (const { terms: one, targetStrengthDb } of terms)
+    for (let i = 0; i < 400; i++)
+      into[i] =
+        one.constantDb +
+        targetStrengthDb -
+        (grid.spreadingDb[i] ?? 0) -
+        2 * one.absorptionDbPerM * (grid.rangesM[i] ?? 0);
+};
+const ranked = (): void => {
+  rankTransducers(plan, shop, 'only one');
+  curves();
+};
+const sounder = Object.values(plan.transducers).find(({ kind }) => kind === 'sounder');
+if (!sounder) throw new Error('Sable Wren has no sounder.');
+const eightBeams: Plan = {
+  ...plan,
+  scene: { ...plan.scene, slopeDeg: 12 },
+  transducers: Object.fromEntries(
+    Array.from({ length: 8 }, (_, i) => [`t${i}`, { ...sounder, starboardM: i / 4 - 1 }]),
+  ),
+  fish: Object.fromEntries(
+    Array.from({ length: 10 }, (_, i) => [
+      `f${i}`,
+      { lengthCm: 45, forwardM: 0, starboardM: i - 5, depthM: 10 + 2 * i },
+    ]),
+  ),
+};
 
 let sink = 0;
 const bare = (): void => {
@@ -146,6 +217,34 @@ const rows: Row[] = [
     () => milliseconds(save),
     'ask for health',
     () => milliseconds(health),
+  ),
+  await row(
+    'rank 200 transducers, with curves of 400 depths',
+    'ms',
+    () => milliseconds(() => Promise.resolve(ranked())),
+    'the budget',
+    () => 50,
+  ),
+  await row(
+    'reach curves of 200 transducers, 400 depths each',
+    'ms',
+    () => milliseconds(() => Promise.resolve(curves())),
+    'a plain loop over the same formula',
+    () => milliseconds(() => Promise.resolve(plainCurves())),
+  ),
+  await row(
+    'section of eight beams over a slope, ten fish',
+    'ms',
+    () => milliseconds(() => Promise.resolve(sceneAt(eightBeams, 32))),
+    'the budget',
+    () => 4,
+  ),
+  await row(
+    'read 5000 rows of gear',
+    'ms',
+    () => milliseconds(() => Promise.resolve(readCatalogueCsv(gear))),
+    'the budget',
+    () => 3000,
   ),
   await row(
     'open a boat over HTTP',

@@ -34,10 +34,12 @@ export { measureWorking } from './beams/advice/measure-working.ts';
 export { measuresOf, type BeamMeasures, type Measures } from './beams/advice/measures.ts';
 export {
   questions,
+  rankings,
   rankTransducers,
   type Place,
   type Question,
   type Ranking,
+  type Rankings,
   type ScorePart,
 } from './beams/advice/rank.ts';
 export { wantsOf, weightsOf, type Wants, type Weights } from './beams/advice/wants.ts';
@@ -85,6 +87,15 @@ export { agroundInWords, changeOnEntering, signInWords } from './calibration/off
 export { cutoffFor, findOutliers, median } from './calibration/outliers.ts';
 export { applyEdits, newDepthOffset, undoing, type Applied, type Refused } from './edits/apply-edits.ts';
 export { overlaps, splitPatches, touches, valueAt, type Clash } from './edits/rebase.ts';
+export {
+  csvColumns,
+  csvTemplate,
+  guessColumns,
+  readCatalogueCsv,
+  type CsvCatalogue,
+  type CsvFault,
+  type CsvKey,
+} from './exchange/catalogue-csv.ts';
 export { fieldErrors, type FieldError } from './field-errors.ts';
 export { findings, rules } from './findings/findings.ts';
 export { soundersOf } from './findings/rules/depth-offsets.ts';

@@ -42,6 +42,22 @@ export class CatalogueStore {
     });
   }
 
+  /** Puts many at once: all of them or none. Gives back what is new or changed. */
+  async putAll(items: readonly { id: string; item: CatalogueItem }[]): Promise<CatalogueEntry[]> {
+    const { catalogue } = this.database.tables;
+    return this.database.write(async (transaction) => {
+      const present = await catalogue.findAll({ order: [['version', 'ASC']], transaction });
+      const newest = new Map(present.map((row) => [row.id, row]));
+      const rows = items.flatMap(({ id, item }) => {
+        const before = newest.get(id);
+        const text = JSON.stringify(item);
+        return before?.item === text ? [] : [{ id, version: (before?.version ?? 0) + 1, shipped: false, item: text }];
+      });
+      await catalogue.bulkCreate(rows, { transaction });
+      return rows.map(({ item, ...rest }) => ({ ...rest, item: catalogueItemSchema.parse(JSON.parse(item)) }));
+    });
+  }
+
   /** Brings the shipped entries up to what this program ships. */
   async ship(): Promise<void> {
     const present = new Map((await this.list()).map(({ id, item }) => [id, JSON.stringify(item)]));

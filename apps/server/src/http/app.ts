@@ -69,7 +69,7 @@ export const makeApp = (services: Services): Express => {
   api.use('/boats', boatRoutes(services));
   api.use('/boats', cardRoutes(services, costly));
   api.use('/bundles', bundleRoutes(services, costly));
-  api.use('/catalogue', catalogueRoutes(services));
+  api.use('/catalogue', catalogueRoutes(services, costly));
   api.use('/calculations', calculationRoutes());
   api.use('/backup', backupRoutes(services, costly));
   api.get('/openapi.json', (_request, response) => {

@@ -189,6 +189,25 @@ describe('the other doors', () => {
     expect((await send('PUT', '/catalogue/own-one', { type: 'transducer' })).status).toBe(422);
   });
 
+  it('takes many entries at once, all or none, and only what changed as a new version', async () => {
+    const list = (await send('GET', '/catalogue')).body as CatalogueEntry[];
+    const item = list.find(({ id }) => id === 'transom-wide-95')?.item;
+    const items = ['many-a', 'many-b'].map((id) => ({ id, item }));
+    const first = (await send('POST', '/catalogue', { items })).body as CatalogueEntry[];
+    expect(first.map(({ id, version }) => [id, version])).toEqual([
+      ['many-a', 1],
+      ['many-b', 1],
+    ]);
+    const changed = [{ id: 'many-a', item: { ...item, socket: 'other' } }, ...items.slice(1)];
+    const second = (await send('POST', '/catalogue', { items: changed })).body as CatalogueEntry[];
+    expect(second.map(({ id, version }) => [id, version])).toEqual([['many-a', 2]]);
+    const refused = await send('POST', '/catalogue', { items: [...items, { id: 'transom-wide-95', item }] });
+    expect(refused.status).toBe(409);
+    expect((await send('POST', '/catalogue', { items: [{ id: 'many-c', item: {} }] })).status).toBe(422);
+    const after = (await send('GET', '/catalogue')).body as CatalogueEntry[];
+    expect(after.find(({ id }) => id === 'many-c')).toBeUndefined();
+  });
+
   it('copies a boat without what was measured on the first one', async () => {
     const made = await send('POST', '/boats/old-marl/copy', { id: 'marl-two', name: 'Marl the Second' });
     expect(made.status).toBe(201);

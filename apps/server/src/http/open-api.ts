@@ -2,6 +2,7 @@ import { calculations } from '@grey-keel/core';
 import {
   bundleSchema,
   catalogueEntrySchema,
+  catalogueImportSchema,
   catalogueItemSchema,
   fleetEntrySchema,
   idSchema,
@@ -113,6 +114,14 @@ const doors = (): Door[] => [
     refusals: [413, 422, 429],
   },
   { method: 'get', path: '/api/catalogue', summary: 'What can be fitted', answer: z.array(catalogueEntrySchema) },
+  {
+    method: 'post',
+    path: '/api/catalogue',
+    summary: 'Keep many entries of the shop, all or none',
+    body: catalogueImportSchema,
+    answer: z.array(catalogueEntrySchema),
+    refusals: [409, 413, 422, 429],
+  },
   {
     method: 'put',
     path: '/api/catalogue/{id}',

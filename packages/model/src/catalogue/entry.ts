@@ -22,6 +22,15 @@ export type DisplayEntry = z.output<typeof displayEntrySchema>;
 export const catalogueItemSchema = z.discriminatedUnion('type', [transducerEntrySchema, displayEntrySchema]);
 export type CatalogueItem = z.output<typeof catalogueItemSchema>;
 
+/** Several of the shop's own at once, as an import brings them. */
+export const catalogueImportSchema = z.strictObject({
+  items: z
+    .array(z.strictObject({ id: idSchema, item: catalogueItemSchema }))
+    .min(1)
+    .max(10_000),
+});
+export type CatalogueImport = z.output<typeof catalogueImportSchema>;
+
 /** One version of one thing that can be fitted. `shipped` ones come with the program; the shop adds its own. */
 export const catalogueEntrySchema = z.strictObject({
   id: idSchema,

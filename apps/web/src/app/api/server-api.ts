@@ -8,6 +8,7 @@ import {
   openedBoatSchema,
   revisionSchema,
   type CatalogueEntry,
+  type CatalogueImport,
   type CatalogueItem,
   type FleetEntry,
   type KeptRevision,
@@ -62,6 +63,10 @@ export class ServerApi {
 
   catalogue(): Observable<CatalogueEntry[]> {
     return this.http.get('api/catalogue').pipe(map((body) => z.array(catalogueEntrySchema).parse(body)));
+  }
+
+  importCatalogue(items: CatalogueImport['items']): Observable<CatalogueEntry[]> {
+    return this.http.post('api/catalogue', { items }).pipe(map((body) => z.array(catalogueEntrySchema).parse(body)));
   }
 
   putInCatalogue(id: string, item: CatalogueItem): Observable<CatalogueEntry> {

@@ -29,6 +29,7 @@ export const catalogueEvents = createActionGroup({
     loaded: props<{ entries: CatalogueEntry[] }>(),
     failed: props<{ detail: string }>(),
     'entry kept': props<{ entry: CatalogueEntry }>(),
+    'entries kept': props<{ entries: CatalogueEntry[] }>(),
   },
 });
 
@@ -63,6 +64,7 @@ export const catalogueFeature = createFeature({
       catalogueAdapter.setAll(entries, { ...state, status: 'ready' as const, problem: null }),
     ),
     on(catalogueEvents.failed, (state, { detail }) => ({ ...state, status: 'failed' as const, problem: detail })),
+    on(catalogueEvents.entriesKept, (state, { entries }) => catalogueAdapter.upsertMany(entries, state)),
     on(catalogueEvents.entryKept, (state, { entry }) => catalogueAdapter.upsertOne(entry, state)),
   ),
   extraSelectors: ({ selectCatalogueState }) => catalogueAdapter.getSelectors(selectCatalogueState),

@@ -1,4 +1,12 @@
-import { criteria, type CatalogueEntry, type Criterion, type Figure, type Plan } from '@grey-keel/model';
+import {
+  beamSchools,
+  criteria,
+  type BeamSchool,
+  type CatalogueEntry,
+  type Criterion,
+  type Figure,
+  type Plan,
+} from '@grey-keel/model';
 import { bandOf, candidatesFor, fittedOf, type Candidate, type RuledOut } from './candidate.ts';
 import { measuresOf, together, utility, type Measures } from './measures.ts';
 import { wantsOf, weightsOf, type Wants, type Weights } from './wants.ts';
@@ -223,4 +231,25 @@ export const rankTransducers = (
       );
   })();
   return { question, wants, weights, places: withFront(judged.sort(byScore)).slice(0, longest), ruledOut: out };
+};
+
+/** The ranking by the school that is chosen, and whom each school would put first. */
+export interface Rankings {
+  readonly chosen: Ranking;
+  readonly schools: readonly { readonly school: BeamSchool; readonly first: string }[];
+}
+
+/** A ranking with how it would change by the other schools; the weights that were moved by hand stay as they are. */
+export const rankings = (plan: Plan, catalogue: readonly CatalogueEntry[], question: Question): Rankings | null => {
+  const chosen = rankTransducers(plan, catalogue, question);
+  if (!chosen) return null;
+  return {
+    chosen,
+    schools: beamSchools.map((school) => ({
+      school,
+      first:
+        (school === plan.advice.school ? chosen : rankTransducers(plan, catalogue, question, school))?.places[0]
+          ?.name ?? 'nothing fits',
+    })),
+  };
 };

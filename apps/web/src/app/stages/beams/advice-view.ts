@@ -1,15 +1,26 @@
-import { ChangeDetectionStrategy, Component, computed, inject, output, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  effect,
+  inject,
+  output,
+  signal,
+} from '@angular/core';
 import {
   formatFigure,
   measureWorking,
   questions,
-  rankTransducers,
+  rankings,
   toDisplay,
   unitFor,
   weightsOf,
   type Place,
   type Question,
   type Ranking,
+  type Rankings,
+  workingWater,
 } from '@grey-keel/core';
 import {
   beamSchools,
@@ -25,7 +36,11 @@ import { ChoiceField, choicesOf } from '../../shared/choice-field.ts';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { catalogueEvents, catalogueFeature } from '../../state/lists.ts';
 import { openBoat } from '../open-boat.ts';
+import type { RankingReply, RankingRequest } from '../../workers/ranking-messages.ts';
 import { criterionWords } from './criterion-words.ts';
+
+/** So many entries are ranked between two frames; more go to a worker. */
+const mostAtOnce = 100;
 
 /** Which transducers for this boat: ranked, with what each is weighed by, what it gives up, and what was ruled out. */
 @Component({
@@ -179,6 +194,8 @@ import { criterionWords } from './criterion-words.ts';
           </section>
         </div>
       </div>
+    } @else if (described()) {
+      <p class="sheet" role="status">Weighing {{ size() }} entries of the catalogue.</p>
     } @else {
       <p class="sheet">The water is not described: give its salt and temperature in the brief, and what is sought.</p>
     }
@@ -300,21 +317,17 @@ export class AdviceView {
   protected readonly weighing = signal(false);
   protected readonly openName = signal('');
 
-  protected readonly ranking = computed<Ranking | null>(() =>
-    this.status() === 'ready' ? rankTransducers(this.plan(), this.catalogue(), this.question()) : null,
-  );
-  /** How the answer changes with the school, the weights moved by hand left out of it. */
-  protected readonly schools = computed(() =>
-    beamSchools.map((school) => ({
-      school,
-      first:
-        rankTransducers(
-          { ...this.plan(), advice: { school, weights: this.plan().advice.weights } },
-          this.catalogue(),
-          this.question(),
-        )?.places[0]?.name ?? 'nothing fits',
-    })),
-  );
+  /** What the worker answered last, for a catalogue that would hold up the interface. */
+  private readonly fromWorker = signal<Rankings | null>(null);
+  protected readonly ranking = computed<Ranking | null>(() => this.ranked()?.chosen ?? null);
+  protected readonly schools = computed(() => this.ranked()?.schools ?? []);
+  private readonly ranked = computed<Rankings | null>(() => {
+    if (this.status() !== 'ready') return null;
+    if (this.catalogue().length > mostAtOnce) return this.fromWorker();
+    return rankings(this.plan(), this.catalogue(), this.question());
+  });
+  protected readonly size = computed(() => this.catalogue().length);
+  protected readonly described = computed(() => workingWater(this.plan()) !== null);
   protected readonly weights = computed(() => {
     const ranking = this.ranking();
     const weights = ranking ? weightsOf(this.plan(), ranking.wants) : null;
@@ -328,6 +341,25 @@ export class AdviceView {
 
   constructor() {
     this.store.dispatch(catalogueEvents.wanted());
+    let worker: Worker | null = null;
+    let turn = 0;
+    effect(() => {
+      const request: RankingRequest = {
+        turn: ++turn,
+        plan: this.plan(),
+        catalogue: this.catalogue(),
+        question: this.question(),
+      };
+      if (this.status() !== 'ready' || request.catalogue.length <= mostAtOnce) return;
+      if (!worker) {
+        worker = new Worker(new URL('../../workers/ranking.worker', import.meta.url), { type: 'module' });
+        worker.onmessage = ({ data }: MessageEvent<RankingReply>) => {
+          if (data.turn === turn) this.fromWorker.set(data.answer);
+        };
+      }
+      worker.postMessage(request);
+    });
+    inject(DestroyRef).onDestroy(() => worker?.terminate());
   }
 
   protected figure(value: number, quantity: Parameters<typeof formatFigure>[0]['quantity']): string {

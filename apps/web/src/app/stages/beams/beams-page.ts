@@ -12,6 +12,7 @@ import { newId } from '../../state/open-plan.ts';
 import { openBoat } from '../open-boat.ts';
 import { AdviceView } from './advice-view.ts';
 import { ConeOrFrequencyView } from './cone-or-frequency-view.ts';
+import { CsvImport } from './csv-import.ts';
 import { ReachView } from './reach-view.ts';
 import { SceneView } from './scene-view.ts';
 import { SpeedView } from './speed-view.ts';
@@ -44,6 +45,7 @@ const usualPlace: Record<Transducer['mounting'], { along: number; aboveKeelM: nu
     CatalogueTable,
     ComputedNumber,
     ConeOrFrequencyView,
+    CsvImport,
     ReachView,
     SceneView,
     SpeedView,
@@ -253,6 +255,10 @@ const usualPlace: Record<Transducer['mounting'], { along: number; aboveKeelM: nu
           @if (catalogueNote(); as words) {
             <p class="small" role="status">{{ words }}</p>
           }
+        </section>
+        <section class="sheet below" aria-labelledby="csv-title">
+          <h2 id="csv-title">Many from a file</h2>
+          <gk-csv-import />
         </section>
       }
     }

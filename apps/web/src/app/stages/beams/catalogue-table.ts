@@ -27,6 +27,8 @@ export interface CatalogueTransducer {
           dataKey="id"
           [globalFilterFields]="['name', 'kind', 'kHz', 'mountings']"
           [scrollable]="true"
+          [virtualScroll]="rows().length > 60"
+          [virtualScrollItemSize]="53"
           scrollHeight="320px"
         >
           <ng-template #caption>

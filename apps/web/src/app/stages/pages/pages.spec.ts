@@ -126,7 +126,7 @@ describe('Pages', () => {
     await press(root, button('Add below'));
     expect(plan().pages['troll']?.layout.bands[0]?.panes.map(({ view }) => view)).toEqual(['side-scan', 'chart']);
     // 30 m to each side over half of 1280 pixels.
-    expect(text(root, '.gives tr:first-child gk-number')).toBe('0.09 m/px');
+    expect(text(root, 'gk-layout-gives tr:first-child gk-number')).toBe('0.09 m/px');
     await press(root, button('Remove pane'));
     expect(plan().pages['troll']?.layout.bands[0]?.panes.map(({ view }) => view)).toEqual(['chart']);
   });

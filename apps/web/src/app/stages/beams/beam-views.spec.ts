@@ -1,0 +1,157 @@
+import { emptyPlan, type CatalogueEntry, type Element } from '@grey-keel/model';
+import { catalogueEvents } from '../../state/lists.ts';
+import { aPlan, aTransducer } from '../../testing/plans.ts';
+import { stageHarness } from '../../testing/stage-harness.ts';
+import { AdviceView } from './advice-view.ts';
+import { BeamsPage } from './beams-page.ts';
+import { ConeOrFrequencyView } from './cone-or-frequency-view.ts';
+import { ReachView } from './reach-view.ts';
+import { SceneView } from './scene-view.ts';
+import { SpeedView } from './speed-view.ts';
+
+const entry = (id: string, kHz: number, deg: number, mounting: 'transom' | 'shoot-through-hull'): CatalogueEntry => {
+  const element: Element = {
+    name: id,
+    kind: 'sounder',
+    beams: aTransducer().beams.map((beam) => ({ ...beam, frequencyHz: kHz * 1000, beamwidthDeg: deg })),
+    apertureM: null,
+    constantBeamwidth: true,
+    electricalPowerW: 500,
+  };
+  return {
+    id,
+    version: 1,
+    shipped: true,
+    item: { type: 'transducer', element, mountings: [mounting], temperatureSensor: 'none', socket: '' },
+  };
+};
+const catalogue = [
+  entry('wide-fan', 120, 34, 'transom'),
+  entry('narrow-one', 210, 7, 'transom'),
+  entry('low-one', 45, 16, 'transom'),
+  entry('inside-one', 95, 18, 'shoot-through-hull'),
+];
+
+describe('the views of the beams', () => {
+  const { store, plan, page, press, choose, write, key, text, settle } = stageHarness();
+  const advice = async (): Promise<HTMLElement> => {
+    const start = aPlan();
+    const root = await page(AdviceView, { ...start, boat: { ...start.boat, hullMaterial: 'aluminium' } });
+    store().dispatch(catalogueEvents.loaded({ entries: catalogue }));
+    await settle();
+    return root;
+  };
+  const names = (root: HTMLElement): string[] =>
+    [...root.querySelectorAll('.place .name')].map((one) => one.textContent.trim());
+
+  it('rank what the catalogue has, open what each is weighed by, and say what is ruled out', async () => {
+    const root = await advice();
+    expect(names(root).length).toBe(3);
+    expect(text(root, '[aria-labelledby="out-title"]')).toContain('inside-one: it looks through the hull');
+    await press(root, '#place-0');
+    expect(root.querySelectorAll('.places tbody tr').length).toBe(8);
+    const points = [...root.querySelectorAll('.places tbody td:last-child')].map((one) => Number(one.textContent));
+    expect(points.reduce((sum, one) => sum + one, 0)).toBeCloseTo(Number(text(root, '#place-0 > strong')), 0);
+  });
+
+  it('change with the school and with a weight, each as one edit, and go back to the school\u2019s own', async () => {
+    const root = await advice();
+    await choose(root, '#advice-school', 'narrow first');
+    expect(plan().advice.school).toBe('narrow first');
+    expect(names(root)[0]).toBe('narrow-one');
+    await press(root, '.ask .plain');
+    const weight = root.querySelector<HTMLInputElement>('[id="weight-footprint"]');
+    if (weight) weight.value = '10';
+    weight?.dispatchEvent(new Event('change'));
+    const detail = root.querySelector<HTMLInputElement>('[id="weight-bottom detail"]');
+    if (detail) detail.value = '0';
+    detail?.dispatchEvent(new Event('change'));
+    await settle();
+    expect(plan().advice.weights).toEqual({ footprint: 10, 'bottom detail': 0 });
+    expect(names(root)[0]).toBe('wide-fan');
+    await press(root, '.weights .action');
+    expect(plan().advice.weights).toEqual({});
+  });
+
+  it('offer pairs of different bands, and wait for the water', async () => {
+    const root = await advice();
+    await choose(root, '#advice-question', 'two together');
+    expect(names(root).length).toBe(3);
+    expect(names(root).every((name) => name.includes(' + '))).toBeTrue();
+    const bare = await page(AdviceView, emptyPlan('Bare'));
+    store().dispatch(catalogueEvents.loaded({ entries: catalogue }));
+    await settle();
+    expect(text(bare, 'p.sheet')).toContain('The water is not described');
+  });
+
+  it('say how deep each sounder sees the fish, with its uncertainty, and which imaging frequency covers a range', async () => {
+    const root = await page(ReachView);
+    const rows = [...root.querySelectorAll('table[aria-label="Reach of the sounders"] tbody tr')];
+    expect(rows.length).toBe(2);
+    for (const row of rows) {
+      const [, , reach, spread] = [...row.querySelectorAll('td')].map((one) => one.textContent);
+      const [bad = 0, well = 0] = (spread?.match(/\d+/g) ?? []).map(Number);
+      const seen = Number(reach?.match(/\d+/)?.[0]);
+      expect(bad).toBeLessThan(seen);
+      expect(seen).toBeLessThan(well);
+    }
+    const imaging = [...root.querySelectorAll('table[aria-label^="Highest imaging"] td:last-child')].map((one) =>
+      Number(/\d+/.exec(one.textContent)?.[0]),
+    );
+    expect([...imaging].sort((a, b) => b - a)).toEqual(imaging);
+  });
+
+  it('compare two cones at one frequency and two frequencies with one cone, term by term', async () => {
+    const root = await page(ConeOrFrequencyView);
+    const terms = (id: string): number[] =>
+      [...root.querySelectorAll(`[aria-labelledby="${id}"] tbody td:last-child`)].map((one) =>
+        Number(/[-+]?[\d.]+/.exec(one.textContent.replace('\u2212', '-'))?.[0]),
+      );
+    for (const id of ['cones', 'frequencies']) {
+      const list = terms(id);
+      const together = list.pop() ?? 0;
+      expect(list.reduce((sum, one) => sum + one, 0)).toBeCloseTo(together, 0);
+    }
+    // The same frequency: nothing is left but the cone.
+    expect(terms('cones').map((one) => one !== 0)).toEqual([false, true, false, false, true]);
+    expect(terms('frequencies')[1]).toBe(0);
+    await write(root, '#compare-wide', '9');
+    expect(terms('cones')[1]).toBe(0);
+  });
+
+  it('list each sounder at idle, cruise and top speed', async () => {
+    const start = aPlan();
+    const root = await page(SpeedView, { ...start, boat: { ...start.boat, cruiseSpeedMps: 9, topSpeedMps: 18 } });
+    expect(root.querySelectorAll('tbody tr').length).toBe(6);
+    expect(text(root, '.caution')).toContain('kill cord');
+  });
+
+  it('put fish into the section, move one by the arrows as one edit, and say what each beam makes of it', async () => {
+    const root = await page(SceneView);
+    await press(root, '.action.chief');
+    const [id = ''] = Object.keys(plan().fish);
+    const before = plan().fish[id];
+    await key(root, `#fish-${id}`, 'ArrowDown', { shiftKey: true });
+    expect(plan().fish[id]?.depthM).toBeCloseTo((before?.depthM ?? 0) + 1, 6);
+    expect(root.querySelectorAll('table tbody tr').length).toBe(2);
+    await write(root, '#scene-slope', '20');
+    expect(plan().scene.slopeDeg).toBe(20);
+    await write(root, '#scene-layer', '12');
+    expect(plan().scene.thermocline).toEqual({ depthM: 12, colderByC: 4 });
+    expect(text(root, 'ul')).toContain('The colder layer makes a display');
+    await key(root, `#fish-${id}`, 'Delete');
+    expect(plan().fish).toEqual({});
+  });
+
+  it('are chosen by tabs that arrows move between', async () => {
+    const root = await page(BeamsPage);
+    document.body.append(root);
+    await key(root, '#tab-0', 'ArrowRight');
+    expect(root.querySelector('gk-scene-view')).not.toBeNull();
+    await key(root, '#tab-1', 'ArrowLeft');
+    await key(root, '#tab-0', 'ArrowLeft');
+    expect(root.querySelector('gk-speed-view')).not.toBeNull();
+    expect(document.activeElement?.id).toBe('tab-5');
+    root.remove();
+  });
+});

@@ -1,0 +1,246 @@
+import { ChangeDetectionStrategy, Component, inject, signal, type OnDestroy } from '@angular/core';
+import { csvColumns, csvTemplate, guessColumns, type CsvCatalogue, type CsvKey } from '@grey-keel/core';
+import { Store } from '@ngrx/store';
+import { firstValueFrom } from 'rxjs';
+import { problemOf } from '../../api/problem.ts';
+import { ServerApi } from '../../api/server-api.ts';
+import { saveFile } from '../../shared/save-file.ts';
+import { catalogueEvents } from '../../state/lists.ts';
+import type { CsvReply, CsvRequest } from '../../workers/csv-messages.ts';
+
+interface Preview {
+  readonly titles: readonly string[];
+  readonly rows: readonly (readonly string[])[];
+  readonly count: number;
+}
+
+const mostFaults = 60;
+
+/** Gear of the shop's own from a CSV file: columns are matched, bad cells named, and nothing is kept until confirmed. */
+@Component({
+  selector: 'gk-csv-import',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="row">
+      <label class="action file">
+        Choose a CSV file
+        <input type="file" id="csv-file" accept=".csv,text/csv" (change)="chosen($any($event.target).files[0])" />
+      </label>
+      <button type="button" class="action" (click)="template()">Template to fill in</button>
+      @if (text()) {
+        <button type="button" class="plain" (click)="forget()">Leave it</button>
+      }
+    </div>
+    @if (message(); as words) {
+      <p role="alert">{{ words }}</p>
+    }
+    @if (done(); as words) {
+      <p role="status">{{ words }}</p>
+    }
+    @if (preview(); as it) {
+      <h3>Which column is what</h3>
+      <div class="fields">
+        @for (column of columns; track column.key) {
+          <label class="small">
+            {{ column.title }}{{ column.wanted ? '' : ' (may be left out)' }}
+            <select [id]="'csv-' + column.key" (change)="match(column.key, $any($event.target).value)">
+              <option value="" [selected]="matched()[column.key] === null">none</option>
+              @for (title of it.titles; track $index) {
+                <option [value]="$index" [selected]="matched()[column.key] === $index">{{ title }}</option>
+              }
+            </select>
+            <span class="faint">{{ column.says }}</span>
+          </label>
+        }
+      </div>
+      <div class="wide">
+        <table class="figures" aria-label="The first rows of the file">
+          <thead>
+            <tr>
+              @for (title of it.titles; track $index) {
+                <th scope="col">{{ title }}</th>
+              }
+            </tr>
+          </thead>
+          <tbody>
+            @for (row of it.rows; track $index) {
+              <tr>
+                @for (cell of row; track $index) {
+                  <td>{{ cell }}</td>
+                }
+              </tr>
+            }
+          </tbody>
+        </table>
+      </div>
+      @if (share() !== null) {
+        <div class="row">
+          <progress [value]="share()" max="1" aria-label="Reading the file"></progress>
+          <button type="button" class="action" (click)="cancel()">Cancel</button>
+        </div>
+      } @else if (read(); as catalogue) {
+        <p role="status" id="csv-read">
+          {{ catalogue.items.length }} of the shop’s own read from {{ it.count }} rows, {{ catalogue.faults.length }}
+          {{ catalogue.faults.length === 1 ? 'cell is' : 'cells are' }} wrong.
+        </p>
+        @if (catalogue.faults.length) {
+          <ul class="small faults">
+            @for (fault of catalogue.faults.slice(0, mostFaults); track $index) {
+              <li>
+                Line {{ fault.row }}, <strong>{{ fault.column }}</strong>: {{ fault.message }}
+              </li>
+            }
+            @if (catalogue.faults.length > mostFaults) {
+              <li>And {{ catalogue.faults.length - mostFaults }} more.</li>
+            }
+          </ul>
+        }
+        @if (catalogue.items.length) {
+          <button type="button" class="action chief" id="csv-import" [disabled]="sending()" (click)="keep(catalogue)">
+            Take {{ catalogue.items.length }} into the catalogue
+          </button>
+        }
+      } @else {
+        <button type="button" class="action chief" id="csv-read-all" (click)="readAll()">
+          Read all {{ it.count }} rows
+        </button>
+      }
+    }
+  `,
+  styles: `
+    .file {
+      display: inline-flex;
+      align-items: center;
+      position: relative;
+    }
+    .file input {
+      position: absolute;
+      inset: -1px;
+      min-height: var(--touch);
+      opacity: 0;
+      cursor: pointer;
+    }
+    .file:focus-within {
+      outline: 3px solid var(--water);
+    }
+    .fields {
+      grid-template-columns: repeat(auto-fill, minmax(180px, 1fr));
+    }
+    .fields label {
+      display: grid;
+    }
+    select {
+      min-height: var(--touch);
+      background: var(--sheet);
+      color: var(--ink);
+      border: 1px solid var(--hull-light);
+    }
+    .wide {
+      overflow-x: auto;
+      margin: 10px 0;
+    }
+    .faults {
+      max-height: 220px;
+      overflow: auto;
+    }
+    progress {
+      width: 260px;
+      height: 18px;
+      accent-color: var(--water);
+    }
+  `,
+})
+export class CsvImport implements OnDestroy {
+  private readonly api = inject(ServerApi);
+  private readonly store = inject(Store);
+  private worker: Worker | null = null;
+
+  protected readonly columns = csvColumns;
+  protected readonly mostFaults = mostFaults;
+  protected readonly text = signal('');
+  protected readonly preview = signal<Preview | null>(null);
+  protected readonly matched = signal(guessColumns([]));
+  protected readonly share = signal<number | null>(null);
+  protected readonly read = signal<CsvCatalogue | null>(null);
+  protected readonly sending = signal(false);
+  protected readonly message = signal('');
+  protected readonly done = signal('');
+
+  ngOnDestroy(): void {
+    this.worker?.terminate();
+  }
+
+  protected template(): void {
+    saveFile(new Blob([csvTemplate()], { type: 'text/csv' }), 'catalogue-template.csv');
+  }
+
+  protected async chosen(file: File | undefined): Promise<void> {
+    if (!file) return;
+    this.forget();
+    this.text.set(await file.text());
+    this.ask({ ask: 'titles', text: this.text() });
+  }
+
+  protected forget(): void {
+    this.cancel();
+    this.text.set('');
+    this.preview.set(null);
+    this.read.set(null);
+    this.message.set('');
+    this.done.set('');
+  }
+
+  protected match(key: CsvKey, at: string): void {
+    this.matched.update((columns) => ({ ...columns, [key]: at === '' ? null : Number(at) }));
+    this.read.set(null);
+  }
+
+  protected readAll(): void {
+    this.share.set(0);
+    this.ask({ ask: 'items', text: this.text(), columns: this.matched() });
+  }
+
+  protected cancel(): void {
+    this.worker?.terminate();
+    this.worker = null;
+    this.share.set(null);
+  }
+
+  protected async keep({ items }: CsvCatalogue): Promise<void> {
+    this.sending.set(true);
+    this.message.set('');
+    try {
+      const entries = await firstValueFrom(this.api.importCatalogue([...items]));
+      this.store.dispatch(catalogueEvents.entriesKept({ entries }));
+      this.forget();
+      this.done.set(`${entries.length} taken into the catalogue; ${items.length - entries.length} were there already.`);
+    } catch (error) {
+      this.message.set(`Nothing was taken: ${problemOf(error).detail}`);
+    } finally {
+      this.sending.set(false);
+    }
+  }
+
+  private ask(request: CsvRequest): void {
+    if (!this.worker) {
+      this.worker = new Worker(new URL('../../workers/catalogue-csv.worker', import.meta.url), { type: 'module' });
+      this.worker.onmessage = ({ data }: MessageEvent<CsvReply>) => this.heard(data);
+      this.worker.onerror = () => {
+        this.cancel();
+        this.message.set('The file could not be read: it is no text, or no table.');
+      };
+    }
+    this.worker.postMessage(request);
+  }
+
+  private heard(reply: CsvReply): void {
+    if (reply.said === 'progress') this.share.set(reply.share);
+    else if (reply.said === 'titles') {
+      this.matched.set(guessColumns(reply.titles));
+      this.preview.set(reply);
+    } else {
+      this.share.set(null);
+      this.read.set(reply.catalogue);
+    }
+  }
+}
