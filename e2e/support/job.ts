@@ -161,7 +161,7 @@ export interface CardFigures {
 export const cardFigures = async (driver: WebDriver): Promise<CardFigures> => {
   await find(driver, 'article.card');
   const text = await driver.executeScript<string>(
-    `return [...document.querySelectorAll('article.card, article.station-card')].map((one) => one.innerText).join('\n').replace(/\u00a0/g, ' ')`,
+    `return [...document.querySelectorAll('article.card, article.station-card')].map((one) => one.innerText).join(' ').replace(/\u00a0/g, ' ')`,
   );
   return { text, offset: await textOf(driver, 'tr[data-transducer="Sheet wide"] .offset') };
 };

@@ -11,8 +11,6 @@ import { providePrimeNG } from 'primeng/config';
 import { routes } from './app.routes.ts';
 import { catalogueFeature, fleetFeature } from './state/lists.ts';
 import { ListEffects } from './state/lists.effects.ts';
-import { PlanEffects } from './state/plan.effects.ts';
-import { planFeature } from './state/plan.reducer.ts';
 import { viewFeature } from './state/view.ts';
 import { ViewEffects } from './state/view.effects.ts';
 import { preset } from './theme/theme.ts';
@@ -24,11 +22,10 @@ export const appConfig: ApplicationConfig = {
     provideHttpClient(withFetch()),
     provideRouter(routes, withComponentInputBinding()),
     provideStore(),
-    provideState(planFeature),
     provideState(viewFeature),
     provideState(fleetFeature),
     provideState(catalogueFeature),
-    provideEffects(PlanEffects, ViewEffects, ListEffects),
+    provideEffects(ViewEffects, ListEffects),
     providePrimeNG({ theme: { preset, options: { darkModeSelector: '.never-dark' } } }),
   ],
 };
