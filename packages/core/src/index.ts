@@ -42,6 +42,7 @@ export {
   type Rankings,
   type ScorePart,
 } from './beams/advice/rank.ts';
+export { shoppingOf, type Shopping, type ShoppingLine } from './beams/advice/shopping.ts';
 export { wantsOf, weightsOf, type Wants, type Weights } from './beams/advice/wants.ts';
 export { budgetDifference } from './beams/budget-difference.ts';
 export { deadZone } from './beams/dead-zone.ts';
