@@ -94,7 +94,7 @@ describe('the views', () => {
       await browser.resize(1024, 768);
       await show('boats/sable-wren/beams');
       const tabs = await driver.findElements({ css: 'gk-beams-tabs [role="tab"]' });
-      expect(tabs.length).toBe(6);
+      expect(tabs.length).toBe(7);
       for (const [i, tab] of tabs.entries()) {
         await tab.click();
         await find(driver, `#tab-${i}[aria-selected="true"]`);

@@ -30,6 +30,7 @@ export { workingBeamOf } from './beams/working-beam.ts';
 export { silhouetteOf, type Point, type Silhouette } from './beams/silhouette.ts';
 export { targetRing } from './beams/target-ring.ts';
 export { candidatesFor, fittedOf, type Candidate, type RuledOut } from './beams/advice/candidate.ts';
+export { judgeDisplays, type DisplayJudged, type StationDisplays } from './beams/advice/displays.ts';
 export { measureWorking } from './beams/advice/measure-working.ts';
 export { measuresOf, type BeamMeasures, type Measures } from './beams/advice/measures.ts';
 export {
@@ -42,6 +43,7 @@ export {
   type Rankings,
   type ScorePart,
 } from './beams/advice/rank.ts';
+export { shoppingOf, type Shopping, type ShoppingLine } from './beams/advice/shopping.ts';
 export { wantsOf, weightsOf, type Wants, type Weights } from './beams/advice/wants.ts';
 export { budgetDifference } from './beams/budget-difference.ts';
 export { deadZone } from './beams/dead-zone.ts';

@@ -1,10 +1,13 @@
 import { unitChoiceSchema } from '@grey-keel/core';
+import type { Plan } from '@grey-keel/model';
 import { Router, type RequestHandler } from 'express';
 import * as z from 'zod';
 import type { CatalogueStore } from '../catalogue/catalogue-store.ts';
 import { packBundle } from '../exchange/bundles.ts';
 import type { BoatStore } from '../fleet/boat-store.ts';
 import { cardPdf } from '../handover/card-pdf.ts';
+import type { PrintOptions } from '../handover/sheet.ts';
+import { shoppingPdf } from '../handover/shopping-pdf.ts';
 import { reportPdf } from '../handover/report-pdf.ts';
 import { notFound, sendProblem } from './problem.ts';
 import { validated, withId } from './validated.ts';
@@ -20,7 +23,9 @@ export const cardRoutes = (
   costly: RequestHandler,
 ): Router => {
   const router = Router();
-  for (const [sheet, print] of Object.entries({ card: cardPdf, report: reportPdf }))
+  const shopping = async (plan: Plan, options: PrintOptions): Promise<Buffer> =>
+    shoppingPdf(plan, await catalogue.list(), options);
+  for (const [sheet, print] of Object.entries({ card: cardPdf, report: reportPdf, shopping }))
     router.get(
       `/:id/${sheet}.pdf`,
       costly,

@@ -160,6 +160,17 @@ describe('the other doors', () => {
     expect((await send('GET', '/boats/nowhere/report.pdf?length=m&depth=m&speed=kn&temperature=C')).status).toBe(404);
   });
 
+  it('prints the shopping sheet on one sheet: what is chosen, what it gives, what it was compared with', async () => {
+    for (const paper of ['A4', 'LETTER']) {
+      const [first = '', ...rest] = await printed('sable-wren', { ...unitSets.metric, paper }, 'shopping');
+      expect(rest.length).toBe(0);
+      for (const part of ['Through-hull wide 190', 'Side-scan 430/880', 'The sounders chosen, together', 'Given up with it'])
+        expect(first).toContain(unspaced(part));
+    }
+    const [bare = ''] = await printed('pewter-skua', unitSets.metric, 'shopping');
+    expect(bare).toContain(unspaced('Pewter Skua: transducers'));
+  });
+
   it('prints a dash card for each station with its pages and keys, each on one sheet', async () => {
     for (const paper of ['A4', 'LETTER']) {
       const cards = await printed('sable-wren', { ...unitSets.metric, paper }, 'card');

@@ -100,6 +100,14 @@ const doors = (): Door[] => [
   },
   {
     method: 'get',
+    path: '/api/boats/{id}/shopping.pdf',
+    summary: 'The transducers chosen, why, and what they were compared with',
+    query: cardQuerySchema,
+    answer: 'application/pdf',
+    refusals: [404, 422, 429],
+  },
+  {
+    method: 'get',
     path: '/api/boats/{id}/bundle',
     summary: 'One boat as a file',
     answer: bundleSchema,

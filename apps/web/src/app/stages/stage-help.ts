@@ -11,10 +11,10 @@ export const stageHelp: Readonly<Partial<Record<Stage, readonly string[]>>> = {
     'Choose only the ways she really uses; each asks for a page at every station.',
   ],
   beams: [
-    'Look at the cones over your depth, drag the bottom, and choose by what each one covers.',
+    'Look at the cones over your depth, drag the bottom; the advice ranks the catalogue for this boat and says why.',
     'School of the wide: the first transducer finds fish, so it should see much water.',
     'School of the narrow: the first transducer should tell what lies straight below, cleanly.',
-    'Two cones together say where a mark is: in the wide one only it lies in the ring, and the ring says how far to move.',
+    'Two cones together say where a mark is: in the wide one only it lies in the ring, which says how far to move.',
     'Frequency is a choice of its own: absorption, not the cone, is what limits depth. See the losses beside the cones.',
     'Sheets quote cones at -3 or at -10 dB; here every cone is drawn at -3 dB, whatever the sheet says.',
   ],

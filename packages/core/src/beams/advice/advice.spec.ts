@@ -1,10 +1,11 @@
 import { criteria, type CatalogueEntry, type Plan, type TransducerEntry } from '@grey-keel/model';
 import fc from 'fast-check';
-import { aBeam, aPlan, aWater } from '../../testing/sample-plan.ts';
+import { aBeam, aPlan, aTransducer, aWater } from '../../testing/sample-plan.ts';
 import { expectWorkingHolds } from '../../testing/evaluated.ts';
 import { measureWorking } from './measure-working.ts';
 import type { Question, Ranking } from './rank.ts';
 import { questions, rankTransducers } from './rank.ts';
+import { shoppingOf } from './shopping.ts';
 
 interface Kind {
   readonly kHz: number;
@@ -292,6 +293,39 @@ describe('the ranking', () => {
       }),
       { numRuns: 20 },
     );
+  });
+
+  it('judges what is aboard by the same weights, and puts it on a shopping sheet beside what it was compared with', () => {
+    const mine = aTransducer({ catalogue: { entryId: wide.id, version: 1 } });
+    const { lines, chosen, compared } = shoppingOf({ ...base, transducers: { mine } }, [wide, narrow, low]);
+    const { places } = ranked(base, [wide, narrow, low]);
+    expect(lines.map(({ name, place }) => [name, place])).toEqual([
+      [mine.name, 1 + places.findIndex(({ ids }) => ids[0] === wide.id)],
+    ]);
+    expect(compared).toEqual(places);
+    expect(chosen?.parts.reduce((sum, { adds }) => sum + adds, 0)).toBeCloseTo(chosen?.score ?? 0, 9);
+    // One transducer judged as fitted scores as it would as the only one of a catalogue.
+    const alone: CatalogueEntry = {
+      id: 'alone',
+      version: 1,
+      shipped: true,
+      item: {
+        type: 'transducer',
+        element: {
+          name: mine.name,
+          kind: mine.kind,
+          beams: mine.beams,
+          apertureM: mine.apertureM,
+          constantBeamwidth: mine.constantBeamwidth,
+          electricalPowerW: mine.electricalPowerW,
+        },
+        mountings: [mine.mounting],
+        temperatureSensor: 'none',
+        socket: '',
+      },
+    };
+    expect(ranked(base, [alone]).places[0]?.score).toBeCloseTo(chosen?.score ?? 0, 9);
+    expect(shoppingOf({ ...base, transducers: {} }, [wide]).chosen).toBeNull();
   });
 
   it('waits for the water', () => {

@@ -253,3 +253,18 @@ export const rankings = (plan: Plan, catalogue: readonly CatalogueEntry[], quest
     })),
   };
 };
+
+/** The sounders aboard as one answer among the others, judged by the same weights. Null while there is none, or no water. */
+export const judgeFitted = (plan: Plan): Place | null => {
+  const wants = wantsOf(plan);
+  const fitted = fittedOf(plan, 'sounder');
+  if (!wants || fitted.length === 0) return null;
+  const measures = together(
+    fitted.map((candidate) => measuresOf(candidate, wants)),
+    wants,
+  );
+  const judged = judge(fitted, measures, { wants, weights: weightsOf(plan, wants) }, [
+    ...new Set(fitted.flatMap((candidate) => remarksOn(candidate, measures, plan))),
+  ]);
+  return withFront([judged])[0] ?? null;
+};

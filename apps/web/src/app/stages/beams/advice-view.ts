@@ -37,6 +37,7 @@ import { ComputedNumber } from '../../shared/computed-number.ts';
 import { catalogueEvents, catalogueFeature } from '../../state/lists.ts';
 import { openBoat } from '../open-boat.ts';
 import type { RankingReply, RankingRequest } from '../../workers/ranking-messages.ts';
+import { DisplayAdvice } from './display-advice.ts';
 import { criterionWords } from './criterion-words.ts';
 
 /** So many entries are ranked between two frames; more go to a worker. */
@@ -45,7 +46,7 @@ const mostAtOnce = 100;
 /** Which transducers for this boat: ranked, with what each is weighed by, what it gives up, and what was ruled out. */
 @Component({
   selector: 'gk-advice-view',
-  imports: [Chart, ChoiceField, ComputedNumber],
+  imports: [Chart, ChoiceField, ComputedNumber, DisplayAdvice],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet ask" aria-label="The question">
@@ -194,6 +195,9 @@ const mostAtOnce = 100;
           </section>
         </div>
       </div>
+      <section class="sheet below" aria-labelledby="displays-title">
+        <gk-display-advice />
+      </section>
     } @else if (described()) {
       <p class="sheet" role="status">Weighing {{ size() }} entries of the catalogue.</p>
     } @else {

@@ -7,6 +7,7 @@ import { BeamsPage } from './beams-page.ts';
 import { ConeOrFrequencyView } from './cone-or-frequency-view.ts';
 import { ReachView } from './reach-view.ts';
 import { SceneView } from './scene-view.ts';
+import { ShoppingView } from './shopping-view.ts';
 import { SpeedView } from './speed-view.ts';
 
 const entry = (id: string, kHz: number, deg: number, mounting: 'transom' | 'shoot-through-hull'): CatalogueEntry => {
@@ -126,6 +127,15 @@ describe('the views of the beams', () => {
     expect(text(root, '.caution')).toContain('kill cord');
   });
 
+  it('say on the shopping sheet what is chosen and what it was compared with', async () => {
+    const root = await page(ShoppingView);
+    store().dispatch(catalogueEvents.loaded({ entries: catalogue }));
+    await settle();
+    expect(text(root, 'article')).toContain('Wide 190');
+    expect(root.querySelectorAll('.wide tbody tr').length).toBe(5);
+    expect(text(root, '.chosen')).toContain('The sounders chosen, together');
+  });
+
   it('put fish into the section, move one by the arrows as one edit, and say what each beam makes of it', async () => {
     const root = await page(SceneView);
     await press(root, '.action.chief');
@@ -150,8 +160,8 @@ describe('the views of the beams', () => {
     expect(root.querySelector('gk-scene-view')).not.toBeNull();
     await key(root, '#tab-1', 'ArrowLeft');
     await key(root, '#tab-0', 'ArrowLeft');
-    expect(root.querySelector('gk-speed-view')).not.toBeNull();
-    expect(document.activeElement?.id).toBe('tab-5');
+    expect(root.querySelector('gk-shopping-view')).not.toBeNull();
+    expect(document.activeElement?.id).toBe('tab-6');
     root.remove();
   });
 });

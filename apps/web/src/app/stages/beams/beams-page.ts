@@ -15,6 +15,7 @@ import { ConeOrFrequencyView } from './cone-or-frequency-view.ts';
 import { CsvImport } from './csv-import.ts';
 import { ReachView } from './reach-view.ts';
 import { SceneView } from './scene-view.ts';
+import { ShoppingView } from './shopping-view.ts';
 import { SpeedView } from './speed-view.ts';
 import { BeamsTabs, type BeamView } from './beams-tabs.ts';
 import { AbsorptionChart } from './absorption-chart.ts';
@@ -53,6 +54,7 @@ const usualPlace: Record<Transducer['mounting'], { along: number; aboveKeelM: nu
     QuantityField,
     SectionView,
     SheetForm,
+    ShoppingView,
     TransducerEditor,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -70,6 +72,9 @@ const usualPlace: Record<Transducer['mounting'], { along: number; aboveKeelM: nu
       }
       @case ('cone or frequency') {
         <gk-cone-or-frequency-view />
+      }
+      @case ('shopping') {
+        <gk-shopping-view />
       }
       @case ('speed') {
         <gk-speed-view />

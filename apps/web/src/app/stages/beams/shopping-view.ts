@@ -1,0 +1,173 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { formatFigure, shoppingOf, type ScorePart } from '@grey-keel/core';
+import { Store } from '@ngrx/store';
+import { firstValueFrom } from 'rxjs';
+import { problemOf } from '../../api/problem.ts';
+import { ServerApi } from '../../api/server-api.ts';
+import { FigurePipe } from '../../shared/figure-pipe.ts';
+import { fileNameOf, saveFile } from '../../shared/save-file.ts';
+import { catalogueEvents, catalogueFeature } from '../../state/lists.ts';
+import { selectBoatId, selectUnsent } from '../../state/plan.selectors.ts';
+import { openBoat } from '../open-boat.ts';
+import { seriesVariable } from './series.ts';
+
+/** What to buy and why: the chosen gear, what it gives together, and what it was compared with. */
+@Component({
+  selector: 'gk-shopping-view',
+  imports: [FigurePipe],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="row">
+      <button type="button" class="action chief" id="print-shopping" [disabled]="busy()" (click)="print()">
+        Sheet as PDF
+      </button>
+      @if (message(); as words) {
+        <p role="alert">{{ words }}</p>
+      }
+    </div>
+    @let it = shopping();
+    <article class="sheet" aria-labelledby="shopping-title">
+      <h2 id="shopping-title">{{ plan().boat.name }}: transducers</h2>
+      @if (it.ranking; as ranking) {
+        <p class="faint">
+          For a fish of {{ ranking.wants.lengthCm | figure: 'fishLength' : units() }} at
+          {{ ranking.wants.workingM | figure: 'depth' : units() }}, down to
+          {{ ranking.wants.deepestM | figure: 'depth' : units() }}; school: {{ plan().advice.school }}.
+        </p>
+      }
+      <table class="figures">
+        <thead>
+          <tr>
+            <th scope="col">Chosen</th>
+            <th scope="col">kind</th>
+            <th scope="col">mounting</th>
+            <th scope="col">frequency and cone at -3 dB</th>
+            <th scope="col">place if only one</th>
+          </tr>
+        </thead>
+        <tbody>
+          @for (line of it.lines; track line.id; let i = $index) {
+            <tr>
+              <td><span class="swatch" [style.background]="colour(i)"></span>{{ line.name }}</td>
+              <td>{{ line.kind }}</td>
+              <td>{{ line.mounting }}</td>
+              <td class="mono">
+                @for (beam of line.beams; track $index) {
+                  <div>
+                    {{ beam.frequencyHz | figure: 'frequency' : units() }}, {{ beam.coneDeg | figure: 'angle' : units() }}
+                  </div>
+                }
+              </td>
+              <td class="mono">{{ line.place ?? '-' }}</td>
+            </tr>
+          } @empty {
+            <tr>
+              <td colspan="5">Nothing is chosen yet: see the advice.</td>
+            </tr>
+          }
+        </tbody>
+      </table>
+      @if (it.chosen; as chosen) {
+        <h3>What it gives, and what it was compared with</h3>
+        <div class="wide">
+          <table class="figures">
+            <thead>
+              <tr>
+                <th scope="col"></th>
+                @for (part of chosen.parts; track part.criterion) {
+                  <th scope="col">{{ part.criterion }}</th>
+                }
+                <th scope="col">of 100</th>
+              </tr>
+            </thead>
+            <tbody>
+              <tr class="chosen">
+                <td>The sounders chosen, together</td>
+                @for (part of chosen.parts; track part.criterion) {
+                  <td class="mono">{{ written(part) }}</td>
+                }
+                <td class="mono">{{ chosen.score.toFixed(1) }}</td>
+              </tr>
+              @for (place of it.compared; track place.name) {
+                <tr>
+                  <td>{{ place.name }}</td>
+                  @for (part of place.parts; track part.criterion) {
+                    <td class="mono">{{ written(part) }}</td>
+                  }
+                  <td class="mono">{{ place.score.toFixed(1) }}</td>
+                </tr>
+              }
+            </tbody>
+          </table>
+        </div>
+        @if (chosen.givesUp.length) {
+          <p>Given up with it: {{ chosen.givesUp.join(', ') }}.</p>
+        }
+        @for (remark of chosen.remarks; track remark) {
+          <p class="small">{{ remark }}</p>
+        }
+      }
+    </article>
+  `,
+  styles: `
+    :host {
+      display: grid;
+      grid-template-columns: minmax(0, 1fr);
+      gap: 10px;
+    }
+    .swatch {
+      display: inline-block;
+      width: 11px;
+      height: 11px;
+      margin-right: 8px;
+    }
+    h3 {
+      margin-top: 12px;
+    }
+    .chosen td {
+      font-weight: 700;
+    }
+    .wide {
+      overflow-x: auto;
+    }
+  `,
+})
+export class ShoppingView {
+  private readonly open = openBoat();
+  private readonly store = inject(Store);
+  private readonly api = inject(ServerApi);
+  private readonly boatId = this.store.selectSignal(selectBoatId);
+  private readonly unsent = this.store.selectSignal(selectUnsent);
+  private readonly catalogue = this.store.selectSignal(catalogueFeature.selectAll);
+  protected readonly plan = this.open.plan;
+  protected readonly units = this.open.units;
+  protected readonly colour = seriesVariable;
+  protected readonly busy = signal(false);
+  protected readonly message = signal('');
+  protected readonly shopping = computed(() => shoppingOf(this.plan(), this.catalogue()));
+
+  constructor() {
+    this.store.dispatch(catalogueEvents.wanted());
+  }
+
+  protected written({ figure }: ScorePart): string {
+    return formatFigure(figure, this.units(), figure.quantity === 'depth' ? { decimals: 0 } : {});
+  }
+
+  protected async print(): Promise<void> {
+    const boatId = this.boatId();
+    if (boatId === null) return;
+    if (this.unsent().length > 0)
+      return this.message.set('The newest changes have not reached the server yet. Print again in a moment.');
+    this.busy.set(true);
+    this.message.set('');
+    try {
+      const pdf = await firstValueFrom(this.api.printed(boatId, 'shopping', this.units(), 'A4'));
+      saveFile(pdf, fileNameOf(this.plan().boat.name, '-transducers.pdf'));
+    } catch (error) {
+      this.message.set(problemOf(error).detail);
+    } finally {
+      this.busy.set(false);
+    }
+  }
+}
