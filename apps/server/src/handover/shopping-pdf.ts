@@ -70,11 +70,7 @@ export const shoppingPdf = async (
               headerRows: 1,
               widths: ['*', ...Array.from({ length: 7 }, () => 'auto')],
               body: [
-                [
-                  head('', 'left'),
-                  ...chosen.parts.slice(0, 6).map(({ criterion }) => head(criterion)),
-                  head('of 100'),
-                ],
+                [head('', 'left'), ...chosen.parts.slice(0, 6).map(({ criterion }) => head(criterion)), head('of 100')],
                 row({ ...chosen, name: 'The sounders chosen, together' }),
                 ...compared.map(row),
               ],

@@ -164,7 +164,12 @@ describe('the other doors', () => {
     for (const paper of ['A4', 'LETTER']) {
       const [first = '', ...rest] = await printed('sable-wren', { ...unitSets.metric, paper }, 'shopping');
       expect(rest.length).toBe(0);
-      for (const part of ['Through-hull wide 190', 'Side-scan 430/880', 'The sounders chosen, together', 'Given up with it'])
+      for (const part of [
+        'Through-hull wide 190',
+        'Side-scan 430/880',
+        'The sounders chosen, together',
+        'Given up with it',
+      ])
         expect(first).toContain(unspaced(part));
     }
     const [bare = ''] = await printed('pewter-skua', unitSets.metric, 'shopping');

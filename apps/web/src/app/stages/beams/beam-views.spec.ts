@@ -1,4 +1,6 @@
+import { TestBed } from '@angular/core/testing';
 import { emptyPlan, type CatalogueEntry, type Element } from '@grey-keel/model';
+import { GoTo } from '../../shared/go-to.ts';
 import { catalogueEvents } from '../../state/lists.ts';
 import { aPlan, aTransducer } from '../../testing/plans.ts';
 import { stageHarness } from '../../testing/stage-harness.ts';
@@ -151,6 +153,18 @@ describe('the views of the beams', () => {
     expect(text(root, 'ul')).toContain('The colder layer makes a display');
     await key(root, `#fish-${id}`, 'Delete');
     expect(plan().fish).toEqual({});
+  });
+
+  it('show the view that has what a finding points at', async () => {
+    const root = await page(BeamsPage);
+    document.body.append(root);
+    TestBed.inject(GoTo).element('speed-table', 30);
+    await settle();
+    expect(root.querySelector('gk-speed-view')).not.toBeNull();
+    TestBed.inject(GoTo).element('absorption-chart', 30);
+    await settle();
+    expect(root.querySelector('#absorption-chart')).not.toBeNull();
+    root.remove();
   });
 
   it('are chosen by tabs that arrows move between', async () => {

@@ -1,4 +1,13 @@
-import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  linkedSignal,
+  signal,
+  untracked,
+} from '@angular/core';
 import { lostToAbsorption, sectionAt, workingWater } from '@grey-keel/core';
 import { planSchema, type CatalogueEntry, type Transducer } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
@@ -6,6 +15,7 @@ import { ServerApi } from '../../api/server-api.ts';
 import { problemOf } from '../../api/problem.ts';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
+import { GoTo } from '../../shared/go-to.ts';
 import { QuantityField } from '../../shared/quantity-field.ts';
 import { catalogueEvents } from '../../state/lists.ts';
 import { newId } from '../../state/open-plan.ts';
@@ -329,6 +339,7 @@ export class BeamsPage {
   private readonly open = openBoat();
   private readonly store = inject(Store);
   private readonly api = inject(ServerApi);
+  private readonly goTo = inject(GoTo);
   protected readonly plan = this.open.plan;
   protected readonly units = this.open.units;
   protected readonly way = this.open.way;
@@ -359,6 +370,18 @@ export class BeamsPage {
   protected readonly charted = computed(() => sectionAt(this.plan(), this.chartM()));
   protected readonly water = computed(() => workingWater(this.plan()));
   protected readonly view = signal<BeamView>('section');
+  /** Whatever is looked for stands in the section, but for the table of speeds. */
+  constructor() {
+    effect(() => {
+      const target = this.goTo.target();
+      if (target === null) return;
+      untracked(() => {
+        this.view.set(target === 'speed-table' ? 'speed' : 'section');
+        this.goTo.target.set(null);
+      });
+    });
+  }
+
   protected readonly selected = signal<string | null>(null);
   protected readonly selectedTransducer = computed(() => this.plan().transducers[this.selected() ?? ''] ?? null);
   protected readonly catalogueNote = signal('');

@@ -1,7 +1,15 @@
 import { ChangeDetectionStrategy, Component, model } from '@angular/core';
 
 /** The ways of looking at the choice of transducers. */
-export const beamViews = ['section', 'fish and slope', 'advice', 'reach', 'cone or frequency', 'speed', 'shopping'] as const;
+export const beamViews = [
+  'section',
+  'fish and slope',
+  'advice',
+  'reach',
+  'cone or frequency',
+  'speed',
+  'shopping',
+] as const;
 export type BeamView = (typeof beamViews)[number];
 
 /** Tabs by the pattern of the accessibility guide: arrows move between them, one is in the tab order. */

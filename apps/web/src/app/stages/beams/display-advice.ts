@@ -66,6 +66,9 @@ import { openBoat } from '../open-boat.ts';
     .wide {
       overflow-x: auto;
     }
+    td.mono {
+      white-space: nowrap;
+    }
     .wants {
       color: var(--check);
     }

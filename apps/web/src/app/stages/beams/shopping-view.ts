@@ -54,7 +54,8 @@ import { seriesVariable } from './series.ts';
               <td class="mono">
                 @for (beam of line.beams; track $index) {
                   <div>
-                    {{ beam.frequencyHz | figure: 'frequency' : units() }}, {{ beam.coneDeg | figure: 'angle' : units() }}
+                    {{ beam.frequencyHz | figure: 'frequency' : units() }},
+                    {{ beam.coneDeg | figure: 'angle' : units() }}
                   </div>
                 }
               </td>
