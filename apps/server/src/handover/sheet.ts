@@ -84,7 +84,8 @@ export const agroundLines = (card: Card, units: UnitChoice): Content[] =>
       : [],
   );
 
-const head = (text: string, alignment: 'left' | 'right' = 'right'): TableCell =>
+/** The title of a column. */
+export const head = (text: string, alignment: 'left' | 'right' = 'right'): TableCell =>
   words(text, { fontSize: 8, alignment });
 
 /** What the water is and how fast sound travels in it, in one sentence. */

@@ -2,10 +2,7 @@ import { formatFigure, shoppingOf, type FormatOptions, type Place, type ScorePar
 import type { CatalogueEntry, Plan, Quantity } from '@grey-keel/model';
 import type { Content, TableCell } from 'pdfmake/interfaces.js';
 import { pdf } from './pdf.ts';
-import { figures, sheet, words, type PrintOptions } from './sheet.ts';
-
-const head = (text: string, alignment: 'left' | 'right' = 'right'): TableCell =>
-  words(text, { fontSize: 8, alignment });
+import { figures, head, sheet, words, type PrintOptions } from './sheet.ts';
 
 /** What to buy and why, on one sheet: the chosen gear, what it gives together, and what it was compared with. */
 export const shoppingPdf = async (

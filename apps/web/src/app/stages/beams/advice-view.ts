@@ -31,6 +31,7 @@ import {
   type WorkingStep,
 } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
+import { scaleLinear } from 'd3-scale';
 import { axisLabels, Chart, chartFrame, type Colour } from '../../shared/chart.ts';
 import { ChoiceField, choicesOf } from '../../shared/choice-field.ts';
 import { ComputedNumber } from '../../shared/computed-number.ts';
@@ -151,6 +152,7 @@ const mostAtOnce = 100;
                               [of]="part.criterion + ' of ' + place.name"
                               [value]="part.figure.value"
                               [quantity]="part.figure.quantity"
+                              [decimals]="part.figure.quantity === 'depth' ? 0 : null"
                               [steps]="working(part.criterion, place)"
                               without="A round figure of the program's own, not a calculation."
                             />
@@ -401,6 +403,10 @@ export class AdviceView {
     const places = this.ranking()?.places ?? [];
     const [depth, length] = [unitFor('depth', this.units()), unitFor('length', this.units())];
     const chosen = this.openName();
+    const widest = Math.max(1, ...places.map(({ measures }) => toDisplay(measures.footprintM, length)));
+    const [, end = widest] = scaleLinear([0, widest * 1.02], [0, 1])
+      .nice(5)
+      .domain();
     const middle = Math.max(0, ...places.map(({ measures }) => measures.footprintM)) / 2;
     const points = (which: (place: Place) => boolean) =>
       places
@@ -422,7 +428,8 @@ export class AdviceView {
       xaxis: {
         type: 'numeric',
         min: 0,
-        tickAmount: 5,
+        max: end,
+        tickAmount: scaleLinear([0, end], [0, 1]).ticks(5).length - 1,
         labels: { ...axisLabels(colour), formatter: (value: string) => Number(value).toFixed(0) },
         title: { text: `footprint at the working depth, ${length.symbol}` },
       },
