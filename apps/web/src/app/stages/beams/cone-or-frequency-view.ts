@@ -274,7 +274,7 @@ export class ConeOrFrequencyView {
           { name: names[0], depth: this.depth(firstReachM), share: (100 * firstReachM) / greatest },
           { name: names[1], depth: this.depth(secondReachM), share: (100 * secondReachM) / greatest },
         ],
-        terms: termNames.map(([key, name], i) => {
+        terms: termNames.map(([key, name]) => {
           const value = difference[key];
           const width = (50 * Math.abs(value)) / widest;
           const step = { absorptionDb: 0, directivityDb: 1, noiseDb: 5, targetDb: 6 }[key];
@@ -285,7 +285,6 @@ export class ConeOrFrequencyView {
             from: value >= 0 ? 50 : 50 - width,
             chief: Math.abs(value) === widest,
             steps: difference.working.slice(step, step + 1),
-            place: i,
           };
         }),
       };

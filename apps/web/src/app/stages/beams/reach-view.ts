@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, signal } from '@angular/core';
 import {
   answerOf,
-  bottomReachM,
   formatFigure,
   fittedOf,
   imagingFrequency,
@@ -216,7 +215,6 @@ export class ReachView {
           here: targetSnrDb(beam.terms, beam.targetStrengthDb, wants.workingM),
           badM: targetReachM(beam.terms, beam.targetStrengthDb - uncertaintyDb),
           wellM: targetReachM(beam.terms, beam.targetStrengthDb + uncertaintyDb),
-          bottomM: bottomReachM(beam.terms, wants.bottom),
           working: measureWorking('reach', { ...measures, beams: [beam] }, wants),
         };
       });
