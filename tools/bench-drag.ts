@@ -12,6 +12,8 @@ interface TraceEvent {
   readonly name: string;
   readonly ph: string;
   readonly dur?: number;
+  /** What the thread itself worked in that time: another program's turn is not the page's cost. */
+  readonly tdur?: number;
   readonly ts: number;
   readonly pid: number;
   readonly tid: number;
@@ -75,7 +77,7 @@ const costsOf = (trace: readonly TraceEvent[], steps: number): number[] => {
     return (
       tasks
         .filter((task) => task.ts >= ts - 500 && task.ts < end - 500)
-        .reduce((sum, task) => sum + (task.dur ?? 0), 0) / 1000
+        .reduce((sum, task) => sum + (task.tdur ?? task.dur ?? 0), 0) / 1000
     );
   });
 };
@@ -142,7 +144,7 @@ export const scrollFrames = async (address: string): Promise<Omit<DragFrames, 'w
     await driver.executeScript(watchFrames);
     await driver.executeAsyncScript(`
       const done = arguments[arguments.length - 1];
-      const list = document.querySelector('.p-virtualscroller');
+      const list = document.querySelector('cdk-virtual-scroll-viewport');
       let steps = 0;
       const scroll = () => { list.scrollTop += 40; if (++steps < 240) requestAnimationFrame(scroll); else done(); };
       scroll();`);

@@ -1,22 +1,19 @@
-import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { Router, RouterLink } from '@angular/router';
+import { Router } from '@angular/router';
 import { nameSchema, type FleetEntry } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
 import { InputText } from 'primeng/inputtext';
-import { TableModule } from 'primeng/table';
 import { firstValueFrom } from 'rxjs';
 import { problemOf } from '../api/problem.ts';
 import { ServerApi } from '../api/server-api.ts';
 import { ChoiceField, choicesOf } from '../shared/choice-field.ts';
-import { FigurePipe } from '../shared/figure-pipe.ts';
 import { fileNameOf, saveFile } from '../shared/save-file.ts';
 import { fleetEvents, fleetFeature } from '../state/lists.ts';
 import { newId } from '../state/open-plan.ts';
 import { selectTheme, selectUnitChoice, viewEvents } from '../state/view.ts';
 import { fleetFilters, filterFleet, type FleetFilter } from './fleet-filter.ts';
-import { SmallWaterline } from './small-waterline.ts';
+import { FleetList } from './fleet-list.ts';
 
 /** The server takes at most this much; saying so here spares the sending. */
 const largestBundleBytes = 8 * 1024 * 1024;
@@ -24,7 +21,7 @@ const largestBundleBytes = 8 * 1024 * 1024;
 /** All the boats of the shop, each with her own small waterline. */
 @Component({
   selector: 'gk-fleet-page',
-  imports: [ChoiceField, DatePipe, FigurePipe, FormsModule, InputText, RouterLink, SmallWaterline, TableModule],
+  imports: [ChoiceField, FleetList, FormsModule, InputText],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <header>
@@ -85,78 +82,13 @@ const largestBundleBytes = 8 * 1024 * 1024;
                 />
                 <span class="small faint" role="status">{{ shown().length }} of {{ boats().length }}</span>
               </div>
-              <p-table
-                [value]="shown()"
-                dataKey="id"
-                [tableStyle]="{ 'min-width': '640px' }"
-                [scrollable]="long()"
-                [scrollHeight]="long() ? '60vh' : undefined"
-                [virtualScroll]="long()"
-                [virtualScrollItemSize]="rowPx"
-              >
-                <ng-template #header>
-                  <tr>
-                    <th scope="col" pSortableColumn="name">Boat</th>
-                    <th scope="col">Stages</th>
-                    <th scope="col" pSortableColumn="stops">Findings</th>
-                    <th scope="col" pSortableColumn="water">Water</th>
-                    <th scope="col" class="count">Transducers</th>
-                    <th scope="col" pSortableColumn="keptAt">Kept</th>
-                    <th scope="col"><span class="hidden-label">Actions</span></th>
-                  </tr>
-                </ng-template>
-                <ng-template #body let-boat>
-                  <tr [attr.data-boat]="boat.id" [style.height.px]="rowPx">
-                    <td>
-                      <a [routerLink]="['/boats', boat.id]" class="name">{{ boat.name }}</a>
-                      <div class="small faint">
-                        {{ boat.lengthM | figure: 'length' : units() : { decimals: 1 } }} {{ boat.hullForm }}
-                      </div>
-                    </td>
-                    <td><gk-small-waterline [stages]="boat.stages" /></td>
-                    <td class="small">
-                      @if (boat.stops) {
-                        <span class="stop">{{ boat.stops }} stop</span>
-                      }
-                      @if (boat.checks) {
-                        <span class="check">{{ boat.checks }} check</span>
-                      }
-                      @if (!boat.stops && !boat.checks) {
-                        <span class="faint">none</span>
-                      }
-                    </td>
-                    <td class="small">{{ boat.water || 'not described' }}</td>
-                    <td class="mono count">{{ boat.transducers }}</td>
-                    <td class="small mono">{{ boat.keptAt | date: 'yyyy-MM-dd HH:mm' }}</td>
-                    <td class="acts">
-                      <button type="button" class="plain" (click)="copy(boat)" [attr.aria-label]="'Copy ' + boat.name">
-                        Copy
-                      </button>
-                      <button
-                        type="button"
-                        class="plain"
-                        (click)="export(boat)"
-                        [attr.aria-label]="'Export ' + boat.name"
-                      >
-                        Export
-                      </button>
-                      <button
-                        type="button"
-                        class="plain risky"
-                        (click)="remove(boat)"
-                        [attr.aria-label]="'Take off ' + boat.name"
-                      >
-                        Take off
-                      </button>
-                    </td>
-                  </tr>
-                </ng-template>
-                <ng-template #emptymessage>
-                  <tr>
-                    <td colspan="7">No boat fits that. Take a word away, or show all.</td>
-                  </tr>
-                </ng-template>
-              </p-table>
+              <gk-fleet-list
+                [boats]="shown()"
+                [units]="units()"
+                (copied)="copy($event)"
+                (exported)="export($event)"
+                (removed)="remove($event)"
+              />
             }
           }
           @default {
@@ -213,32 +145,6 @@ const largestBundleBytes = 8 * 1024 * 1024;
     .file:focus-within {
       outline: 3px solid var(--water);
     }
-    .name {
-      font-size: 18px;
-      font-weight: 700;
-      font-stretch: 112%;
-      display: inline-flex;
-      align-items: center;
-      min-height: 32px;
-    }
-    .stop {
-      color: var(--stop);
-      font-weight: 700;
-      margin-right: 8px;
-    }
-    .check {
-      color: var(--check);
-      font-weight: 700;
-    }
-    .count {
-      text-align: right;
-    }
-    .acts {
-      white-space: nowrap;
-    }
-    .risky {
-      color: var(--stop);
-    }
     .told {
       padding: 2px 14px;
     }
@@ -272,9 +178,6 @@ export class FleetPage {
   protected readonly search = signal('');
   protected readonly filter = signal<FleetFilter>('all');
   protected readonly shown = computed(() => filterFleet(this.boats(), this.search(), this.filter()));
-  /** From so many boats on only the rows in sight are drawn. */
-  protected readonly long = computed(() => this.boats().length > 60);
-  protected readonly rowPx = 62;
 
   constructor() {
     this.load();

@@ -369,6 +369,30 @@ describe('the pages', () => {
       expect((asked.request.body as { name: string }).name).toBe('Alpha, copy');
     });
 
+    it('puts boats in order by a column and back, and draws of a thousand only those in sight', async () => {
+      const root = await page(FleetPage);
+      const boats = Array.from({ length: 1000 }, (_, i) => ({ ...line(`b${i}`, `Boat ${1000 + i}`), stops: i % 7 }));
+      store().dispatch(fleetEvents.loaded({ boats: boats.slice(0, 9) }));
+      await settle();
+      const listed = (): string[] => [...root.querySelectorAll('[data-boat] a')].map((one) => one.textContent.trim());
+      const head = (words: string): Element | undefined =>
+        [...root.querySelectorAll('[role="columnheader"]')].find((one) => one.textContent.includes(words));
+      const byFindings = '[role="columnheader"]:nth-child(3) button';
+      await press(root, byFindings);
+      expect(listed()[0]).toBe('Boat 1006');
+      expect(head('Findings')?.getAttribute('aria-sort')).toBe('descending');
+      await press(root, byFindings);
+      expect(listed()[0]).toBe('Boat 1000');
+      expect(head('Findings')?.getAttribute('aria-sort')).toBe('ascending');
+      store().dispatch(fleetEvents.loaded({ boats }));
+      await settle();
+      await new Promise((resolve) => setTimeout(resolve, 100));
+      await settle();
+      expect(root.querySelector('[role="table"]')?.getAttribute('aria-rowcount')).toBe('1001');
+      expect(listed().length).toBeGreaterThan(3);
+      expect(listed().length).toBeLessThan(60);
+    });
+
     it('does not make a boat without a name, and tells what failed', async () => {
       const root = await page(FleetPage);
       root.querySelector('form')?.dispatchEvent(new Event('submit', { cancelable: true }));

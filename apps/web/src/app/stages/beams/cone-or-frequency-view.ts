@@ -82,7 +82,7 @@ const termNames = [
             <h2 [id]="one.id">{{ one.title }}</h2>
             <p class="verdict">{{ one.verdict }}</p>
             <div class="reach" role="img" [attr.aria-label]="one.words">
-              @for (reach of one.reaches; track reach.name) {
+              @for (reach of one.reaches; track $index) {
                 <div>
                   <span class="column"><span [style.height.%]="reach.share"></span></span>
                   <strong class="mono">{{ reach.depth }}</strong>
@@ -99,7 +99,7 @@ const termNames = [
                 </tr>
               </thead>
               <tbody>
-                @for (term of one.terms; track term.name) {
+                @for (term of one.terms; track $index) {
                   <tr [class.chief]="term.chief">
                     <td>{{ term.name }}</td>
                     <td class="bars">
