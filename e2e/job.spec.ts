@@ -117,7 +117,7 @@ describe('the whole job', () => {
       (text) => text.includes('was imported'),
       'the boat imported',
     );
-    await hands.press('tr:has(button[aria-label="Export ' + jobBoat + '"]) a.name');
+    await hands.press('[role="row"]:has(button[aria-label="Export ' + jobBoat + '"]) a.name');
     await find(driver, '#boat-length');
     await hands.stage(10);
     await find(driver, 'article.card');
