@@ -138,7 +138,7 @@ describe('the views', () => {
       );
       expect(await entries()).toBe(5027);
       // So many are ranked beside the interface.
-      await hands.press('#tab-2');
+      await hands.press('#tab-advice');
       expect(await (await find(driver, '#place-0')).isDisplayed()).toBeTrue();
       await app.remove();
       app = await startApplication();

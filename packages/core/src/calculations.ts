@@ -2,10 +2,12 @@ import { noiseSpectrum } from './acoustics/noise.ts';
 import { volumeReverberation } from './acoustics/reverberation.ts';
 import { budgetDifference } from './beams/budget-difference.ts';
 import { imagingFrequency } from './beams/imaging-frequency.ts';
+import { bottomEchoes } from './acoustics/bottom-echoes.ts';
 import { bottomArea } from './acoustics/bottom-area.ts';
 import { detectionRange } from './acoustics/detection-range.ts';
 import { pingTiming } from './acoustics/ping-timing.ts';
 import { rangeResolution } from './acoustics/range-resolution.ts';
+import { ringDown } from './acoustics/ring-down.ts';
 import { sonarBudget } from './acoustics/sonar-budget.ts';
 import { sourceLevel } from './acoustics/source-level.ts';
 import { targetStrength } from './acoustics/target-strength.ts';
@@ -13,7 +15,11 @@ import { beamwidthLevel } from './beams/beamwidth-level.ts';
 import { beamwidth } from './beams/beamwidth.ts';
 import { deadZone } from './beams/dead-zone.ts';
 import { footprint } from './beams/footprint.ts';
+import { forwardView } from './beams/forward-view.ts';
 import { groundRange } from './beams/ground-range.ts';
+import { sideScanShadow } from './beams/side-scan-shadow.ts';
+import { steeredSector } from './beams/steered-sector.ts';
+import { targetArea } from './beams/target-area.ts';
 import { targetRing } from './beams/target-ring.ts';
 import type { Calculation } from './calculation.ts';
 import { depthOffset } from './calibration/depth-offset.ts';
@@ -31,12 +37,18 @@ export const calculations: ReadonlyMap<string, Calculation> = new Map(
     beamwidthLevel,
     footprint,
     targetRing,
+    targetArea,
     groundRange,
+    sideScanShadow,
+    forwardView,
+    steeredSector,
     pingTiming,
     rangeResolution,
     sourceLevel,
     targetStrength,
     bottomArea,
+    bottomEchoes,
+    ringDown,
     sonarBudget,
     detectionRange,
     deadZone,

@@ -8,9 +8,19 @@ export { targetStrength, targetStrengthDb } from './acoustics/target-strength.ts
 export { pingTiming } from './acoustics/ping-timing.ts';
 export { rangeResolution } from './acoustics/range-resolution.ts';
 export { absorptionLossDb, lostToAbsorption, type LostToAbsorption } from './beams/absorption-to-depth.ts';
+export { bottomEchoes } from './acoustics/bottom-echoes.ts';
+export { ringDown } from './acoustics/ring-down.ts';
 export { beamwidth } from './beams/beamwidth.ts';
 export { beamwidthLevel } from './beams/beamwidth-level.ts';
 export { footprint } from './beams/footprint.ts';
+export { forwardMounting, forwardView } from './beams/forward-view.ts';
+export { fansAt, sideFanFromDownDeg, usualForward, type FanSeen, type SceneFan } from './beams/scene-fans.ts';
+export { shadowLengthM, sideScanShadow } from './beams/side-scan-shadow.ts';
+export { sounderLimits, type SounderLimits } from './beams/sounder-limits.ts';
+export { steeredSector } from './beams/steered-sector.ts';
+export { markStrengths, moveInParts, targetArea, weakWidthDeg, type MarkStrength } from './beams/target-area.ts';
+export { exerciseKinds, makeExercise, type Exercise, type ExerciseKind } from './drill/exercise.ts';
+export { scoreOf, type Answer as DrillAnswer, type Score, type ScoredPart } from './drill/score.ts';
 export { groundRange } from './beams/ground-range.ts';
 export { checkSheet, drawnLevelDb, halfPowerCone, type DrawnCone, type SheetCheck } from './beams/half-power-cone.ts';
 export { drawSection, svgPoints, type DrawnView, type SectionFrame } from './beams/section-drawing.ts';
@@ -127,21 +137,4 @@ export { copyPlan } from './plan/copy-plan.ts';
 export { fingerprint, quantised } from './plan/fingerprint.ts';
 export { builtStages, stageStates, waterline, type StageStanding } from './plan/stage-state.ts';
 export { faceDepthM, inOrder, soundSpeedDownTo, workingWater } from './plan/working-water.ts';
-export {
-  depthUnits,
-  formatFigure,
-  formatNumber,
-  lengthUnits,
-  speedUnits,
-  temperatureUnits,
-  toDisplay,
-  toSi,
-  unitFor,
-  unitChoiceSchema,
-  unitSets,
-  type DisplayUnit,
-  type FormatOptions,
-  type UnitChoice,
-} from './units/display-units.ts';
-export { parseFigure, type ParsedFigure } from './units/parse-figure.ts';
-export { formatSentence } from './units/format-sentence.ts';
+export * from './units/index.ts';

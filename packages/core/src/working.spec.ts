@@ -34,6 +34,32 @@ const inputs: Record<string, object[]> = {
     { beamwidthDeg: 10, depthM: 32, slopeDeg: 25 },
   ],
   'target-ring': [{ wideDeg: 24, narrowDeg: 9, depthM: 32, narrowAtM: [-2, 1.5] }],
+  'target-area': [
+    {
+      beams: [
+        { beamwidthDeg: 24, shows: 'strong' },
+        { beamwidthDeg: 9, atM: [-2, 1.5], shows: 'none' },
+      ],
+      depthM: 32,
+    },
+    { beams: [{ beamwidthDeg: 24, shows: 'none' }], depthM: 32 },
+  ],
+  'side-scan-shadow': [{ heightM: 12, groundRangeM: 30, shadowM: 4 }],
+  'forward-view': [
+    { mode: 'ahead', sectorDeg: 120, thinDeg: 18, tiltDeg: 10, belowFaceM: 12, rangeM: 36 },
+    { mode: 'ahead', sectorDeg: 60, thinDeg: 18, belowFaceM: 12, rangeM: 36 },
+    { mode: 'down', sectorDeg: 120, thinDeg: 18, belowFaceM: 12, rangeM: 36 },
+    { mode: 'flat', sectorDeg: 120, thinDeg: 18, tiltDeg: 15, belowFaceM: 12, rangeM: 36 },
+  ],
+  'steered-sector': [
+    { beamwidthDeg: 3, sectorDeg: 120, rangeM: 60, turnRateDegPerS: 6, belowFaceM: 20 },
+    { beamwidthDeg: 3, sectorDeg: 120, rangeM: 60, tiltDeg: 20, belowFaceM: 20 },
+  ],
+  'bottom-echoes': [
+    { depthM: 5, faceDepthM: 0.3, firstSnrDb: 70, absorptionDbPerKm: 12 },
+    { depthM: 5, firstSnrDb: 12, absorptionDbPerKm: 12, bottom: 'mud' },
+  ],
+  'ring-down': [{ pulseLengthS: 0.0002, frequencyHz: 190_000 }],
   'ground-range': [{ slantRangeM: 30, heightM: 12, targetHeightM: 2 }],
   'ping-timing': [{ rangeM: 60, soundSpeedMps: 1443, speedMps: 2, beamwidthDeg: 9, depthM: 32 }],
   'range-resolution': [

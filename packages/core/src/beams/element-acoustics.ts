@@ -100,6 +100,15 @@ export const offAxisDb = (shape: BeamShape, angleDeg: number): number => {
   return Math.max(-60, 20 * Math.log10(Math.abs(pattern) + 1e-12));
 };
 
+/** One-way level of a fan, dB, not below -60: a product of two lines, off its middle across and along. */
+export const fanOffAxisDb = (shape: BeamShape, acrossDeg: number, alongDeg: number): number => {
+  if (Math.abs(acrossDeg) >= 90 || Math.abs(alongDeg) >= 90) return -60;
+  const part = (widthDeg: number, angleDeg: number): number =>
+    20 *
+    Math.log10(Math.abs(linePattern(argumentOf('line', widthDeg) * Math.sin(Math.abs(angleDeg) * radian))) + 1e-12);
+  return Math.max(-60, part(shape.acrossDeg, acrossDeg) + part(shape.alongDeg, alongDeg));
+};
+
 /** A figure the sheet does not give and that was derived or assumed for it. */
 export type Derived = 'source level' | 'efficiency' | 'power' | 'pulse lengths';
 

@@ -71,6 +71,8 @@ interface Looking {
   readonly fromRad: number;
   readonly toRad: number;
   readonly axisRad: number;
+  /** Forward of straight down: a bow that rises throws the beam ahead. */
+  readonly pitchRad: number;
   readonly firstEchoM: number;
   readonly lastClearM: number;
 }
@@ -78,7 +80,7 @@ interface Looking {
 const arcSteps = 24;
 
 const looking = (plan: Plan, wants: Wants, depthM: number): Looking[] => {
-  const { slopeDeg, rollDeg } = plan.scene;
+  const { slopeDeg, rollDeg, pitchDeg = 0 } = plan.scene;
   const slope = slopeDeg * radian;
   return inOrder(plan.transducers).flatMap(([id, transducer], series) => {
     if (transducer.kind !== 'sounder') return [];
@@ -108,6 +110,7 @@ const looking = (plan: Plan, wants: Wants, depthM: number): Looking[] => {
         fromRad,
         toRad,
         axisRad,
+        pitchRad: pitchDeg * radian,
         firstEchoM,
         lastClearM,
       },
@@ -143,7 +146,10 @@ const seenBy = (it: Looking, fish: PlacedFish): FishSeen => {
   const along = fish.forwardM - transducer.forwardM;
   const down = fish.depthM - faceM;
   const rangeM = Math.hypot(across, along, down);
-  const cosine = (across * Math.sin(it.axisRad) + down * Math.cos(it.axisRad)) / rangeM;
+  const cosine =
+    (across * Math.sin(it.axisRad) +
+      Math.cos(it.axisRad) * (along * Math.sin(it.pitchRad) + down * Math.cos(it.pitchRad))) /
+    rangeM;
   const offAxisDeg = Math.acos(Math.min(1, Math.max(-1, cosine))) / radian;
   const strength = targetStrengthDb('love-dorsal', fish.lengthCm, acoustics.frequencyHz);
   const patternDb = offAxisDeg >= 90 ? -60 : offAxisDb(acoustics.shape, offAxisDeg);

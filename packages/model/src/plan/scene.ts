@@ -9,6 +9,17 @@ export const placedFishSchema = z.strictObject({
 });
 export type PlacedFish = z.output<typeof placedFishSchema>;
 
+/** What a forward-facing fan is turned to: upright and ahead, upright and down, or lying flat. */
+export const forwardModes = ['ahead', 'down', 'flat'] as const;
+
+export const forwardSettingSchema = z.strictObject({
+  mode: z.enum(forwardModes),
+  /** Below the level; forward of straight down for the fan that looks down. */
+  tiltDeg: z.number().min(0).max(44),
+  rangeM: z.number().min(1).max(500),
+});
+export type ForwardSetting = z.output<typeof forwardSettingSchema>;
+
 /** What the section shows besides the boat: the lie of the bottom, layers, and how the boat sits. */
 export const sceneSchema = z.strictObject({
   /** Falls to starboard where positive. */
@@ -19,5 +30,9 @@ export const sceneSchema = z.strictObject({
     .nullable(),
   windMps: z.number().min(0).max(25),
   rollDeg: z.number().min(-30).max(30),
+  /** Bow up where positive; level where left out. */
+  pitchDeg: z.number().min(-30).max(30).optional(),
+  /** How the forward-facing and sector units are set; ahead and level where left out. */
+  forward: forwardSettingSchema.optional(),
 });
 export type Scene = z.output<typeof sceneSchema>;

@@ -1,6 +1,6 @@
 import { HttpClient } from '@angular/common/http';
 import { inject, Injectable } from '@angular/core';
-import type { UnitChoice } from '@grey-keel/core';
+import type { UnitChoice } from '@grey-keel/core/units';
 import {
   catalogueEntrySchema,
   fleetEntrySchema,

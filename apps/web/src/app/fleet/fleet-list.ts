@@ -2,7 +2,7 @@ import { CdkFixedSizeVirtualScroll, CdkVirtualForOf, CdkVirtualScrollViewport } 
 import { DatePipe, NgTemplateOutlet } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import type { UnitChoice } from '@grey-keel/core';
+import type { UnitChoice } from '@grey-keel/core/units';
 import type { FleetEntry } from '@grey-keel/model';
 import { FigurePipe } from '../shared/figure-pipe.ts';
 import { orderFleet, type FleetColumn, type FleetOrder } from './order-fleet.ts';

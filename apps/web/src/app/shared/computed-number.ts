@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { formatFigure } from '@grey-keel/core';
+import { formatFigure } from '@grey-keel/core/units';
 import type { Quantity, WorkingStep } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
 import { selectUnitChoice } from '../state/view.ts';

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import { formatNumber, toDisplay, unitFor, type UnitChoice } from '@grey-keel/core';
+import { formatNumber, toDisplay, unitFor, type UnitChoice } from '@grey-keel/core/units';
 import type ApexCharts from 'apexcharts';
 import { scaleLinear } from 'd3-scale';
 import { axisLabels, Chart, chartFrame, type Colour } from './chart.ts';

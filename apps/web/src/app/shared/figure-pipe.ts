@@ -1,5 +1,5 @@
 import { Pipe, type PipeTransform } from '@angular/core';
-import { formatFigure, formatSentence, type UnitChoice } from '@grey-keel/core';
+import { formatFigure, formatSentence, type UnitChoice } from '@grey-keel/core/units';
 import type { Quantity, Sentence } from '@grey-keel/model';
 
 /** A number with its unit, in the reader's units. */

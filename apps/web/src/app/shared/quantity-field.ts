@@ -8,7 +8,7 @@ import {
   output,
   signal,
 } from '@angular/core';
-import { formatNumber, parseFigure, toDisplay, toSi, unitFor } from '@grey-keel/core';
+import { formatNumber, parseFigure, toDisplay, toSi, unitFor } from '@grey-keel/core/units';
 import type { Quantity } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
 import { InputText } from 'primeng/inputtext';

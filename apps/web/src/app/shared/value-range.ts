@@ -1,4 +1,4 @@
-import { formatNumber, toDisplay, type DisplayUnit } from '@grey-keel/core';
+import { formatNumber, toDisplay, type DisplayUnit } from '@grey-keel/core/units';
 import * as z from 'zod';
 
 interface Limits {

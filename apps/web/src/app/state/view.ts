@@ -1,4 +1,4 @@
-import { unitSets, type UnitChoice } from '@grey-keel/core';
+import { unitSets, type UnitChoice } from '@grey-keel/core/units';
 import type { Way } from '@grey-keel/model';
 import { createActionGroup, createFeature, createReducer, createSelector, emptyProps, on, props } from '@ngrx/store';
 import { themeNames, type ThemeName } from '../theme/theme.ts';

@@ -170,12 +170,12 @@ describe('the views of the beams', () => {
   it('are chosen by tabs that arrows move between', async () => {
     const root = await page(BeamsPage);
     document.body.append(root);
-    await key(root, '#tab-0', 'ArrowRight');
+    await key(root, '#tab-section', 'ArrowRight');
     expect(root.querySelector('gk-scene-view')).not.toBeNull();
-    await key(root, '#tab-1', 'ArrowLeft');
-    await key(root, '#tab-0', 'ArrowLeft');
-    expect(root.querySelector('gk-shopping-view')).not.toBeNull();
-    expect(document.activeElement?.id).toBe('tab-6');
+    await key(root, '#tab-fish-and-slope', 'ArrowLeft');
+    await key(root, '#tab-section', 'ArrowLeft');
+    expect(root.querySelector('gk-drill-view')).not.toBeNull();
+    expect(document.activeElement?.id).toBe('tab-drill');
     root.remove();
   });
 });

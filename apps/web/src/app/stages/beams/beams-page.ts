@@ -23,6 +23,8 @@ import { openBoat } from '../open-boat.ts';
 import { AdviceView } from './advice-view.ts';
 import { ConeOrFrequencyView } from './cone-or-frequency-view.ts';
 import { CsvImport } from './csv-import.ts';
+import { DrillView } from './drill-view.ts';
+import { MarkView } from './mark-view.ts';
 import { ReachView } from './reach-view.ts';
 import { SceneView } from './scene-view.ts';
 import { ShoppingView } from './shopping-view.ts';
@@ -60,7 +62,9 @@ const usualPlace: Record<Transducer['mounting'], { along: number; aboveKeelM: nu
     ReachView,
     SceneView,
     SpeedView,
+    DrillView,
     FigurePipe,
+    MarkView,
     QuantityField,
     SectionView,
     SheetForm,
@@ -76,6 +80,12 @@ const usualPlace: Record<Transducer['mounting'], { along: number; aboveKeelM: nu
       }
       @case ('fish and slope') {
         <gk-scene-view />
+      }
+      @case ('where is it') {
+        <gk-mark-view />
+      }
+      @case ('drill') {
+        <gk-drill-view />
       }
       @case ('reach') {
         <gk-reach-view />

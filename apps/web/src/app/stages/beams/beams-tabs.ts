@@ -4,11 +4,13 @@ import { ChangeDetectionStrategy, Component, model } from '@angular/core';
 export const beamViews = [
   'section',
   'fish and slope',
+  'where is it',
   'advice',
   'reach',
   'cone or frequency',
   'speed',
   'shopping',
+  'drill',
 ] as const;
 export type BeamView = (typeof beamViews)[number];
 
@@ -22,7 +24,7 @@ export type BeamView = (typeof beamViews)[number];
         <button
           type="button"
           role="tab"
-          [id]="'tab-' + i"
+          [id]="idOf(view)"
           [attr.aria-selected]="chosen() === view"
           [attr.tabindex]="chosen() === view ? 0 : -1"
           (click)="chosen.set(view)"
@@ -59,11 +61,15 @@ export class BeamsTabs {
   readonly chosen = model.required<BeamView>();
   protected readonly views = beamViews;
 
+  protected idOf(view: BeamView): string {
+    return `tab-${view.replaceAll(' ', '-')}`;
+  }
+
   protected step(from: number, by: number, event: Event): void {
     event.preventDefault();
     event.stopPropagation();
     const to = (from + by + beamViews.length) % beamViews.length;
     this.chosen.set(beamViews[to] ?? 'section');
-    document.getElementById(`tab-${to}`)?.focus();
+    document.getElementById(this.idOf(this.chosen()))?.focus();
   }
 }

@@ -1,0 +1,45 @@
+import * as z from 'zod';
+import { defineCalculation } from '../calculation.ts';
+import { given, reckoned } from '../working-step.ts';
+
+/**
+ * The water right below the face in which nothing is seen: the transducer still sends and then rings before it can
+ * listen. Pulse in seconds, ringing in cycles of the frequency, distance in metres below the face.
+ * Source: two-way travel in the time of the pulse and of its ringing, Urick 1983, ch. 1.
+ */
+export const ringDown = defineCalculation({
+  name: 'ring-down',
+  purpose: 'Blanking zone below the face from pulse length and ringing',
+  version: 1,
+  input: z.strictObject({
+    pulseLengthS: z.number().min(1e-6).max(0.1),
+    frequencyHz: z.number().min(10_000).max(3_000_000),
+    /** Cycles until the ringing has died away under the echoes of near water. */
+    ringingCycles: z.number().min(0).max(500).default(12),
+    soundSpeedMps: z.number().min(1300).max(1700).default(1500),
+  }),
+  output: z.strictObject({ blankM: z.number(), ringingS: z.number() }),
+  run: ({ pulseLengthS, frequencyHz, ringingCycles, soundSpeedMps }) => {
+    const ringingS = ringingCycles / frequencyHz;
+    const blankM = (soundSpeedMps * (pulseLengthS + ringingS)) / 2;
+    const source = 'two-way travel, Urick 1983, ch. 1';
+    return {
+      blankM,
+      ringingS,
+      flags: [],
+      working: [
+        reckoned(
+          { says: 'Time it rings', symbol: 't', value: ringingS, unit: 's', expression: 'n / f', source },
+          given('n', ringingCycles, '', 'cycles it rings for'),
+          given('f', frequencyHz, 'Hz', 'frequency'),
+        ),
+        reckoned(
+          { says: 'Blanking zone', symbol: 'b', value: blankM, unit: 'm', expression: 'c * (T + t) / 2', source },
+          given('c', soundSpeedMps, 'm/s', 'speed of sound'),
+          given('T', pulseLengthS, 's', 'length of the pulse'),
+          given('t', ringingS, 's', 'time it rings'),
+        ),
+      ],
+    };
+  },
+});

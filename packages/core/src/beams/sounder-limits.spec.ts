@@ -1,0 +1,31 @@
+import { aPlan, aTransducer, aBeam } from '../testing/sample-plan.ts';
+import { sounderLimits } from './sounder-limits.ts';
+
+const plan = {
+  ...aPlan(),
+  boat: { ...aPlan().boat, draughtM: 0.5 },
+  transducers: {
+    low: aTransducer({ aboveKeelM: 0.1, beams: [aBeam({ frequencyHz: 45_000 })] }),
+    side: aTransducer({ kind: 'side-scan' }),
+  },
+};
+
+describe('the limits of a sounder', () => {
+  it('start below the face by half the way of pulse and ringing', () => {
+    const [only, ...none] = sounderLimits(plan, 32);
+    expect(none).toEqual([]);
+    // The usual pulse over 32 m is that of ringing at 45 kHz, 12 cycles: 0.267 ms, twice over at some 1440 m/s.
+    expect((only?.seesFromM ?? 0) - 0.4).toBeCloseTo((1443 * 2 * 12) / 45_000 / 2, 2);
+  });
+
+  it('draw more bottoms again in shallow water than in deep, each at a multiple of the depth', () => {
+    const count = (depthM: number): number => sounderLimits(plan, depthM)[0]?.echoes.length ?? 0;
+    expect(count(4)).toBeGreaterThan(0);
+    expect(count(4)).toBeGreaterThanOrEqual(count(400));
+    expect(sounderLimits(plan, 4)[0]?.echoes[0]?.drawnM).toBe(8);
+  });
+
+  it('are not told while the water is not described', () => {
+    expect(sounderLimits({ ...plan, waters: {} }, 32)).toEqual([]);
+  });
+});
