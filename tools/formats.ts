@@ -1,11 +1,11 @@
-import { bundleSchema, planSchema } from '@grey-keel/model';
+import { bundleSchema, planSchema, planVersion } from '@grey-keel/model';
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import * as z from 'zod';
 
 const folder = fileURLToPath(new URL('../docs/formats/', import.meta.url));
 const published = {
-  'plan-2.schema.json': { title: 'Grey Keel boat plan, version 2', schema: planSchema },
+  [`plan-${planVersion}.schema.json`]: { title: `Grey Keel boat plan, version ${planVersion}`, schema: planSchema },
   'bundle-1.schema.json': { title: 'Grey Keel bundle, version 1', schema: bundleSchema },
 };
 

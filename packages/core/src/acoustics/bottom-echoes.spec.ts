@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { answerOf } from '../calculation.ts';
+import { answerOf, calculate } from '../calculation.ts';
 import { bottomEchoes } from './bottom-echoes.ts';
 
 const shallow = { depthM: 5, firstSnrDb: 60, absorptionDbPerKm: 0, bottom: 'sand', surfaceLossDb: 0 } as const;
@@ -35,5 +35,6 @@ describe('bottom-echoes', () => {
       ),
     );
     expect(answerOf(bottomEchoes, { ...shallow, firstSnrDb: 24 }).echoes).toEqual([]);
+    expect(calculate(bottomEchoes, { ...shallow, faceDepthM: 5 }).ok).toBeFalse();
   });
 });

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { defineCalculation } from '../calculation.ts';
+import { defineCalculation, OutOfRange } from '../calculation.ts';
 import { given, reckoned } from '../working-step.ts';
 import { bottomTypes, type BottomType } from './backscatter.ts';
 
@@ -37,6 +37,12 @@ export const bottomEchoes = defineCalculation({
   }),
   run: ({ depthM, faceDepthM, firstSnrDb, bottom, absorptionDbPerKm, surfaceLossDb, requiredSnrDb }) => {
     const below = depthM - faceDepthM;
+    if (below < 0.05)
+      throw new OutOfRange(
+        'faceDepthM',
+        `"faceDepthM" is ${faceDepthM}: the face does not lie over a bottom at ${depthM} m.`,
+        `0 to ${(depthM - 0.05).toFixed(2)}`,
+      );
     const range = (order: number): number => below + (order - 1) * depthM;
     const mirrorDb = mirrorLossDb[bottom] + surfaceLossDb;
     const snrDb = (order: number): number =>
@@ -44,12 +50,12 @@ export const bottomEchoes = defineCalculation({
       20 * Math.log10(range(order) / below) -
       (2 * absorptionDbPerKm * (range(order) - below)) / 1000 -
       (order - 1) * mirrorDb;
-    const orders = below > 0 ? Array.from({ length: mostEchoes - 1 }, (_, i) => i + 2) : [];
+    const orders = Array.from({ length: mostEchoes - 1 }, (_, i) => i + 2);
     const seen = orders.filter((order) => snrDb(order) >= requiredSnrDb);
     return {
       echoes: seen.map((order) => ({ order, drawnM: order * depthM, snrDb: snrDb(order) })),
       flags: [],
-      working: seen.slice(0, 1).map((order) =>
+      working: orders.slice(0, 1).map((order) =>
         reckoned(
           {
             says: 'Signal over noise of the second bottom',

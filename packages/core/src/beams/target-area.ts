@@ -1,5 +1,6 @@
 import { polygonArea, polygonCentroid, polygonContains } from 'd3-polygon';
 import { difference, intersection } from 'polyclip-ts';
+import type { WorkingStep } from '@grey-keel/model';
 import * as z from 'zod';
 import { defineCalculation } from '../calculation.ts';
 import { given } from '../working-step.ts';
@@ -110,6 +111,22 @@ export const targetArea = defineCalculation({
     const farthestM = edges.length ? Math.max(...edges.map(([, to]) => away(to))) : null;
     const forward = nearest && nearest[0] - fromAtM[0];
     const starboard = nearest && nearest[1] - fromAtM[1];
+    const inputs = [
+      given('d', depthM, 'm', 'depth of the mark below the faces'),
+      ...beams.map(({ beamwidthDeg, shows }, i) =>
+        given(`w${i + 1}`, beamwidthDeg, '°', `cone ${i + 1} shows it ${shows === 'none' ? 'not at all' : shows}`),
+      ),
+    ];
+    const step = (says: string, symbol: string, value: number, unit: string, method: string): WorkingStep => ({
+      says,
+      symbol,
+      value,
+      unit,
+      expression: null,
+      method,
+      inputs,
+      source: 'plane geometry; Martinez, Rueda and Feito 2009',
+    });
     const largest = polygons[areas.indexOf(Math.max(...areas))]?.[0];
     return {
       areaM2,
@@ -128,30 +145,10 @@ export const targetArea = defineCalculation({
         : areaM2 === 0
           ? ['No place fits all of that: one of the beams was read wrongly, or the fish moved.']
           : [],
-      working: nearest
-        ? [
-            {
-              says: 'Least distance to move',
-              symbol: 'm',
-              value: away(nearest),
-              unit: 'm',
-              expression: null,
-              method: 'the nearest point of the area left when the discs are cut by one another',
-              inputs: [
-                given('d', depthM, 'm', 'depth of the mark below the faces'),
-                ...beams.map(({ beamwidthDeg, shows }, i) =>
-                  given(
-                    `w${i + 1}`,
-                    beamwidthDeg,
-                    '°',
-                    `cone ${i + 1} shows it ${shows === 'none' ? 'not at all' : shows}`,
-                  ),
-                ),
-              ],
-              source: 'plane geometry; Martinez, Rueda and Feito 2009',
-            },
-          ]
-        : [],
+      working: [
+        step('Water in which the mark must be', 'A', areaM2, 'm²', 'area left when the discs are cut by one another'),
+        ...(nearest ? [step('Least distance to move', 'm', away(nearest), 'm', 'the nearest point of that area')] : []),
+      ],
     };
   },
 });
