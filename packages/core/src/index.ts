@@ -56,11 +56,13 @@ export {
 export { shoppingOf, type Shopping, type ShoppingLine } from './beams/advice/shopping.ts';
 export { wantsOf, weightsOf, type Wants, type Weights } from './beams/advice/wants.ts';
 export { budgetDifference } from './beams/budget-difference.ts';
+export { detailAtDepth, type BeamDetail } from './beams/detail-at-depth.ts';
 export { deadZone } from './beams/dead-zone.ts';
 export {
   assumedEfficiency,
   assumedPowerW,
   beamShape,
+  derivedFigures,
   elementAcoustics,
   impliedEfficiency,
   offAxisDb,

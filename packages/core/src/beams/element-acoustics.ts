@@ -112,6 +112,14 @@ export const fanOffAxisDb = (shape: BeamShape, acrossDeg: number, alongDeg: numb
 /** A figure the sheet does not give and that was derived or assumed for it. */
 export type Derived = 'source level' | 'efficiency' | 'power' | 'pulse lengths';
 
+/** Which figures of a beam the sheet does not give: what of it is derived from physics, or assumed. */
+export const derivedFigures = (element: Element, beam: Beam): Derived[] => [
+  ...(beam.sourceLevelDb == null ? (['source level'] as const) : []),
+  ...(beam.sourceLevelDb == null && element.efficiency == null ? (['efficiency'] as const) : []),
+  ...(beam.sourceLevelDb == null && element.electricalPowerW === null ? (['power'] as const) : []),
+  ...(element.shortestPulseS == null || element.longestPulseS == null ? (['pulse lengths'] as const) : []),
+];
+
 /** One beam of an element as the sonar equation takes it. */
 export interface ElementAcoustics {
   readonly frequencyHz: number;
@@ -135,13 +143,6 @@ const pulseForDepthS = (element: Element, beam: Beam, depthM: number): number =>
 export const elementAcoustics = (element: Element, beam: Beam, depthM: number): ElementAcoustics => {
   const cone = halfPowerCone(beam);
   const shape = beamShape(cone.acrossDeg, cone.alongDeg);
-  const derived: Derived[] = [];
-  if (beam.sourceLevelDb == null) {
-    derived.push('source level');
-    if (element.efficiency == null) derived.push('efficiency');
-    if (element.electricalPowerW === null) derived.push('power');
-  }
-  if (element.shortestPulseS == null || element.longestPulseS == null) derived.push('pulse lengths');
   const pulseLengthS = pulseForDepthS(element, beam, depthM);
   const bandwidthHz = beam.bandwidthHz ?? 1 / pulseLengthS;
   return {
@@ -157,7 +158,7 @@ export const elementAcoustics = (element: Element, beam: Beam, depthM: number): 
     pulseLengthS,
     bandwidthHz,
     processingGainDb: Math.max(0, 10 * Math.log10(bandwidthHz * pulseLengthS)),
-    derived,
+    derived: derivedFigures(element, beam),
   };
 };
 

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, input, linkedSignal, output, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, input, linkedSignal, output } from '@angular/core';
 import { InputText } from 'primeng/inputtext';
 import * as z from 'zod';
 
@@ -56,7 +56,8 @@ export class TextField {
   readonly changed = output<string>();
 
   protected readonly typed = linkedSignal(() => this.value());
-  protected readonly problem = signal('');
+  /** Gone when the field is given another value. */
+  protected readonly problem = linkedSignal({ source: () => this.value(), computation: () => '' });
 
   protected keep(): void {
     const text = this.typed().trim();

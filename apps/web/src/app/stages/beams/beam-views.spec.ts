@@ -1,3 +1,4 @@
+import { HttpTestingController } from '@angular/common/http/testing';
 import { TestBed } from '@angular/core/testing';
 import { emptyPlan, type CatalogueEntry, type Element } from '@grey-keel/model';
 import { GoTo } from '../../shared/go-to.ts';
@@ -165,6 +166,50 @@ describe('the views of the beams', () => {
     await settle();
     expect(root.querySelector('#absorption-chart')).not.toBeNull();
     root.remove();
+  });
+
+  it('keep a changed sheet as a new version, with figures derived no longer, and leave the other beam as it was', async () => {
+    const root = await page(BeamsPage);
+    document.body.append(root);
+    const [first] = catalogue;
+    if (first?.item.type !== 'transducer') throw new Error('No transducer.');
+    const { element } = first.item;
+    const two = { ...element, name: 'Own two', beams: [...element.beams, ...element.beams] };
+    const entries = [{ ...first, id: 'own-two', shipped: false, item: { ...first.item, element: two } }];
+    store().dispatch(catalogueEvents.loaded({ entries }));
+    await settle();
+    expect(text(root, 'gk-catalogue-table')).toContain('derived: source level, efficiency, pulse lengths');
+    await press(root, '#edit-own-two');
+    expect(text(root, '#sheet-title')).toBe('Own two, version 1');
+    await choose(root, '#sheet-beam', '1');
+    await write(root, '#sheet-source-level', '212');
+    await write(root, '#sheet-shortest', '2');
+    await write(root, '#sheet-longest', '1');
+    await press(root, 'gk-sheet-form button[type="submit"]');
+    expect(text(root, 'gk-sheet-form [role="alert"]')).toContain('longer than the longest');
+    await write(root, '#sheet-shortest', '0.1');
+    await press(root, 'gk-sheet-form button[type="submit"]');
+    const sent = TestBed.inject(HttpTestingController).expectOne('api/catalogue/own-two');
+    const { element: kept } = sent.request.body as { element: Element };
+    expect(kept.beams.map(({ sourceLevelDb }) => sourceLevelDb)).toEqual([undefined, 212]);
+    expect([kept.shortestPulseS, kept.longestPulseS]).toEqual([0.0001, 0.001]);
+    sent.flush({ ...entries[0], version: 2 });
+    await settle();
+    expect(text(root, '[role="status"]')).toContain('version 2');
+    expect(text(root, '#sheet-title')).toBe('From a data sheet');
+    root.remove();
+  });
+
+  it('read a chart where the slider stands', async () => {
+    const root = await page(ReachView);
+    const slider = root.querySelector<HTMLInputElement>('#read-snr');
+    const level = (): number => Number.parseFloat(text(root, '[for="read-snr"] strong, output .mono'));
+    const before = level();
+    if (slider) slider.value = '190';
+    slider?.dispatchEvent(new Event('input'));
+    await settle();
+    expect(level()).toBeLessThan(before - 3);
+    expect(root.querySelectorAll('gk-detail-view tbody tr').length).toBeGreaterThan(0);
   });
 
   it('are chosen by tabs that arrows move between', async () => {

@@ -1,15 +1,17 @@
 import {
+  afterNextRender,
   ChangeDetectionStrategy,
   Component,
   computed,
   effect,
   inject,
+  Injector,
   linkedSignal,
   signal,
   untracked,
 } from '@angular/core';
 import { lostToAbsorption, sectionAt, workingWater } from '@grey-keel/core';
-import { planSchema, type CatalogueEntry, type Transducer } from '@grey-keel/model';
+import { planSchema, type CatalogueEntry, type Transducer, type TransducerEntry } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
 import { ServerApi } from '../../api/server-api.ts';
 import { problemOf } from '../../api/problem.ts';
@@ -272,11 +274,22 @@ const usualPlace: Record<Transducer['mounting'], { along: number; aboveKeelM: nu
 
         <section class="sheet below" id="catalogue" tabindex="-1" aria-labelledby="catalogue-title">
           <h2 id="catalogue-title">Catalogue</h2>
-          <gk-catalogue-table (placed)="place($event)" />
+          <gk-catalogue-table (placed)="place($event)" (edited)="edit($event)" />
         </section>
         <section class="sheet below" aria-labelledby="sheet-title">
-          <h2 id="sheet-title">From a data sheet</h2>
-          <gk-sheet-form (placed)="placeFromSheet($event)" />
+          <h2 id="sheet-title">
+            @if (edited(); as it) {
+              {{ it.item.element.name }}, version {{ it.entry.version }}
+            } @else {
+              From a data sheet
+            }
+          </h2>
+          <gk-sheet-form
+            [entry]="edited()"
+            (placed)="placeFromSheet($event)"
+            (kept)="keep($event)"
+            (closed)="edited.set(null)"
+          />
           @if (catalogueNote(); as words) {
             <p class="small" role="status">{{ words }}</p>
           }
@@ -350,6 +363,7 @@ export class BeamsPage {
   private readonly store = inject(Store);
   private readonly api = inject(ServerApi);
   private readonly goTo = inject(GoTo);
+  private readonly injector = inject(Injector);
   protected readonly plan = this.open.plan;
   protected readonly units = this.open.units;
   protected readonly way = this.open.way;
@@ -395,6 +409,7 @@ export class BeamsPage {
   protected readonly selected = signal<string | null>(null);
   protected readonly selectedTransducer = computed(() => this.plan().transducers[this.selected() ?? ''] ?? null);
   protected readonly catalogueNote = signal('');
+  protected readonly edited = signal<CatalogueTransducer | null>(null);
 
   protected readonly rows = computed(() => {
     const water = this.water();
@@ -472,6 +487,27 @@ export class BeamsPage {
             `${element.name} is on the boat; the catalogue did not take it: ${problemOf(error).detail}`,
           ),
       });
+  }
+
+  /** Boats that carry it keep the version they were given. */
+  protected keep({ id, item }: { readonly id: string; readonly item: TransducerEntry }): void {
+    this.api.putInCatalogue(id, item).subscribe({
+      next: (entry) => {
+        this.store.dispatch(catalogueEvents.entryKept({ entry }));
+        this.edited.set(null);
+        this.catalogueNote.set(
+          `${item.element.name} is kept as version ${entry.version}; boats that carry an older one keep it.`,
+        );
+      },
+      error: (error: unknown) =>
+        this.catalogueNote.set(`${item.element.name} was not kept: ${problemOf(error).detail}`),
+    });
+  }
+
+  protected edit(entry: CatalogueTransducer): void {
+    this.edited.set(entry);
+    this.catalogueNote.set('');
+    afterNextRender(() => document.getElementById('sheet-name')?.focus(), { injector: this.injector });
   }
 
   private put(

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, output } from '@angular/core';
-import type { CatalogueEntry, TransducerEntry } from '@grey-keel/model';
+import { derivedFigures } from '@grey-keel/core';
+import type { CatalogueEntry, Element, TransducerEntry } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
 import { InputText } from 'primeng/inputtext';
 import { TableModule } from 'primeng/table';
@@ -9,6 +10,12 @@ export interface CatalogueTransducer {
   readonly entry: CatalogueEntry;
   readonly item: TransducerEntry;
 }
+
+/** The figures the sheet does not give, which are derived from physics or assumed. */
+const derivedOf = (element: Element): string => {
+  const all = element.beams.flatMap((beam) => derivedFigures(element, beam));
+  return [...new Set(all)].join(', ');
+};
 
 /** What can be fitted, to choose from. */
 @Component({
@@ -28,7 +35,7 @@ export interface CatalogueTransducer {
           [globalFilterFields]="['name', 'kind', 'kHz', 'mountings']"
           [scrollable]="true"
           [virtualScroll]="rows().length > 60"
-          [virtualScrollItemSize]="53"
+          [virtualScrollItemSize]="rowPx"
           scrollHeight="320px"
         >
           <ng-template #caption>
@@ -52,8 +59,13 @@ export interface CatalogueTransducer {
             </tr>
           </ng-template>
           <ng-template #body let-row>
-            <tr>
-              <td>{{ row.name }}</td>
+            <tr [style.height.px]="rowPx">
+              <td>
+                {{ row.name }}
+                @if (row.derived) {
+                  <div class="faint">derived: {{ row.derived }}</div>
+                }
+              </td>
               <td>{{ row.kind }}</td>
               <td class="mono">{{ row.kHz }}</td>
               <td class="mono">{{ row.cones }}</td>
@@ -67,6 +79,17 @@ export interface CatalogueTransducer {
                 >
                   Place
                 </button>
+                @if (!row.from.entry.shipped) {
+                  <button
+                    type="button"
+                    class="plain"
+                    [id]="'edit-' + row.id"
+                    (click)="edited.emit(row.from)"
+                    [attr.aria-label]="'Edit ' + row.name"
+                  >
+                    Edit
+                  </button>
+                }
               </td>
             </tr>
           </ng-template>
@@ -95,8 +118,10 @@ export interface CatalogueTransducer {
 })
 export class CatalogueTable {
   readonly placed = output<CatalogueTransducer>();
+  readonly edited = output<CatalogueTransducer>();
   private readonly store = inject(Store);
   private readonly entries = this.store.selectSignal(catalogueFeature.selectAll);
+  protected readonly rowPx = 66;
   protected readonly status = this.store.selectSignal(catalogueFeature.selectStatus);
   protected readonly problem = this.store.selectSignal(catalogueFeature.selectProblem);
   protected readonly rows = computed(() =>
@@ -109,7 +134,8 @@ export class CatalogueTable {
           id: entry.id,
           from: { entry, item } satisfies CatalogueTransducer,
           name,
-          kind,
+          kind: item.element.constantBeamwidth ? `${kind}, constant cone` : kind,
+          derived: derivedOf(item.element),
           lowestHz: Math.min(...beams.map(({ frequencyHz }) => frequencyHz)),
           kHz: beams.map(({ frequencyHz }) => frequencyHz / 1000).join(' / '),
           cones: beams

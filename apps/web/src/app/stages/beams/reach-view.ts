@@ -15,10 +15,12 @@ import {
   wantsOf,
 } from '@grey-keel/core';
 import type { Transducer } from '@grey-keel/model';
-import { axisLabels, Chart, chartFrame, type Colour } from '../../shared/chart.ts';
+import { axisLabels, chartFrame, type Colour } from '../../shared/chart.ts';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
+import { ReadChart, type ChartReading } from '../../shared/read-chart.ts';
 import { openBoat } from '../open-boat.ts';
+import { DetailView } from './detail-view.ts';
 
 const curvePoints = 60;
 const imagedM = [5, 10, 15, 20, 30, 40, 60, 80, 100, 150];
@@ -26,7 +28,7 @@ const imagedM = [5, 10, 15, 20, 30, 40, 60, 80, 100, 150];
 /** How far down each sounder sees the fish, and which imaging frequency covers which range. */
 @Component({
   selector: 'gk-reach-view',
-  imports: [Chart, ComputedNumber, FigurePipe],
+  imports: [ComputedNumber, DetailView, FigurePipe, ReadChart],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (wants(); as it) {
@@ -38,7 +40,17 @@ const imagedM = [5, 10, 15, 20, 30, 40, 60, 80, 100, 150];
             badly. Seen where the line stands right of {{ required | figure: 'level' : units() }}.
           </p>
           <div class="two">
-            <gk-chart [label]="words()" [height]="380" [options]="curves()" />
+            <gk-read-chart
+              [label]="words()"
+              [height]="380"
+              [options]="curves()"
+              along="down"
+              [from]="0"
+              [to]="deepestM()"
+              quantity="depth"
+              sliderId="read-snr"
+              [read]="readLevel"
+            />
             <table class="figures" aria-label="Reach of the sounders">
               <thead>
                 <tr>
@@ -114,7 +126,17 @@ const imagedM = [5, 10, 15, 20, 30, 40, 60, 80, 100, 150];
           larger and bolder marks. Above the line nothing comes back.
         </p>
         <div class="two">
-          <gk-chart [label]="imagingWords()" [height]="260" [options]="imagingChart()" />
+          <gk-read-chart
+            [label]="imagingWords()"
+            [height]="260"
+            [options]="imagingChart()"
+            along="across"
+            [from]="0"
+            [to]="furthestM()"
+            quantity="depth"
+            sliderId="read-imaging"
+            [read]="readImaging"
+          />
           <table class="figures" aria-label="Highest imaging frequency by range">
             <thead>
               <tr>
@@ -145,6 +167,7 @@ const imagedM = [5, 10, 15, 20, 30, 40, 60, 80, 100, 150];
           </table>
         </div>
       </section>
+      <gk-detail-view />
     } @else {
       <p class="sheet">The water is not described: give its salt and temperature in the brief, and what is sought.</p>
     }
@@ -221,7 +244,7 @@ export class ReachView {
     });
   });
 
-  private readonly deepestM = computed(() => {
+  protected readonly deepestM = computed(() => {
     const wants = this.wants();
     const furthest = Math.max(0, ...this.beams().map(({ wellM }) => wellM));
     return Math.max(10, Math.min(furthest * 1.05, (wants?.deepestM ?? 40) * 4));
@@ -236,6 +259,17 @@ export class ReachView {
       };
     }),
   );
+
+  /** What each line says at a depth: under the pointer, or where the slider stands. */
+  protected readonly readLevel = (depthM: number): ChartReading[] =>
+    this.beams().map(({ name, beam, series }) => ({
+      name: `${name}, ${formatFigure({ value: beam.frequencyHz, quantity: 'frequency' }, this.units(), { decimals: 0 })}`,
+      colour: `var(--series-${series})`,
+      text: formatFigure(
+        { value: targetSnrDb(beam.terms, beam.targetStrengthDb, Math.max(0.5, depthM)), quantity: 'level' },
+        this.units(),
+      ),
+    }));
 
   protected readonly words = computed(
     () =>
@@ -348,6 +382,24 @@ export class ReachView {
     }));
   });
 
+  protected readonly furthestM = computed(() =>
+    Math.max(5, ...this.imaging().flatMap(({ rangeM, answer }) => (answer.frequencyHz === null ? [] : [rangeM]))),
+  );
+  protected readonly readImaging = (rangeM: number): ChartReading[] => {
+    const { temperatureC, salinityPpt } = this.wants()?.conditions.water ?? { temperatureC: 10, salinityPpt: 0 };
+    const { frequencyHz } = answerOf(imagingFrequency, { rangeM: Math.max(1, rangeM), temperatureC, salinityPpt });
+    return [
+      {
+        name: 'highest frequency',
+        colour: 'var(--water)',
+        text:
+          frequencyHz === null
+            ? 'none'
+            : formatFigure({ value: frequencyHz, quantity: 'frequency' }, this.units(), { decimals: 0 }),
+      },
+    ];
+  };
+
   protected readonly imagingWords = computed(
     () =>
       `Highest imaging frequency by range: ${this.imaging()
@@ -375,6 +427,7 @@ export class ReachView {
       xaxis: {
         type: 'numeric',
         min: 0,
+        max: toDisplay(this.furthestM(), depth),
         tickAmount: 5,
         labels: { ...axisLabels(colour), formatter: (value: string) => Number(value).toFixed(0) },
         title: { text: `range to a side, ${depth.symbol}` },

@@ -1,5 +1,15 @@
-import { ChangeDetectionStrategy, Component, computed, inject, output, signal } from '@angular/core';
-import { fieldErrors } from '@grey-keel/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  input,
+  output,
+  signal,
+  untracked,
+} from '@angular/core';
+import { fieldErrors, formatFigure } from '@grey-keel/core';
 import {
   beamSchema,
   elementSchema,
@@ -8,12 +18,14 @@ import {
   type Element,
   type SonarKind,
   type Transducer,
+  type TransducerEntry,
 } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
 import { ChoiceField, choicesOf, type Choice } from '../../shared/choice-field.ts';
 import { QuantityField } from '../../shared/quantity-field.ts';
 import { TextField } from '../../shared/text-field.ts';
 import { selectUnitChoice } from '../../state/view.ts';
+import type { CatalogueTransducer } from './catalogue-table.ts';
 
 type Mounting = Transducer['mounting'];
 
@@ -31,7 +43,7 @@ const levels: readonly Choice[] = [
 
 const isFan = (kind: SonarKind): boolean => kind !== 'sounder' && kind !== 'sector';
 
-/** A transducer by hand from its data sheet. The level of the cone is asked for: sheets quote -3 and -10 dB alike. */
+/** A transducer by hand from its data sheet, put in anew or changed in the shop's catalogue. The level of the cone is asked for: sheets quote -3 and -10 dB alike. */
 @Component({
   selector: 'gk-sheet-form',
   imports: [ChoiceField, QuantityField, TextField],
@@ -118,15 +130,77 @@ const isFan = (kind: SonarKind): boolean => kind !== 'sounder' && kind !== 'sect
         />
         same cone over its band</label
       >
-      <button type="submit" class="action chief">Place it on the boat</button>
+      <gk-quantity-field
+        label="Source level, if given"
+        fieldId="sheet-source-level"
+        quantity="level"
+        [value]="sourceLevelDb()"
+        [schema]="given.sourceLevelDb"
+        (changed)="sourceLevelDb.set($event)"
+      />
+      <gk-quantity-field
+        label="Electrical power, if given"
+        fieldId="sheet-power"
+        quantity="power"
+        [value]="powerW()"
+        [schema]="element.electricalPowerW"
+        (changed)="powerW.set($event)"
+      />
+      <gk-quantity-field
+        label="Efficiency, if given"
+        fieldId="sheet-efficiency"
+        quantity="fraction"
+        [value]="efficiency()"
+        [schema]="given.efficiency"
+        (changed)="efficiency.set($event)"
+      />
+      <gk-quantity-field
+        label="Shortest pulse, if given"
+        fieldId="sheet-shortest"
+        quantity="duration"
+        [decimals]="3"
+        [value]="shortestS()"
+        [schema]="given.shortestPulseS"
+        (changed)="shortestS.set($event)"
+      />
+      <gk-quantity-field
+        label="Longest pulse, if given"
+        fieldId="sheet-longest"
+        quantity="duration"
+        [decimals]="3"
+        [value]="longestS()"
+        [schema]="given.longestPulseS"
+        (changed)="longestS.set($event)"
+      />
+      @if (entry(); as it) {
+        @if (it.item.element.beams.length > 1) {
+          <gk-choice-field
+            label="Beam of it"
+            fieldId="sheet-beam"
+            [value]="'' + beamIndex()"
+            [choices]="beamsOf(it.item.element)"
+            (changed)="turnTo(+$event)"
+          />
+        }
+        <button type="submit" class="action chief">Keep it in the catalogue</button>
+        <button type="button" class="action" (click)="closed.emit()">Leave it as it was</button>
+      } @else {
+        <button type="submit" class="action chief">Place it on the boat</button>
+      }
+      <p class="small faint wide">
+        What the sheet does not give is derived from physics, or assumed in round figures, and marked as derived.
+      </p>
       @if (problem(); as words) {
         <p class="problem" role="alert">{{ words }}</p>
       }
     </form>
   `,
   styles: `
+    .wide,
     .problem {
       grid-column: 1 / -1;
+    }
+    .problem {
       color: var(--stop);
     }
     .constant {
@@ -147,6 +221,10 @@ const isFan = (kind: SonarKind): boolean => kind !== 'sounder' && kind !== 'sect
 })
 export class SheetForm {
   readonly placed = output<FromSheet>();
+  /** An entry of the shop's own to change; none while one is put in anew. */
+  readonly entry = input<CatalogueTransducer | null>(null);
+  readonly kept = output<{ readonly id: string; readonly item: TransducerEntry }>();
+  readonly closed = output();
   protected readonly units = inject(Store).selectSignal(selectUnitChoice);
   protected readonly beam = beamSchema.shape;
   protected readonly element = elementSchema.shape;
@@ -164,12 +242,65 @@ export class SheetForm {
   protected readonly bandwidthHz = signal<number | null>(null);
   protected readonly apertureM = signal<number | null>(null);
   protected readonly constant = signal(false);
+  protected readonly sourceLevelDb = signal<number | null>(null);
+  protected readonly powerW = signal<number | null>(null);
+  protected readonly efficiency = signal<number | null>(null);
+  protected readonly shortestS = signal<number | null>(null);
+  protected readonly longestS = signal<number | null>(null);
+  protected readonly beamIndex = signal(0);
+  protected readonly given = {
+    sourceLevelDb: beamSchema.shape.sourceLevelDb.unwrap(),
+    efficiency: elementSchema.shape.efficiency.unwrap(),
+    shortestPulseS: elementSchema.shape.shortestPulseS.unwrap(),
+    longestPulseS: elementSchema.shape.longestPulseS.unwrap(),
+  };
   protected readonly problem = signal('');
   protected readonly fan = computed(() => isFan(this.kind()));
 
   private readonly nullable = new Map(
     [beamSchema.shape.frequencyHz, beamSchema.shape.beamwidthDeg].map((schema) => [schema, schema.nullable()] as const),
   );
+
+  constructor() {
+    effect(() => {
+      const entry = this.entry();
+      untracked(() => this.fill(entry, 0));
+    });
+  }
+
+  protected beamsOf({ beams }: Element): Choice[] {
+    return beams.map(({ frequencyHz }, i) => ({
+      value: String(i),
+      label: formatFigure({ value: frequencyHz, quantity: 'frequency' }, this.units(), { decimals: 0 }),
+    }));
+  }
+
+  protected turnTo(beamIndex: number): void {
+    this.fill(this.entry(), beamIndex);
+  }
+
+  /** Shows an entry's own figures; empty for one that is put in anew. */
+  private fill(entry: CatalogueTransducer | null, beamIndex: number): void {
+    const element = entry?.item.element;
+    const beam = element?.beams[beamIndex];
+    this.problem.set('');
+    this.beamIndex.set(beamIndex);
+    this.name.set(element?.name ?? '');
+    if (element) this.kind.set(element.kind);
+    if (entry?.item.mountings[0]) this.mounting.set(entry.item.mountings[0]);
+    this.frequencyHz.set(beam?.frequencyHz ?? null);
+    this.beamwidthDeg.set(beam?.beamwidthDeg ?? null);
+    this.level.set(beam ? String(beam.levelDb) : '');
+    this.alongDeg.set(beam?.alongDeg ?? null);
+    this.bandwidthHz.set(beam?.bandwidthHz ?? null);
+    this.apertureM.set(element?.apertureM ?? null);
+    this.constant.set(element?.constantBeamwidth ?? false);
+    this.sourceLevelDb.set(beam?.sourceLevelDb ?? null);
+    this.powerW.set(element?.electricalPowerW ?? null);
+    this.efficiency.set(element?.efficiency ?? null);
+    this.shortestS.set(element?.shortestPulseS ?? null);
+    this.longestS.set(element?.longestPulseS ?? null);
+  }
 
   /** A figure of the form that is not filled in yet: only placing it needs it. */
   protected optional(schema: (typeof beamSchema.shape)['frequencyHz']) {
@@ -182,21 +313,25 @@ export class SheetForm {
       return this.problem.set(
         'quoted at: say at which level the sheet quotes the cone. 28° at -10 dB is 16.4° at -3 dB; if the sheet is silent, give the face and the findings will name the likely one.',
       );
+    const entry = this.entry();
+    const beam = {
+      frequencyHz: this.frequencyHz() ?? undefined,
+      bandwidthHz: this.bandwidthHz(),
+      beamwidthDeg: this.beamwidthDeg() ?? undefined,
+      levelDb: Number(this.level()),
+      alongDeg: this.fan() ? this.alongDeg() : null,
+      sourceLevelDb: this.sourceLevelDb(),
+    };
     const parsed = elementSchema.safeParse({
       name: this.name(),
       kind: this.kind(),
-      beams: [
-        {
-          frequencyHz: this.frequencyHz() ?? undefined,
-          bandwidthHz: this.bandwidthHz(),
-          beamwidthDeg: this.beamwidthDeg() ?? undefined,
-          levelDb: Number(this.level()),
-          alongDeg: this.fan() ? this.alongDeg() : null,
-        },
-      ],
+      beams: entry?.item.element.beams.map((before, i) => (i === this.beamIndex() ? beam : before)) ?? [beam],
       apertureM: this.apertureM(),
       constantBeamwidth: this.constant(),
-      electricalPowerW: null,
+      electricalPowerW: this.powerW(),
+      efficiency: this.efficiency(),
+      shortestPulseS: this.shortestS(),
+      longestPulseS: this.longestS(),
     });
     if (!parsed.success) {
       const [first] = fieldErrors(parsed.error, elementSchema);
@@ -207,13 +342,17 @@ export class SheetForm {
       };
       return this.problem.set(`${named[first?.field ?? ''] ?? first?.field ?? ''} is wanted before it can be placed.`);
     }
-    this.problem.set('');
+    const [shortest, longest] = [parsed.data.shortestPulseS, parsed.data.longestPulseS];
+    if (shortest && longest && shortest > longest)
+      return this.problem.set(
+        'Shortest pulse: it is longer than the longest pulse; take one of the two from the sheet again.',
+      );
+    if (entry) {
+      // The mounting that is named first is the one a boat is given.
+      const mountings = [this.mounting(), ...entry.item.mountings.filter((one) => one !== this.mounting())];
+      return this.kept.emit({ id: entry.entry.id, item: { ...entry.item, element: parsed.data, mountings } });
+    }
     this.placed.emit({ element: parsed.data, mounting: this.mounting() });
-    this.name.set('');
-    this.frequencyHz.set(null);
-    this.beamwidthDeg.set(null);
-    this.bandwidthHz.set(null);
-    this.apertureM.set(null);
-    this.level.set('');
+    this.fill(null, 0);
   }
 }
