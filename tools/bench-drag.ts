@@ -132,6 +132,25 @@ export const paneFrames = async (address: string, steps: number): Promise<PaneFr
   }
 };
 
+/** Drags a fish through the section with all its cones and fans, and reads from a trace what each step cost. */
+export const fishFrames = async (address: string, steps: number): Promise<PaneFrames> => {
+  const { driver, close } = await openBrowser(1280, 800, { trace: true });
+  try {
+    await driver.get(`${address}/boats/sable-wren/beams`);
+    await (await find(driver, '#tab-fish-and-slope')).click();
+    await (await find(driver, 'gk-scene-view .action.chief')).click();
+    const fish = await find(driver, 'gk-fish-section .fish');
+    await new Promise((resolve) => setTimeout(resolve, 1500));
+    await driver.actions().move({ origin: fish }).press().perform();
+    await moveBy(driver, steps);
+    const costs = costsOf(await traceOf(driver), steps);
+    await driver.actions().release().perform();
+    return { workP95: p95(costs) };
+  } finally {
+    await close();
+  }
+};
+
 /** Scrolls a long fleet from top to bottom and reads the gaps between its frames. */
 export const scrollFrames = async (address: string): Promise<Omit<DragFrames, 'workP95'>> => {
   const { driver, close } = await openBrowser();

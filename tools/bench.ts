@@ -17,7 +17,15 @@ import type { CatalogueEntry, Plan } from '@grey-keel/model';
 import { randomUUID } from 'node:crypto';
 import { demoFleet } from '../apps/server/src/demo/demo-fleet.ts';
 import { startApplication } from '../e2e/support/application.ts';
-import { dragFrames, firstView, paneFrames, scrollFrames, type DragFrames, type PaneFrames } from './bench-drag.ts';
+import {
+  dragFrames,
+  firstView,
+  fishFrames,
+  paneFrames,
+  scrollFrames,
+  type DragFrames,
+  type PaneFrames,
+} from './bench-drag.ts';
 
 interface Row {
   readonly name: string;
@@ -177,6 +185,8 @@ const fleetP95 = fleetTimes.sort((a, b) => a - b)[37] ?? 0;
 const scrolled = await scrollFrames(thousand.address);
 await thousand.remove();
 const first = await firstView(app.address);
+const fishDrags: PaneFrames[] = [];
+for (let i = 0; i < 5; i++) fishDrags.push(await fishFrames(app.address, 200));
 const paneDrags: PaneFrames[] = [];
 for (let i = 0; i < 5; i++) paneDrags.push(await paneFrames(app.address, 100));
 
@@ -307,6 +317,14 @@ const rows: Row[] = [
     baseline: 'budget',
     baselineValue: 10,
     ratio: median(paneDrags.map(({ workP95 }) => workP95)) / 10,
+  },
+  {
+    name: 'drag a fish: script, style, layout, paint an event, p95',
+    value: median(fishDrags.map(({ workP95 }) => workP95)),
+    unit: 'ms',
+    baseline: 'budget',
+    baselineValue: 10,
+    ratio: median(fishDrags.map(({ workP95 }) => workP95)) / 10,
   },
   {
     name: 'drag the depth: gap between frames, p95',

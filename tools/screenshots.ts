@@ -16,6 +16,13 @@ const views = [
     theme: 'shop',
     press: ['#tab-fish-and-slope', 'gk-scene-view .action.chief'],
   },
+  { name: 'mark', path: 'boats/sable-wren/beams', theme: 'shop', press: ['#tab-where-is-it'] },
+  {
+    name: 'drill',
+    path: 'boats/sable-wren/beams',
+    theme: 'sun',
+    press: ['#tab-drill', '#drill-start', '#drill-score'],
+  },
   { name: 'advice', path: 'boats/sable-wren/beams', theme: 'shop', press: ['#tab-advice', '#place-0'] },
   { name: 'reach', path: 'boats/sable-wren/beams', theme: 'shop', press: ['#tab-reach'] },
   { name: 'cone', path: 'boats/sable-wren/beams', theme: 'shop', press: ['#tab-cone-or-frequency'] },

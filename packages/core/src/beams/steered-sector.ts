@@ -27,8 +27,8 @@ export const steeredSector = defineCalculation({
     sweepS: z.number(),
     smearDeg: z.number(),
     smearM: z.number(),
-    /** Where the lower edge of the beam meets the bottom: beyond it the bottom is in the picture. Null where never. */
-    bottomFromM: z.number().nullable(),
+    /** Where the lower edge of the beam meets the bottom: beyond it the bottom is in the picture. */
+    bottomFromM: z.number(),
     /** Where the upper edge meets the surface: beyond it waves are in the picture. Null where never. */
     surfaceFromM: z.number().nullable(),
   }),

@@ -102,7 +102,7 @@ const whyWords: Readonly<Record<FishSeen['state'], string>> = {
           @case ('which frequency') {
             <p class="question">
               Choose the highest frequency whose side-scan image still covers
-              {{ it.rangeM | figure: 'length' : units() }} in this water ({{
+              {{ it.rangeM | figure: 'length' : units() : { decimals: 0 } }} in this water ({{
                 it.temperatureC | figure: 'temperature' : units()
               }}, {{ it.salinityPpt | figure: 'salinity' : units() }}).
             </p>

@@ -180,7 +180,7 @@ export interface FishMovedAhead {
               </li>
             }
             @if (view.bottomToM !== null) {
-              <li>Sees the bottom out to {{ view.bottomToM | figure: 'length' : units() }}.</li>
+              <li>Sees the bottom out to {{ view.bottomToM | figure: 'length' : units() : oneDecimal }}.</li>
             }
             <li>
               The slice is {{ view.sliceM | figure: 'length' : units() : oneDecimal }} thick at that range; what lies in
@@ -216,11 +216,18 @@ export interface FishMovedAhead {
               />
               at the far end. Use it with the boat nearly at rest.
             </li>
-            @if (sector.bottomFromM !== null) {
-              <li>The bottom lies in the picture from {{ sector.bottomFromM | figure: 'length' : units() }} out.</li>
-            }
+            <li>
+              The bottom lies in the picture
+              @for (one of sector.byDepth; track one.waterM; let last = $last) {
+                from {{ one.bottomFromM | figure: 'length' : units() : oneDecimal }} out over
+                {{ one.waterM | figure: 'depth' : units() : { decimals: 0 } }} of water{{ last ? '.' : ',' }}
+              }
+            </li>
             @if (sector.surfaceFromM !== null) {
-              <li>The waves lie in the picture from {{ sector.surfaceFromM | figure: 'length' : units() }} out.</li>
+              <li>
+                The waves lie in the picture from
+                {{ sector.surfaceFromM | figure: 'length' : units() : oneDecimal }} out.
+              </li>
             }
           }
         </ul>
@@ -302,6 +309,9 @@ export interface FishMovedAhead {
       color: var(--check);
       font-weight: 700;
     }
+    button.action {
+      margin-top: 10px;
+    }
     ul {
       margin: 10px 0 0;
       padding-left: 18px;
@@ -365,16 +375,21 @@ export class ForwardSection {
           belowFaceM,
           rangeM: setting.rangeM,
         });
+    const swept = (waterM: number) =>
+      answerOf(steeredSector, {
+        beamwidthDeg: Math.min(60, unit.alongDeg),
+        sectorDeg: 360,
+        rangeM: setting.rangeM,
+        turnRateDegPerS: this.turnDegPerS(),
+        tiltDeg: setting.tiltDeg,
+        faceDepthM: Math.min(20, unit.faceM),
+        belowFaceM: Math.max(0.1, waterM - unit.faceM),
+      });
     const sector = turning
-      ? answerOf(steeredSector, {
-          beamwidthDeg: Math.min(60, unit.alongDeg),
-          sectorDeg: 360,
-          rangeM: setting.rangeM,
-          turnRateDegPerS: this.turnDegPerS(),
-          tiltDeg: setting.tiltDeg,
-          faceDepthM: Math.min(20, unit.faceM),
-          belowFaceM,
-        })
+      ? {
+          ...swept(depthM),
+          byDepth: [0.25, 0.5, 1].map((share) => ({ waterM: share * depthM, ...swept(share * depthM) })),
+        }
       : null;
     const [from, to] = view
       ? [view.fromDownDeg, view.toDownDeg]

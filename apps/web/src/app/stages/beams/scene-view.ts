@@ -176,7 +176,7 @@ const stateWords: Record<FishSeen['state'], string> = {
               />, while it still sends and rings.
               @if (beam.echoes.length) {
                 It draws the bottom again, since sound goes up and down once more:
-                @for (echo of beam.echoes; track echo.order; let last = $last) {
+                @for (echo of beam.echoes.slice(0, 2); track echo.order; let last = $last) {
                   at
                   <gk-number
                     [of]="'Bottom number ' + echo.order + ' of ' + beam.name"
