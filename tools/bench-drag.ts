@@ -59,9 +59,9 @@ const traceOf = async (driver: WebDriver): Promise<TraceEvent[]> =>
   });
 
 /** What each of the last pointer moves cost the main thread until the next one, ms. */
-const costsOf = (trace: readonly TraceEvent[], steps: number): number[] => {
+const costsOf = (trace: readonly TraceEvent[], steps: number, event = 'mousemove'): number[] => {
   const moves = trace
-    .filter(({ name, args }) => name === 'EventDispatch' && args?.data?.type === 'mousemove')
+    .filter(({ name, args }) => name === 'EventDispatch' && args?.data?.type === event)
     .sort((a, b) => a.ts - b.ts)
     .slice(-steps);
   const [first] = moves;
@@ -143,7 +143,8 @@ export const fishFrames = async (address: string, steps: number): Promise<PaneFr
     await new Promise((resolve) => setTimeout(resolve, 1500));
     await driver.actions().move({ origin: fish }).press().perform();
     await moveBy(driver, steps);
-    const costs = costsOf(await traceOf(driver), steps);
+    // A captured pointer sends no mouse events.
+    const costs = costsOf(await traceOf(driver), steps, 'pointermove');
     await driver.actions().release().perform();
     return { workP95: p95(costs) };
   } finally {

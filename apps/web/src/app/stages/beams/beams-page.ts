@@ -19,6 +19,7 @@ import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
 import { GoTo } from '../../shared/go-to.ts';
 import { QuantityField } from '../../shared/quantity-field.ts';
+import { TurnByTurn } from '../../shared/turn-by-turn.ts';
 import { catalogueEvents } from '../../state/lists.ts';
 import { newId } from '../../state/open-plan.ts';
 import { openBoat } from '../open-boat.ts';
@@ -38,9 +39,6 @@ import { greatestM, leastM, SectionView } from './section-view.ts';
 import { seriesVariable } from './series.ts';
 import { SheetForm, type FromSheet } from './sheet-form.ts';
 import { TransducerEditor } from './transducer-editor.ts';
-
-/** How long the finger rests before every figure shows the depth under it. */
-const catchUpMs = 80;
 
 /** Where a transducer of a mounting usually sits, as shares of the boat's length; put right by tape afterwards. */
 const usualPlace: Record<Transducer['mounting'], { along: number; aboveKeelM: number }> = {
@@ -385,9 +383,7 @@ export class BeamsPage {
   protected readonly footprintM = linkedSignal(() => this.plan().working.depthM);
   private readonly absorbedM = linkedSignal(() => this.plan().working.depthM);
   protected readonly chartM = linkedSignal(() => this.plan().working.depthM);
-  private readonly followers = [this.besideM, this.footprintM, this.absorbedM, this.chartM];
-  private turn = 0;
-  private catchingUp: ReturnType<typeof setTimeout> | undefined;
+  private readonly figures = new TurnByTurn([this.besideM, this.footprintM, this.absorbedM, this.chartM]);
 
   protected readonly ring = computed(() => sectionAt(this.plan(), this.besideM()).ring);
   private readonly tabled = computed(() => sectionAt(this.plan(), this.footprintM()));
@@ -437,19 +433,12 @@ export class BeamsPage {
 
   protected drag(depthM: number): void {
     this.dragged.set(depthM);
-    this.followers[this.turn++ % this.followers.length]?.set(depthM);
-    clearTimeout(this.catchingUp);
-    this.catchingUp = setTimeout(() => this.catchUp(depthM), catchUpMs);
-  }
-
-  private catchUp(depthM: number): void {
-    clearTimeout(this.catchingUp);
-    for (const follower of this.followers) follower.set(depthM);
+    this.figures.follow(depthM);
   }
 
   protected settle(depthM: number | null): void {
     if (depthM === null) return;
-    this.catchUp(depthM);
+    this.figures.catchUp(depthM);
     this.dragged.set(null);
     if (depthM !== this.plan().working.depthM)
       this.open.edits.edit('the working depth', { type: 'workAtDepth', depthM });

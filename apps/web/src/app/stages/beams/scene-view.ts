@@ -4,6 +4,7 @@ import { sceneSchema, type PlacedFish, type Scene } from '@grey-keel/model';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
 import { QuantityField } from '../../shared/quantity-field.ts';
+import { TurnByTurn } from '../../shared/turn-by-turn.ts';
 import { newId } from '../../state/open-plan.ts';
 import { openBoat } from '../open-boat.ts';
 import { FansTable } from './fans-table.ts';
@@ -23,14 +24,14 @@ const stateWords: Record<FishSeen['state'], string> = {
   imports: [ComputedNumber, FansTable, FigurePipe, FishSection, ForwardSection, QuantityField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    @if (made(); as it) {
+    @if (tabled(); as it) {
       <section class="sheet" aria-label="Fish and slope, from astern">
         <gk-fish-section
           [plan]="plan()"
           [depthM]="depthM()"
           [units]="units()"
           [fish]="fish()"
-          [scene]="it"
+          [scene]="made() ?? it"
           (moved)="move($event)"
           (settled)="settle($event)"
           (removed)="remove($event)"
@@ -94,11 +95,11 @@ const stateWords: Record<FishSeen['state'], string> = {
               </tbody>
             </table>
           </div>
-          <gk-fans-table [plan]="plan()" [depthM]="depthM()" [units]="units()" [fish]="fish()" />
+          <gk-fans-table [plan]="plan()" [depthM]="depthM()" [units]="units()" [fish]="fannedFish()" />
         }
       </section>
       <gk-forward-section
-        [fish]="fish()"
+        [fish]="aheadFish()"
         (moved)="move($event)"
         (settled)="settle($event)"
         (wanted)="add((plan().boat.lengthM ?? 6) + depthM() / 2, 0)"
@@ -249,6 +250,12 @@ export class SceneView {
   /** Where the fish are while one is moved; the plan's own otherwise. */
   protected readonly fish = linkedSignal(() => this.plan().fish);
   protected readonly made = computed(() => sceneAt(this.plan(), this.depthM(), this.fish()));
+  /** The tables and the view ahead are more than one frame holds with the section: they follow in turn. */
+  private readonly tabledFish = linkedSignal(() => this.plan().fish);
+  protected readonly fannedFish = linkedSignal(() => this.plan().fish);
+  protected readonly aheadFish = linkedSignal(() => this.plan().fish);
+  private readonly others = new TurnByTurn([this.tabledFish, this.fannedFish, this.aheadFish]);
+  protected readonly tabled = computed(() => sceneAt(this.plan(), this.depthM(), this.tabledFish()));
   protected readonly layered = computed(() => thermoclineError(this.plan(), this.depthM()));
 
   protected inWords(fish: PlacedFish): string {
@@ -295,10 +302,14 @@ export class SceneView {
 
   protected move({ id, ...to }: FishMoved | FishMovedAhead): void {
     this.fish.update((all) => (all[id] ? { ...all, [id]: { ...all[id], ...to } } : all));
+    this.others.follow(this.fish());
+    // What is under the finger does not wait for its turn.
+    if ('forwardM' in to) this.aheadFish.set(this.fish());
   }
 
   /** One move is one edit, made when the fish is let go. */
   protected settle(id: string): void {
+    this.others.catchUp(this.fish());
     const [moved, before] = [this.fish()[id], this.plan().fish[id]];
     if (!moved || !before) return;
     const { forwardM, starboardM, depthM } = moved;
