@@ -60,6 +60,7 @@ describe('the drill', () => {
     expect(root.querySelector('path.area')?.getAttribute('d')).toBe('');
     await press(root, '#drill-score');
     const first = Number(text(root, '.result gk-number'));
+    expect(first).toBeLessThan(100);
     expect(root.querySelector('path.area')?.getAttribute('d')).not.toBe('');
     const at = root.querySelector('.mark')?.getAttribute('aria-valuetext');
     await key(root, '.mark', 'ArrowRight');
