@@ -14,7 +14,7 @@ export { beamwidth } from './beams/beamwidth.ts';
 export { beamwidthLevel } from './beams/beamwidth-level.ts';
 export { footprint } from './beams/footprint.ts';
 export { forwardMounting, forwardView } from './beams/forward-view.ts';
-export { fansAt, sideFanFromDownDeg, usualForward, type FanSeen, type SceneFan } from './beams/scene-fans.ts';
+export { fansAt, usualForward, type FanSeen, type SceneFan } from './beams/scene-fans.ts';
 export { shadowLengthM, sideScanShadow } from './beams/side-scan-shadow.ts';
 export { sounderLimits, type SounderLimits } from './beams/sounder-limits.ts';
 export { steeredSector } from './beams/steered-sector.ts';

@@ -30,7 +30,7 @@ export const forwardView = defineCalculation({
     /** Below the level; the fan that looks down tilts forward by it. */
     tiltDeg: z.number().min(0).max(60).default(0),
     /** Water below the face. */
-    belowFaceM: z.number().min(0.1).max(1000),
+    belowFaceM: z.number().min(0.1).max(2000),
     /** How far the unit is set to look. */
     rangeM: z.number().min(1).max(500),
     /** Width of the pane over its height: what keeps the picture's proportions true. */

@@ -115,4 +115,13 @@ describe('the fans of a scene', () => {
     expect(fanOffAxisDb(shape, 30, 1)).toBeCloseTo(-6.02, 1);
     expect(fanOffAxisDb(shape, 95, 0)).toBe(-60);
   });
+
+  it('take any depth a plan can be worked at, and any cone', () => {
+    for (const depthM of [0.5, 2000])
+      for (const kind of ['side-scan', 'down fan', 'forward-facing', 'sector'] as const)
+        for (const beamwidthDeg of [0.1, 170])
+          expect(() => seen(boat(fan(kind, { beamwidthDeg })), {}, depthM))
+            .withContext(`${kind} ${beamwidthDeg} ${depthM}`)
+            .not.toThrow();
+  });
 });

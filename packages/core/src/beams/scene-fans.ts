@@ -9,13 +9,11 @@ import { elementAcoustics, fanOffAxisDb, type ElementAcoustics } from './element
 import { forwardView } from './forward-view.ts';
 import { groundRange } from './ground-range.ts';
 import { reachTerms, requiredSnrDb, targetSnrDb, type ReachTerms } from './reach.ts';
+import { sideFanFromDownDeg } from './section.ts';
 import { shadowLengthM } from './side-scan-shadow.ts';
 import { workingBeamOf } from './working-beam.ts';
 
 const radian = Math.PI / 180;
-
-/** The axis of a side-looking fan is taken 30 degrees below the level, as such units are usually built. */
-export const sideFanFromDownDeg = 60;
 
 /** How high a fish is for its length, roughly. */
 const bodyHeight = 0.25;

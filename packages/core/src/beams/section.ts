@@ -59,6 +59,9 @@ export interface Section {
 
 const radian = Math.PI / 180;
 
+/** The axis of a side-looking fan is taken 30 degrees below the level, as such units are usually built. */
+export const sideFanFromDownDeg = 60;
+
 /** A wedge between two angles from straight down (positive towards +x), from the face to the bottom or to a reach. */
 const wedge = (x: number, faceM: number, depthM: number, fromDeg: number, toDeg: number, reachM: number): Point[] => {
   const at = (angleDeg: number): Point => {
@@ -93,8 +96,10 @@ const outlines = (
   const reach = 1.5 * depthM;
   switch (transducer.kind) {
     case 'side-scan': {
-      // The axis of a side-looking fan is taken 30 degrees below the horizontal, as such units are usually built.
-      const [low, high] = [60 - drawn.acrossDeg / 2, Math.min(90, 60 + drawn.acrossDeg / 2)];
+      const [low, high] = [
+        sideFanFromDownDeg - drawn.acrossDeg / 2,
+        Math.min(90, sideFanFromDownDeg + drawn.acrossDeg / 2),
+      ];
       return {
         astern: [wedge(s, faceM, depthM, low, high, reach), wedge(s, faceM, depthM, -low, -high, reach)],
         side: [cone(f, faceM, depthM, drawn.alongDeg)],

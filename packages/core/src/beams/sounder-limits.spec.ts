@@ -28,4 +28,10 @@ describe('the limits of a sounder', () => {
   it('are not told while the water is not described', () => {
     expect(sounderLimits({ ...plan, waters: {} }, 32)).toEqual([]);
   });
+
+  it('are told at any depth a plan can be worked at, however little comes back', () => {
+    const fine = { ...plan, transducers: { high: aTransducer({ beams: [aBeam({ frequencyHz: 1_200_000 })] }) } };
+    for (const depthM of [0.5, 2000]) expect(sounderLimits(fine, depthM).length).toBe(1);
+    expect(sounderLimits(fine, 2000)[0]?.echoes).toEqual([]);
+  });
 });

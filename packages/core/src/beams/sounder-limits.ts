@@ -37,7 +37,7 @@ export const sounderLimits = (plan: Plan, depthM: number): SounderLimits[] => {
     const again = answerOf(bottomEchoes, {
       depthM,
       faceDepthM: Math.min(20, faceM, depthM - 0.1),
-      firstSnrDb: Math.min(200, bottomSnrDb(terms, wants.bottom, Math.max(0.1, depthM - faceM))),
+      firstSnrDb: Math.max(-200, Math.min(200, bottomSnrDb(terms, wants.bottom, Math.max(0.1, depthM - faceM)))),
       bottom: wants.bottom,
       absorptionDbPerKm: terms.absorptionDbPerM * 1000,
     });

@@ -20,7 +20,7 @@ export const steeredSector = defineCalculation({
     turnRateDegPerS: z.number().min(0).max(90).default(0),
     tiltDeg: z.number().min(0).max(90).default(0),
     faceDepthM: z.number().min(0).max(20).default(0.3),
-    belowFaceM: z.number().min(0.1).max(1000),
+    belowFaceM: z.number().min(0.1).max(2000),
     soundSpeedMps: z.number().min(1300).max(1700).default(1500),
   }),
   output: z.strictObject({

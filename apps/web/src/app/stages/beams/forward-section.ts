@@ -377,7 +377,7 @@ export class ForwardSection {
         });
     const swept = (waterM: number) =>
       answerOf(steeredSector, {
-        beamwidthDeg: Math.min(60, unit.alongDeg),
+        beamwidthDeg: Math.min(60, Math.max(0.5, unit.alongDeg)),
         sectorDeg: 360,
         rangeM: setting.rangeM,
         turnRateDegPerS: this.turnDegPerS(),
