@@ -13,8 +13,9 @@ export { ringDown } from './acoustics/ring-down.ts';
 export { beamwidth } from './beams/beamwidth.ts';
 export { beamwidthLevel } from './beams/beamwidth-level.ts';
 export { footprint } from './beams/footprint.ts';
+export { coveredAhead, outlineAhead, sweptAhead, usualForward, type AheadUnit } from './beams/forward-fan.ts';
 export { forwardMounting, forwardView } from './beams/forward-view.ts';
-export { fansAt, usualForward, type FanSeen, type SceneFan } from './beams/scene-fans.ts';
+export { fansAt, looksAhead, type FanSeen, type SceneFan } from './beams/scene-fans.ts';
 export { shadowLengthM, sideScanShadow } from './beams/side-scan-shadow.ts';
 export { sounderLimits, type SounderLimits } from './beams/sounder-limits.ts';
 export { steeredSector } from './beams/steered-sector.ts';
@@ -41,6 +42,14 @@ export { silhouetteOf, type Point, type Silhouette } from './beams/silhouette.ts
 export { targetRing } from './beams/target-ring.ts';
 export { candidatesFor, fittedOf, type Candidate, type RuledOut } from './beams/advice/candidate.ts';
 export { judgeDisplays, type DisplayJudged, type StationDisplays } from './beams/advice/displays.ts';
+export {
+  imagingKinds,
+  imagingWorking,
+  rankImaging,
+  type ImagingKind,
+  type ImagingPlace,
+  type ImagingRanking,
+} from './beams/advice/imaging.ts';
 export { measureWorking } from './beams/advice/measure-working.ts';
 export { measuresOf, type BeamMeasures, type Measures } from './beams/advice/measures.ts';
 export {

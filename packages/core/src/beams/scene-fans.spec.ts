@@ -3,7 +3,8 @@ import fc from 'fast-check';
 import { expectWorkingHolds } from '../testing/evaluated.ts';
 import { aBeam, aPlan, aTransducer } from '../testing/sample-plan.ts';
 import { beamShape, fanOffAxisDb } from './element-acoustics.ts';
-import { fansAt, usualForward, type FanSeen } from './scene-fans.ts';
+import { usualForward } from './forward-fan.ts';
+import { fansAt, type FanSeen } from './scene-fans.ts';
 
 const fan = (kind: Transducer['kind'], beam: Partial<ReturnType<typeof aBeam>> = {}): Transducer =>
   aTransducer({

@@ -1,12 +1,12 @@
 import type { ForwardSetting, PlacedFish, Plan, Transducer, WorkingStep } from '@grey-keel/model';
 import { bottomBackscatterDb } from '../acoustics/backscatter.ts';
 import { targetStrengthDb } from '../acoustics/target-strength.ts';
-import { answerOf, calculate } from '../calculation.ts';
+import { calculate } from '../calculation.ts';
 import { faceDepthM, inOrder } from '../plan/working-water.ts';
 import { given, reckoned } from '../working-step.ts';
 import { wantsOf, type Wants } from './advice/wants.ts';
 import { elementAcoustics, fanOffAxisDb, type ElementAcoustics } from './element-acoustics.ts';
-import { forwardView } from './forward-view.ts';
+import { coveredAhead, usualForward, type AheadUnit } from './forward-fan.ts';
 import { groundRange } from './ground-range.ts';
 import { reachTerms, requiredSnrDb, targetSnrDb, type ReachTerms } from './reach.ts';
 import { sideFanFromDownDeg } from './section.ts';
@@ -20,13 +20,6 @@ const bodyHeight = 0.25;
 
 /** An echo this far over the bottom's at the same range still stands out in an image. */
 const overBottomDb = 3;
-
-/** A forward-facing fan as it leaves the box: upright, level, a quarter further ahead than the water is deep. */
-export const usualForward = (depthM: number): ForwardSetting => ({
-  mode: 'ahead',
-  tiltDeg: 0,
-  rangeM: Math.min(500, Math.max(5, Math.round(1.25 * depthM))),
-});
 
 /** What one fan makes of one fish. */
 export interface FanSeen {
@@ -60,6 +53,9 @@ export interface SceneFan {
   /** By fish. */
   readonly seen: Readonly<Record<string, FanSeen>>;
 }
+
+export const looksAhead = (fan: SceneFan): fan is SceneFan & AheadUnit =>
+  fan.kind === 'forward-facing' || fan.kind === 'sector';
 
 interface Looking {
   readonly id: string;
@@ -167,19 +163,16 @@ const ahead = (it: Looking, setting: ForwardSetting, depthM: number, fish: Place
   const turning = transducer.kind === 'sector';
   const flat = turning || setting.mode === 'flat';
   const { acrossDeg: sectorDeg, alongDeg: thinDeg } = acoustics.shape;
-  const view = answerOf(forwardView, {
-    mode: turning ? 'flat' : setting.mode,
-    sectorDeg: Math.max(5, sectorDeg),
-    thinDeg: Math.min(60, Math.max(0.5, thinDeg)),
-    tiltDeg: setting.tiltDeg,
-    belowFaceM: Math.max(0.1, depthM - faceM),
-    rangeM: setting.rangeM,
-  });
+  const { fromDownDeg, toDownDeg } = coveredAhead(
+    { kind: turning ? 'sector' : 'forward-facing', acrossDeg: sectorDeg, alongDeg: thinDeg, faceM },
+    setting,
+    depthM,
+  );
   const inPlaneDeg = turning
     ? 0
     : flat
       ? Math.atan2(across, forward) / radian
-      : Math.atan2(forward, down) / radian - (view.fromDownDeg + view.toDownDeg) / 2;
+      : Math.atan2(forward, down) / radian - (fromDownDeg + toDownDeg) / 2;
   const offPlaneDeg = flat
     ? Math.asin(Math.min(1, Math.max(-1, down / slantM))) / radian - setting.tiltDeg
     : Math.asin(Math.min(1, Math.max(-1, across / slantM))) / radian;

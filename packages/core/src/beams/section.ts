@@ -2,6 +2,7 @@ import type { Beam, Plan, SonarKind, Transducer, WorkingStep } from '@grey-keel/
 import { answerOf, type Answer } from '../calculation.ts';
 import { faceDepthM, inOrder } from '../plan/working-water.ts';
 import { footprint } from './footprint.ts';
+import { outlineAhead, usualForward } from './forward-fan.ts';
 import { halfPowerCone, type DrawnCone } from './half-power-cone.ts';
 import { silhouetteOf, type Point, type Silhouette } from './silhouette.ts';
 import { targetRing } from './target-ring.ts';
@@ -87,6 +88,7 @@ const cone = (x: number, faceM: number, depthM: number, fullDeg: number): Point[
 };
 
 const outlines = (
+  plan: Plan,
   transducer: Transducer,
   drawn: DrawnCone,
   faceM: number,
@@ -106,7 +108,18 @@ const outlines = (
       };
     }
     case 'forward-facing':
-      return { astern: [], side: [wedge(f, faceM, depthM, Math.max(0, 90 - drawn.acrossDeg), 90, depthM)] };
+    case 'sector':
+      return {
+        astern: [],
+        side: [
+          outlineAhead(
+            { kind: transducer.kind, acrossDeg: drawn.acrossDeg, alongDeg: drawn.alongDeg, faceM },
+            plan.scene.forward ?? usualForward(depthM),
+            depthM,
+            f,
+          ),
+        ],
+      };
     default:
       return {
         astern: [cone(s, faceM, depthM, drawn.acrossDeg)],
@@ -141,7 +154,7 @@ const sectionBeam = (plan: Plan, id: string, transducer: Transducer, depthM: num
     cone: drawn,
     faceM,
     belowFaceM,
-    ...outlines(transducer, drawn, faceM, Math.max(depthM, faceM + 0.05)),
+    ...outlines(plan, transducer, drawn, faceM, Math.max(depthM, faceM + 0.05)),
     onBottom: down
       ? {
           centre: { x: transducer.starboardM, y: transducer.forwardM },

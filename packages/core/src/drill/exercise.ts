@@ -26,6 +26,8 @@ export interface WhereExercise {
     readonly atM: [number, number];
     readonly shows: MarkStrength;
   }[];
+  /** Where the cross stands at first: ahead of every cone, since any place in them is an answer. */
+  readonly startsAt: { readonly forwardM: number; readonly starboardM: number };
 }
 
 /** A place for a fish is asked where one beam shows it in its cone and the other does not; side lobes do not count. */
@@ -72,9 +74,13 @@ const where = (plan: Plan, random: RandomGenerator): WhereExercise | null => {
     x: wide.transducer.starboardM + radius * Math.sin(turn),
     y: wide.transducer.forwardM + radius * Math.cos(turn),
   };
+  const ahead = sounders.map(
+    ({ transducer, cone }) => transducer.forwardM + 1.1 * depthM * Math.tan((cone.acrossDeg / 2) * radian),
+  );
   return {
     kind: 'where is it',
     depthM,
+    startsAt: { forwardM: Math.max(0, ...ahead), starboardM: 0 },
     beams: sounders.map((beam) => ({
       id: beam.id,
       name: beam.transducer.name,

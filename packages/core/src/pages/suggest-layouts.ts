@@ -6,7 +6,7 @@ import { panesOf, type PlacedPane } from './panes.ts';
 import { viewRangeM } from './view-range.ts';
 
 /** What is looked at in each way of working, and how much: the weights a layout is scored by. */
-const looksAt: Readonly<Record<Way, Partial<Record<View, number>>>> = {
+export const looksAt: Readonly<Record<Way, Partial<Record<View, number>>>> = {
   running: { chart: 3, sounder: 1 },
   searching: { 'side-scan': 3, chart: 1, sounder: 1, 'down fan': 1 },
   approaching: { 'forward-facing': 2, 'side-scan': 1, chart: 2, sounder: 1 },

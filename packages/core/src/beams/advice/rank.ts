@@ -77,24 +77,32 @@ interface Judged extends Omit<Place, 'onFront'> {
   readonly key: string;
 }
 
+/** What each criterion adds to a score of 100, by the weights of those that are judged. */
+export const scoreParts = (
+  judged: readonly Pick<ScorePart, 'criterion' | 'figure' | 'utility'>[],
+  weights: Weights,
+): ScorePart[] => {
+  const whole = Math.max(1e-9, sum(judged.map(({ criterion }) => weights[criterion])));
+  return judged.map((one) => {
+    const weight = weights[one.criterion];
+    return { ...one, weight, adds: (100 * weight * one.utility) / whole };
+  });
+};
+
 const judge = (
   candidates: readonly Candidate[],
   measures: Measures,
   { wants, weights }: { wants: Wants; weights: Weights },
   remarks: readonly string[],
 ): Judged => {
-  const whole = Math.max(1e-9, sum(criteria.map((criterion) => weights[criterion])));
-  const parts = criteria.map((criterion): ScorePart => {
-    const useful = utility[criterion](measures, wants);
-    const weight = weights[criterion];
-    return {
+  const parts = scoreParts(
+    criteria.map((criterion) => ({
       criterion,
       figure: figureOf(criterion, measures),
-      utility: useful,
-      weight,
-      adds: (100 * weight * useful) / whole,
-    };
-  });
+      utility: utility[criterion](measures, wants),
+    })),
+    weights,
+  );
   const lost = [...parts].sort((a, b) => b.weight * (1 - b.utility) - a.weight * (1 - a.utility));
   return {
     ids: candidates.map(({ id }) => id),

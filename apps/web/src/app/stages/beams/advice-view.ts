@@ -40,6 +40,7 @@ import { openBoat } from '../open-boat.ts';
 import type { RankingReply, RankingRequest } from '../../workers/ranking-messages.ts';
 import { DisplayAdvice } from './display-advice.ts';
 import { criterionWords } from './criterion-words.ts';
+import { ImagingAdvice } from './imaging-advice.ts';
 
 /** So many entries are ranked between two frames; more go to a worker. */
 const mostAtOnce = 100;
@@ -47,7 +48,7 @@ const mostAtOnce = 100;
 /** Which transducers for this boat: ranked, with what each is weighed by, what it gives up, and what was ruled out. */
 @Component({
   selector: 'gk-advice-view',
-  imports: [Chart, ChoiceField, ComputedNumber, DisplayAdvice],
+  imports: [Chart, ChoiceField, ComputedNumber, DisplayAdvice, ImagingAdvice],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet ask" aria-label="The question">
@@ -197,6 +198,9 @@ const mostAtOnce = 100;
           </section>
         </div>
       </div>
+      <section class="sheet" aria-labelledby="imaging-advice-title">
+        <gk-imaging-advice (placed)="placed.emit($event)" />
+      </section>
       <section class="sheet below" aria-labelledby="displays-title">
         <gk-display-advice />
       </section>

@@ -262,16 +262,9 @@ export class DrillView {
     this.place.set(place);
     this.score.set(null);
     const it = this.exercise();
-    // The cross starts ahead of every cone: where it is put is an answer.
-    const ahead =
-      it?.kind === 'where is it'
-        ? it.beams.map(
-            ({ atM, beamwidthDeg }) => atM[0] + 1.1 * it.depthM * Math.tan((beamwidthDeg / 2) * (Math.PI / 180)),
-          )
-        : [];
     this.answer.set({
-      forwardM: Math.max(0, ...ahead),
-      starboardM: it?.kind === 'which beam shows it' ? it.startsAt.starboardM : 0,
+      forwardM: it?.kind === 'where is it' ? it.startsAt.forwardM : 0,
+      starboardM: it && 'startsAt' in it ? it.startsAt.starboardM : 0,
       depthM: it?.kind === 'which beam shows it' ? it.startsAt.depthM : 1,
       frequencyHz: 190_000,
     });

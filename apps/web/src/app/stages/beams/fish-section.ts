@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, ElementRef, input, output, viewChild } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import {
   bottomAtM,
   fansAt,
@@ -12,7 +12,7 @@ import {
 } from '@grey-keel/core';
 import { placedFishSchema, type PlacedFish, type Plan } from '@grey-keel/model';
 import { scaleLinear } from 'd3-scale';
-import { svgPoint } from '../../shared/svg-point.ts';
+import { Movable } from '../../shared/movable.ts';
 import { fishInWords } from './fish-in-words.ts';
 import { seriesVariable } from './series.ts';
 
@@ -32,17 +32,14 @@ export interface FishMoved {
 /** The boat from astern over the bottom with her cones and fans, and fish in them that are dragged or moved by the arrows. */
 @Component({
   selector: 'gk-fish-section',
+  imports: [Movable],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let it = drawing();
     <svg
-      #canvas
       viewBox="0 0 ${width} ${height}"
       role="group"
       aria-label="The boat from astern over the bottom, with her cones and the fish"
-      (pointermove)="dragged($event)"
-      (pointerup)="dropped()"
-      (pointercancel)="dropped()"
     >
       <defs>
         <clipPath id="clip-scene">
@@ -90,8 +87,7 @@ export interface FishMoved {
       @for (one of it.fish; track one.id; let i = $index) {
         <g
           class="fish"
-          tabindex="0"
-          role="slider"
+          gkMovable
           [id]="'fish-' + one.id"
           [attr.aria-label]="'Fish ' + (i + 1) + ', ' + one.words + '; arrows move it'"
           [attr.aria-valuenow]="one.fish.depthM"
@@ -99,8 +95,10 @@ export interface FishMoved {
           aria-valuemin="0"
           [attr.aria-valuemax]="depthM()"
           [attr.transform]="'translate(' + one.x + ' ' + one.y + ')'"
-          (pointerdown)="taken(one.id, $event)"
-          (keydown)="pressed(one.id, $event)"
+          (moved)="moveTo(one.id, it.starboardM($event.x), it.depthM($event.y))"
+          (nudged)="moveTo(one.id, one.fish.starboardM + $event.right / 10, one.fish.depthM + $event.down / 10)"
+          (settled)="settled.emit(one.id)"
+          (keydown.delete)="$event.stopPropagation(); removed.emit(one.id)"
         >
           <circle r="22" class="grip" />
           <path d="M-11 0 Q-3 -8 7 0 L13 -5 V5 L7 0 Q-3 8 -11 0 Z" [class.shown]="one.shown" />
@@ -211,8 +209,6 @@ export class FishSection {
   readonly settled = output<string>();
   readonly removed = output<string>();
 
-  private readonly canvas = viewChild.required<ElementRef<SVGSVGElement>>('canvas');
-  private held: string | null = null;
   private readonly perMetre = computed(() => waterHeight / (this.depthM() * 1.15));
   private readonly fans = computed(() => fansAt(this.plan(), this.depthM(), this.fish()) ?? []);
 
@@ -231,6 +227,8 @@ export class FishSection {
     const ticks = scaleLinear([0, this.depthM() * 1.15], [0, 1]).ticks(6);
     const fans = this.fans();
     return {
+      starboardM: (pixelX: number): number => (pixelX - middle) / scale,
+      depthM: (pixelY: number): number => (pixelY - top) / scale,
       beams: made.beams.map((beam) => ({
         ...beam,
         cone: points(beam.cone),
@@ -275,39 +273,7 @@ export class FishSection {
     };
   });
 
-  protected taken(id: string, event: PointerEvent): void {
-    this.held = id;
-    this.canvas().nativeElement.setPointerCapture(event.pointerId);
-    event.preventDefault();
-  }
-
-  protected dragged(event: PointerEvent): void {
-    const at = svgPoint(this.canvas().nativeElement, event);
-    if (this.held === null || !at) return;
-    const scale = this.perMetre();
-    this.moveTo(this.held, (at.x - middle) / scale, (at.y - top) / scale);
-  }
-
-  protected dropped(): void {
-    const id = this.held;
-    this.held = null;
-    if (id !== null) this.settled.emit(id);
-  }
-
-  protected pressed(id: string, event: KeyboardEvent): void {
-    const by = event.shiftKey ? 1 : 0.1;
-    const step = { ArrowLeft: [-by, 0], ArrowRight: [by, 0], ArrowUp: [0, -by], ArrowDown: [0, by] }[event.key];
-    const fish = this.fish()[id];
-    if (event.key === 'Delete') this.removed.emit(id);
-    else if (step && fish) {
-      this.moveTo(id, fish.starboardM + (step[0] ?? 0), fish.depthM + (step[1] ?? 0));
-      this.settled.emit(id);
-    } else return;
-    event.preventDefault();
-    event.stopPropagation();
-  }
-
-  private moveTo(id: string, starboardM: number, depthM: number): void {
+  protected moveTo(id: string, starboardM: number, depthM: number): void {
     const tenth = (value: number): number => Math.round(value * 10) / 10;
     const { depthM: range } = placedFishSchema.shape;
     this.moved.emit({

@@ -1,22 +1,14 @@
+import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
 import {
-  ChangeDetectionStrategy,
-  Component,
-  computed,
-  ElementRef,
-  input,
-  output,
-  signal,
-  viewChild,
-} from '@angular/core';
-import {
-  answerOf,
+  coveredAhead,
   fansAt,
   formatFigure,
   forwardMounting,
-  forwardView,
+  looksAhead,
+  outlineAhead,
   silhouetteOf,
-  steeredSector,
   svgPoints,
+  sweptAhead,
   usualForward,
   type Point,
 } from '@grey-keel/core';
@@ -32,8 +24,8 @@ import * as z from 'zod';
 import { ChoiceField, choicesOf } from '../../shared/choice-field.ts';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
+import { Movable } from '../../shared/movable.ts';
 import { QuantityField } from '../../shared/quantity-field.ts';
-import { svgPoint } from '../../shared/svg-point.ts';
 import { openBoat } from '../open-boat.ts';
 import { seriesVariable } from './series.ts';
 
@@ -41,7 +33,6 @@ const width = 880;
 const height = 300;
 const left = 66;
 const top = 42;
-const radian = Math.PI / 180;
 
 export interface FishMovedAhead {
   readonly id: string;
@@ -52,20 +43,16 @@ export interface FishMovedAhead {
 /** The boat from starboard with what looks ahead of her, as it is set: its fan, its blind disc, and the fish in it. */
 @Component({
   selector: 'gk-forward-section',
-  imports: [ChoiceField, ComputedNumber, FigurePipe, QuantityField],
+  imports: [ChoiceField, ComputedNumber, FigurePipe, Movable, QuantityField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (drawing(); as it) {
       <section class="sheet" aria-labelledby="forward-title">
         <h2 id="forward-title">{{ it.name }}, from starboard</h2>
         <svg
-          #canvas
           viewBox="0 0 ${width} ${height}"
           role="group"
           aria-label="The boat from starboard with what looks ahead, and the fish"
-          (pointermove)="dragged($event)"
-          (pointerup)="dropped()"
-          (pointercancel)="dropped()"
         >
           <defs>
             <clipPath id="clip-ahead">
@@ -106,16 +93,16 @@ export interface FishMovedAhead {
           @for (one of it.fish; track one.id) {
             <g
               class="fish"
-              tabindex="0"
-              role="slider"
+              gkMovable
               [attr.aria-label]="'Fish ' + one.number + ', ' + one.words + '; arrows move it'"
               [attr.aria-valuenow]="one.depthM"
               [attr.aria-valuetext]="one.words"
               aria-valuemin="0"
               [attr.aria-valuemax]="depthM()"
               [attr.transform]="'translate(' + one.x + ' ' + one.y + ')'"
-              (pointerdown)="taken(one.id, $event)"
-              (keydown)="pressed(one.id, $event)"
+              (moved)="moveTo(one.id, it.forwardM($event.x), it.depthM($event.y))"
+              (nudged)="moveTo(one.id, one.forwardM + $event.right / 10, one.depthM + $event.down / 10)"
+              (settled)="settled.emit(one.id)"
             >
               <circle r="22" class="grip" />
               <path d="M-11 0 Q-3 -8 7 0 L13 -5 V5 L7 0 Q-3 8 -11 0 Z" [class.shown]="one.shown" />
@@ -337,12 +324,8 @@ export class ForwardSection {
   protected readonly depthM = computed(() => this.plan().working.depthM);
   protected readonly setting = computed(() => this.plan().scene.forward ?? usualForward(this.depthM()));
   protected readonly mounting = computed(() => forwardMounting[this.setting().mode]);
-  private readonly canvas = viewChild<ElementRef<SVGSVGElement>>('canvas');
-  private held: string | null = null;
 
-  private readonly unit = computed(() =>
-    fansAt(this.plan(), this.depthM(), this.fish())?.find(({ kind }) => kind === 'forward-facing' || kind === 'sector'),
-  );
+  private readonly unit = computed(() => fansAt(this.plan(), this.depthM(), this.fish())?.find(looksAhead));
 
   /** Pixels a metre, and where the transom stands: room for the boat astern and the range ahead. */
   private readonly frame = computed(() => {
@@ -363,45 +346,15 @@ export class ForwardSection {
     const x = (metres: number): number => zero + metres * perMetre;
     const y = (metres: number): number => top + metres * perMetre;
     const points = (list: readonly Point[]): string => svgPoints(list.map((p) => ({ x: x(p.x), y: y(p.y) })));
-    const belowFaceM = Math.max(0.1, depthM - unit.faceM);
     const turning = unit.kind === 'sector';
-    const view = turning
-      ? null
-      : answerOf(forwardView, {
-          mode: setting.mode,
-          sectorDeg: Math.min(170, Math.max(5, unit.acrossDeg)),
-          thinDeg: Math.min(60, Math.max(0.5, unit.alongDeg)),
-          tiltDeg: setting.tiltDeg,
-          belowFaceM,
-          rangeM: setting.rangeM,
-        });
-    const swept = (waterM: number) =>
-      answerOf(steeredSector, {
-        beamwidthDeg: Math.min(60, Math.max(0.5, unit.alongDeg)),
-        sectorDeg: 360,
-        rangeM: setting.rangeM,
-        turnRateDegPerS: this.turnDegPerS(),
-        tiltDeg: setting.tiltDeg,
-        faceDepthM: Math.min(20, unit.faceM),
-        belowFaceM: Math.max(0.1, waterM - unit.faceM),
-      });
+    const view = turning ? null : coveredAhead(unit, setting, depthM);
+    const swept = (waterM: number) => sweptAhead(unit, setting, waterM, this.turnDegPerS());
     const sector = turning
       ? {
           ...swept(depthM),
           byDepth: [0.25, 0.5, 1].map((share) => ({ waterM: share * depthM, ...swept(share * depthM) })),
         }
       : null;
-    const [from, to] = view
-      ? [view.fromDownDeg, view.toDownDeg]
-      : [90 - setting.tiltDeg - unit.alongDeg / 2, 90 - setting.tiltDeg + unit.alongDeg / 2];
-    const ray = (deg: number): Point => {
-      const cosine = Math.cos(deg * radian);
-      const end =
-        cosine > 1e-6 ? belowFaceM / cosine : cosine < -1e-6 ? unit.faceM / -cosine : Number.POSITIVE_INFINITY;
-      const range = Math.min(setting.rangeM, end);
-      return { x: unit.forwardM + range * Math.sin(deg * radian), y: unit.faceM + range * cosine };
-    };
-    const steps = 40;
     const shown = scaleLinear([0, depthM * 1.05], [0, 1]).ticks(4);
     return {
       name: unit.name,
@@ -409,11 +362,10 @@ export class ForwardSection {
       view,
       sector,
       colour: seriesVariable(unit.series),
+      forwardM: (pixelX: number): number => (pixelX - zero) / perMetre,
+      depthM: (pixelY: number): number => (pixelY - top) / perMetre,
       bottomY: y(depthM),
-      fan: points([
-        { x: unit.forwardM, y: unit.faceM },
-        ...Array.from({ length: steps + 1 }, (_, i) => ray(from + ((to - from) * i) / steps)),
-      ]),
+      fan: points(outlineAhead(unit, setting, depthM, unit.forwardM)),
       blind:
         view && view.blindM !== null && view.blindM > 0
           ? {
@@ -438,6 +390,7 @@ export class ForwardSection {
                   id,
                   number: i + 1,
                   depthM: one.depthM,
+                  forwardM: one.forwardM,
                   x: x(one.forwardM),
                   y: y(one.depthM),
                   shown: unit.seen[id]?.state === 'seen',
@@ -463,38 +416,7 @@ export class ForwardSection {
     });
   }
 
-  protected taken(id: string, event: PointerEvent): void {
-    this.held = id;
-    this.canvas()?.nativeElement.setPointerCapture(event.pointerId);
-    event.preventDefault();
-  }
-
-  protected dragged(event: PointerEvent): void {
-    const canvas = this.canvas()?.nativeElement;
-    const at = canvas && svgPoint(canvas, event);
-    if (this.held === null || !at) return;
-    const { perMetre, zero } = this.frame();
-    this.moveTo(this.held, (at.x - zero) / perMetre, (at.y - top) / perMetre);
-  }
-
-  protected dropped(): void {
-    const id = this.held;
-    this.held = null;
-    if (id !== null) this.settled.emit(id);
-  }
-
-  protected pressed(id: string, event: KeyboardEvent): void {
-    const by = event.shiftKey ? 1 : 0.1;
-    const step = { ArrowLeft: [-by, 0], ArrowRight: [by, 0], ArrowUp: [0, -by], ArrowDown: [0, by] }[event.key];
-    const fish = this.fish()[id];
-    if (!step || !fish) return;
-    this.moveTo(id, fish.forwardM + (step[0] ?? 0), fish.depthM + (step[1] ?? 0));
-    this.settled.emit(id);
-    event.preventDefault();
-    event.stopPropagation();
-  }
-
-  private moveTo(id: string, forwardM: number, depthM: number): void {
+  protected moveTo(id: string, forwardM: number, depthM: number): void {
     const tenth = (value: number): number => Math.round(value * 10) / 10;
     const { depthM: range } = placedFishSchema.shape;
     this.moved.emit({

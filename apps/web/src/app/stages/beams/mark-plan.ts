@@ -1,8 +1,8 @@
-import { ChangeDetectionStrategy, Component, computed, ElementRef, input, output, viewChild } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { formatFigure, silhouetteOf, svgPoints, type UnitChoice } from '@grey-keel/core';
 import type { Boat } from '@grey-keel/model';
 import { scaleLinear } from 'd3-scale';
-import { svgPoint } from '../../shared/svg-point.ts';
+import { Movable } from '../../shared/movable.ts';
 
 const width = 460;
 const height = 400;
@@ -27,18 +27,11 @@ export interface PlanPlace {
 /** The boat from above, bow up, with what her cones cover at a depth, where a mark may be, and a cross to set. */
 @Component({
   selector: 'gk-mark-plan',
+  imports: [Movable],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let it = drawing();
-    <svg
-      #canvas
-      viewBox="0 0 ${width} ${height}"
-      role="group"
-      aria-label="Plan of the boat, bow up, with her cones"
-      (pointermove)="dragged($event)"
-      (pointerup)="held = false"
-      (pointercancel)="held = false"
-    >
+    <svg viewBox="0 0 ${width} ${height}" role="group" aria-label="Plan of the boat, bow up, with her cones">
       <defs>
         <pattern id="area-hatch" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
           <line x1="0" x2="0" y1="0" y2="6" class="hatch" />
@@ -68,14 +61,13 @@ export interface PlanPlace {
       @if (it.mark; as at) {
         <g
           class="mark"
-          tabindex="0"
-          role="slider"
+          gkMovable
           aria-label="Where the mark is; arrows move it"
           [attr.aria-valuenow]="at.forwardM"
           [attr.aria-valuetext]="at.words"
           [attr.transform]="'translate(' + at.x + ' ' + at.y + ')'"
-          (pointerdown)="taken($event)"
-          (keydown)="pressed($event)"
+          (moved)="drag($event)"
+          (nudged)="put(at.forwardM - $event.down / 10, at.starboardM + $event.right / 10)"
         >
           <circle r="22" class="grip" />
           <path d="M-12 0 H12 M0 -12 V12" />
@@ -171,9 +163,6 @@ export class MarkPlan {
   readonly mark = input<PlanPlace | null>(null);
   readonly marked = output<PlanPlace>();
 
-  private readonly canvas = viewChild.required<ElementRef<SVGSVGElement>>('canvas');
-  protected held = false;
-
   /** Pixels a metre, so that the widest cone and the boat fit; amidships stands in the middle. */
   private readonly frame = computed(() => {
     const lengthM = this.boat().lengthM ?? 6;
@@ -228,30 +217,12 @@ export class MarkPlan {
     return `${far(forwardM)} ${forwardM < 0 ? 'astern' : 'forward'} of the transom, ${far(starboardM)} to ${side}`;
   }
 
-  protected taken(event: PointerEvent): void {
-    this.held = true;
-    this.canvas().nativeElement.setPointerCapture(event.pointerId);
-    event.preventDefault();
-  }
-
-  protected dragged(event: PointerEvent): void {
-    const at = svgPoint(this.canvas().nativeElement, event);
-    if (!this.held || !at) return;
+  protected drag(at: { readonly x: number; readonly y: number }): void {
     const { perMetre, middleM } = this.frame();
     this.put(middleM - (at.y - height / 2) / perMetre, (at.x - width / 2) / perMetre);
   }
 
-  protected pressed(event: KeyboardEvent): void {
-    const by = event.shiftKey ? 1 : 0.1;
-    const step = { ArrowLeft: [0, -by], ArrowRight: [0, by], ArrowUp: [by, 0], ArrowDown: [-by, 0] }[event.key];
-    const mark = this.mark();
-    if (!step || !mark) return;
-    this.put(mark.forwardM + (step[0] ?? 0), mark.starboardM + (step[1] ?? 0));
-    event.preventDefault();
-    event.stopPropagation();
-  }
-
-  private put(forwardM: number, starboardM: number): void {
+  protected put(forwardM: number, starboardM: number): void {
     const { perMetre, middleM } = this.frame();
     const tenth = (value: number, most: number): number => Math.round(10 * Math.min(most, Math.max(-most, value))) / 10;
     this.marked.emit({

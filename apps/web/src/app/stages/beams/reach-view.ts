@@ -67,6 +67,9 @@ const imagedM = [5, 10, 15, 20, 30, 40, 60, 80, 100, 150];
                     <td>
                       <span class="swatch" [style.background]="'var(--series-' + one.series + ')'"></span
                       >{{ one.name }}, {{ one.beam.frequencyHz | figure: 'frequency' : units() }}
+                      @if (one.derived) {
+                        <span class="small derived">derived: {{ one.derived }}</span>
+                      }
                     </td>
                     <td class="mono">{{ one.here | figure: 'level' : units() }}</td>
                     <td>
@@ -190,6 +193,10 @@ const imagedM = [5, 10, 15, 20, 30, 40, 60, 80, 100, 150];
       height: 11px;
       margin-right: 8px;
     }
+    .derived {
+      display: block;
+      color: var(--check);
+    }
     .wide {
       overflow-x: auto;
     }
@@ -234,6 +241,7 @@ export class ReachView {
           // The boat's own order gives the colour; a second beam is the same colour, and told apart by its label.
           series: series % 6,
           beam,
+          derived: beam.acoustics.derived.join(', '),
           uncertaintyDb,
           here: targetSnrDb(beam.terms, beam.targetStrengthDb, wants.workingM),
           badM: targetReachM(beam.terms, beam.targetStrengthDb - uncertaintyDb),

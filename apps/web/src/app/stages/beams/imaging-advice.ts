@@ -1,0 +1,155 @@
+import { ChangeDetectionStrategy, Component, computed, inject, output, signal } from '@angular/core';
+import { imagingWorking, rankImaging, type ImagingKind } from '@grey-keel/core';
+import type { CatalogueEntry } from '@grey-keel/model';
+import { Store } from '@ngrx/store';
+import { ComputedNumber } from '../../shared/computed-number.ts';
+import { FigurePipe } from '../../shared/figure-pipe.ts';
+import { catalogueFeature } from '../../state/lists.ts';
+import { openBoat } from '../open-boat.ts';
+
+/** Which imaging units, kind by kind: those first that the boat's ways of working look at. */
+@Component({
+  selector: 'gk-imaging-advice',
+  imports: [ComputedNumber, FigurePipe],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <h2 id="imaging-advice-title">Imaging and looking ahead</h2>
+    <p class="small faint">
+      Each at the range its picture is set to in the working depth, by its finest beam that still shows the fish there;
+      points of 100, by the same weights.
+    </p>
+    @for (one of rankings(); track one.kind) {
+      <section [attr.aria-label]="one.kind">
+        <h3>
+          {{ one.kind }}, {{ one.rangeM | figure: 'length' : units() : { decimals: 0 } }}
+          <span class="small faint">{{
+            one.ways.length ? 'looked at when ' + one.ways.join(', ') : 'not looked at in her ways of working'
+          }}</span>
+        </h3>
+        @if (one.places.length) {
+          <div class="wide">
+            <table class="figures" [attr.aria-label]="'Ranked ' + one.kind + ' units'">
+              <thead>
+                <tr>
+                  <th scope="col">Unit</th>
+                  <th scope="col">points</th>
+                  <th scope="col">beam</th>
+                  <th scope="col">shows the fish to</th>
+                  <th scope="col">slice at that range</th>
+                  <th scope="col">tells apart</th>
+                  <th scope="col">power</th>
+                  <th scope="col">hangs</th>
+                  <td></td>
+                </tr>
+              </thead>
+              <tbody>
+                @for (place of one.places; track place.id; let i = $index) {
+                  <tr>
+                    <td>
+                      {{ place.name }}
+                      @if (openId() === place.id) {
+                        @for (part of place.parts; track part.criterion) {
+                          <span class="small part"
+                            >{{ part.criterion }}: {{ (100 * part.utility).toFixed(0) }} % of full marks, weight
+                            {{ part.weight }}, {{ part.adds.toFixed(1) }} points</span
+                          >
+                        }
+                      }
+                    </td>
+                    <td>
+                      <button
+                        type="button"
+                        class="plain mono"
+                        [id]="'imaging-' + one.kind.replace(' ', '-') + '-' + i"
+                        [attr.aria-expanded]="openId() === place.id"
+                        [attr.aria-label]="place.score.toFixed(1) + ' points, how they add up'"
+                        (click)="openId.set(openId() === place.id ? '' : place.id)"
+                      >
+                        {{ place.score.toFixed(1) }}
+                      </button>
+                    </td>
+                    <td class="mono">{{ place.frequencyHz | figure: 'frequency' : units() }}</td>
+                    <td>
+                      <gk-number
+                        [of]="'Range of ' + place.name"
+                        [value]="place.reachM"
+                        quantity="length"
+                        [decimals]="0"
+                        [steps]="working('reach', place, one)"
+                      />
+                    </td>
+                    <td>
+                      <gk-number
+                        [of]="'Slice of ' + place.name"
+                        [value]="place.sliceM"
+                        quantity="length"
+                        [decimals]="1"
+                        [steps]="working('bottom detail', place, one)"
+                      />
+                    </td>
+                    <td>
+                      <gk-number
+                        [of]="'Separation of ' + place.name"
+                        [value]="place.resolutionM"
+                        quantity="length"
+                        [decimals]="2"
+                        [steps]="working('separation', place, one)"
+                      />
+                    </td>
+                    <td class="mono">{{ place.powerW | figure: 'power' : units() }}</td>
+                    <td>{{ place.mounting }}{{ place.byModule ? ', by a module' : '' }}</td>
+                    <td><button type="button" class="action" (click)="place_(place.id)">Place it</button></td>
+                  </tr>
+                }
+              </tbody>
+            </table>
+          </div>
+        } @else {
+          <p class="small">{{ none[one.kind] }}</p>
+        }
+        @for (out of one.ruledOut; track out.id) {
+          <p class="small faint">
+            <strong>{{ out.name }}</strong>: {{ out.by }}.
+          </p>
+        }
+      </section>
+    }
+  `,
+  styles: `
+    h3 {
+      margin: 10px 0 2px;
+    }
+    p {
+      margin: 2px 0;
+    }
+    .wide {
+      overflow-x: auto;
+    }
+    .part {
+      display: block;
+    }
+    button.plain {
+      min-height: var(--touch);
+    }
+  `,
+})
+export class ImagingAdvice {
+  readonly placed = output<CatalogueEntry[]>();
+
+  private readonly open = openBoat();
+  protected readonly units = this.open.units;
+  private readonly catalogue = inject(Store).selectSignal(catalogueFeature.selectAll);
+  protected readonly openId = signal('');
+  protected readonly rankings = computed(() => rankImaging(this.open.plan(), this.catalogue()) ?? []);
+  protected readonly working = imagingWorking;
+  protected readonly none: Readonly<Record<ImagingKind, string>> = {
+    'side-scan': 'Nothing of the catalogue shows it so far to a side. Look at a smaller range, or nearer the bottom.',
+    'down fan': 'Nothing of the catalogue shows it down there.',
+    'forward-facing': 'Nothing of the catalogue shows it so far ahead.',
+    sector: 'Nothing of the catalogue shows it so far about the boat.',
+  };
+
+  protected place_(wanted: string): void {
+    this.placed.emit(this.catalogue().filter(({ id }) => id === wanted));
+  }
+}
