@@ -45,17 +45,7 @@ import { openBoat } from '../open-boat.ts';
               <tbody>
                 @for (place of one.places; track place.id; let i = $index) {
                   <tr>
-                    <td>
-                      {{ place.name }}
-                      @if (openId() === place.id) {
-                        @for (part of place.parts; track part.criterion) {
-                          <span class="small part"
-                            >{{ part.criterion }}: {{ (100 * part.utility).toFixed(0) }} % of full marks, weight
-                            {{ part.weight }}, {{ part.adds.toFixed(1) }} points</span
-                          >
-                        }
-                      }
-                    </td>
+                    <td>{{ place.name }}</td>
                     <td>
                       <button
                         type="button"
@@ -98,8 +88,20 @@ import { openBoat } from '../open-boat.ts';
                     </td>
                     <td class="mono">{{ place.powerW | figure: 'power' : units() }}</td>
                     <td>{{ place.mounting }}{{ place.byModule ? ', by a module' : '' }}</td>
-                    <td><button type="button" class="action" (click)="place_(place.id)">Place it</button></td>
+                    <td><button type="button" class="action" (click)="place_(place.id)">Place</button></td>
                   </tr>
+                  @if (openId() === place.id) {
+                    <tr>
+                      <td colspan="9" class="parts small">
+                        @for (part of place.parts; track part.criterion) {
+                          <span
+                            >{{ part.criterion }}: {{ (100 * part.utility).toFixed(0) }} % of full marks, weight
+                            {{ part.weight }}, {{ part.adds.toFixed(1) }} points</span
+                          >
+                        }
+                      </td>
+                    </tr>
+                  }
                 }
               </tbody>
             </table>
@@ -125,8 +127,19 @@ import { openBoat } from '../open-boat.ts';
     .wide {
       overflow-x: auto;
     }
-    .part {
-      display: block;
+    th:first-child {
+      width: 24%;
+    }
+    table {
+      table-layout: fixed;
+      min-width: 820px;
+    }
+    .parts span {
+      display: inline-block;
+      margin-right: 24px;
+    }
+    button.action {
+      padding-inline: 6px;
     }
     button.plain {
       min-height: var(--touch);

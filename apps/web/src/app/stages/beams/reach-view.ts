@@ -68,7 +68,7 @@ const imagedM = [5, 10, 15, 20, 30, 40, 60, 80, 100, 150];
                       <span class="swatch" [style.background]="'var(--series-' + one.series + ')'"></span
                       >{{ one.name }}, {{ one.beam.frequencyHz | figure: 'frequency' : units() }}
                       @if (one.derived) {
-                        <span class="small derived">derived: {{ one.derived }}</span>
+                        <span class="small derived">derived</span>
                       }
                     </td>
                     <td class="mono">{{ one.here | figure: 'level' : units() }}</td>
@@ -91,6 +91,12 @@ const imagedM = [5, 10, 15, 20, 30, 40, 60, 80, 100, 150];
               </tbody>
             </table>
           </div>
+          @for (one of derived(); track one.name) {
+            <p class="small">
+              <span class="derived">derived</span>, not on the sheet of {{ one.name }}: {{ one.figures }}. What hangs on
+              them is as good as they are.
+            </p>
+          }
           <details (toggle)="listed.set($any($event.target).open)">
             <summary>The same as a table</summary>
             @if (listed()) {
@@ -194,7 +200,6 @@ const imagedM = [5, 10, 15, 20, 30, 40, 60, 80, 100, 150];
       margin-right: 8px;
     }
     .derived {
-      display: block;
       color: var(--check);
     }
     .wide {
@@ -250,6 +255,11 @@ export class ReachView {
         };
       });
     });
+  });
+
+  protected readonly derived = computed(() => {
+    const byName = new Map(this.beams().map(({ name, derived }) => [name, derived]));
+    return [...byName].filter(([, figures]) => figures).map(([name, figures]) => ({ name, figures }));
   });
 
   protected readonly deepestM = computed(() => {
