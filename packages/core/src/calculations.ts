@@ -25,6 +25,10 @@ import type { Calculation } from './calculation.ts';
 import { depthOffset } from './calibration/depth-offset.ts';
 import { legibility } from './pages/legibility.ts';
 import { paneScale } from './pages/pane-scale.ts';
+import { ampacity } from './power/ampacity.ts';
+import { batteryDay } from './power/battery-day.ts';
+import { startDip } from './power/start-dip.ts';
+import { voltageDrop } from './power/voltage-drop.ts';
 import { absorption } from './water/absorption.ts';
 import { soundSpeed } from './water/sound-speed.ts';
 
@@ -59,5 +63,9 @@ export const calculations: ReadonlyMap<string, Calculation> = new Map(
     depthOffset,
     legibility,
     paneScale,
+    voltageDrop,
+    ampacity,
+    batteryDay,
+    startDip,
   ].map((calculation) => [calculation.name, calculation as unknown as Calculation]),
 );

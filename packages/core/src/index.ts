@@ -108,7 +108,15 @@ export {
 } from './calibration/depth-offset-subject.ts';
 export { agroundInWords, changeOnEntering, signInWords } from './calibration/offset-words.ts';
 export { cutoffFor, findOutliers, median } from './calibration/outliers.ts';
-export { applyEdits, newDepthOffset, undoing, type Applied, type Refused } from './edits/apply-edits.ts';
+export {
+  applyEdits,
+  newDepthOffset,
+  newSource,
+  newUnitSettings,
+  undoing,
+  type Applied,
+  type Refused,
+} from './edits/apply-edits.ts';
 export { overlaps, splitPatches, touches, valueAt, type Clash } from './edits/rebase.ts';
 export {
   csvColumns,
@@ -144,6 +152,24 @@ export { paneScale } from './pages/pane-scale.ts';
 export { panesOf, pixelPitchM, type PlacedPane } from './pages/panes.ts';
 export { suggestLayouts, viewsAboard, type SuggestedLayout } from './pages/suggest-layouts.ts';
 export { viewRangeM } from './pages/view-range.ts';
+export {
+  apartM,
+  axisTiltDeg,
+  equipmentOf,
+  markShift,
+  sideViewBlocked,
+  toBladeTips,
+  type Blocked,
+  type MarkShift,
+} from './fit/clearances.ts';
+export { ampacity } from './power/ampacity.ts';
+export { batteryDay } from './power/battery-day.ts';
+export { circuitStanding, worstCurrentA, type CircuitStanding } from './power/circuit-standing.ts';
+export { circuitsOn, currentOf, dayOf, restVoltageV, type DaySpan } from './power/day-voltage.ts';
+export { startDip } from './power/start-dip.ts';
+export { voltageDrop } from './power/voltage-drop.ts';
+export { feedChoices, poorRank, type FeedChoice } from './sources/feeds.ts';
+export { isFactoryName, suggestSourceName } from './sources/source-names.ts';
 export { copyPlan } from './plan/copy-plan.ts';
 export { fingerprint, quantised } from './plan/fingerprint.ts';
 export { builtStages, stageStates, waterline, type StageStanding } from './plan/stage-state.ts';

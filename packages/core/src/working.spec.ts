@@ -107,6 +107,19 @@ const inputs: Record<string, object[]> = {
     { view: 'side-scan', rangeM: 40, widthPx: 1280, heightPx: 400 },
     { view: 'sounder', rangeM: 40, widthPx: 640, heightPx: 400 },
   ],
+  'voltage-drop': [{ oneWayLengthM: 4.5, currentA: 8, gauge: '2.5 mm2', supplyV: 12, temperatureC: 35 }],
+  ampacity: [{ gauge: 'AWG 10', engineSpace: true }],
+  'battery-day': [
+    {
+      loads: [
+        { currentA: 3, hours: 6 },
+        { currentA: 5, hours: 2 },
+      ],
+      capacityAh: 90,
+      chemistry: 'lead-acid',
+    },
+  ],
+  'start-dip': [{ restV: 12.6, internalOhm: 0.006, crankingA: 250, lossV: 0.3, lowestV: 10 }],
   'depth-offset': [
     {
       readings: [

@@ -24,6 +24,8 @@ describe('the demo fleet', () => {
     expect(rulesOf(planOf('sable-wren'))).toEqual(
       jasmine.arrayWithExactContents([
         'same-band',
+        'source-twice',
+        'feed-poor',
         'offset-wrong-sign',
         'offset-stale',
         'offset-missing',

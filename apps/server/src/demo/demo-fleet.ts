@@ -10,14 +10,18 @@ import {
 import {
   emptyPlan,
   type Boat,
+  type Circuit,
   type Edit,
   type FittedDisplay,
   type Layout,
+  type Load,
   type Page,
   type PageNumber,
   type Plan,
   type Readout,
+  type Source,
   type Transducer,
+  type UnitSettings,
   type View,
   type Water,
   type WaySet,
@@ -223,6 +227,181 @@ const wrenScreens = (): Pick<Plan, 'displays' | 'pages' | 'keys'> => {
   };
 };
 
+const load = (
+  name: string,
+  currentA: number,
+  runsIn: WaySet,
+  lowestV: number | null,
+  highestV: number | null,
+): Load => ({
+  name,
+  currentA,
+  lowestV,
+  highestV,
+  runsIn,
+});
+
+const circuit = (
+  changes: Pick<Circuit, 'name' | 'batteryId' | 'oneWayLengthM' | 'gauge' | 'fuseA' | 'loads'>,
+): Circuit => ({
+  conductor: 'stranded-tinned',
+  temperatureC: 30,
+  fuseFromPostM: 0.15,
+  ...changes,
+});
+
+const source = (name: string, tag: string, changes: Partial<Source> = {}): Source => ({
+  name,
+  tag,
+  selected: tag,
+  temperature: 'none',
+  appearsAfterS: 40,
+  ...changes,
+});
+
+const unit = (waterType: UnitSettings['waterType'], done: UnitSettings['done']): UnitSettings => ({
+  waterType,
+  north: 'true',
+  sidesRight: 'right',
+  done,
+});
+
+/** Where everything is and what it hangs on. Two sources share a name, and one screen takes its depth from the bow unit. */
+const wrenFit = (): Pick<Plan, 'equipment' | 'power' | 'sources' | 'feeds' | 'units'> => {
+  const [port, starboard, bow] = ['a-helm-port', 'b-helm-starboard', 'c-bow'] as const;
+  const awake: WaySet = { running: true, searching: true, trolling: true, 'on the spot': true };
+  return {
+    equipment: {
+      'a-propeller': {
+        name: 'Port propeller',
+        kind: 'propeller',
+        forwardM: -0.65,
+        starboardM: -0.85,
+        aboveKeelM: -0.02,
+        propellerDiameterM: 0.35,
+      },
+      'b-propeller': {
+        name: 'Starboard propeller',
+        kind: 'propeller',
+        forwardM: -0.65,
+        starboardM: 0.85,
+        aboveKeelM: -0.02,
+        propellerDiameterM: 0.35,
+      },
+      'c-motor': {
+        name: 'Bow motor',
+        kind: 'bow motor',
+        forwardM: 7.3,
+        starboardM: 0.3,
+        aboveKeelM: -0.1,
+        propellerDiameterM: 0.28,
+      },
+      'd-antenna': {
+        name: 'Antenna',
+        kind: 'position antenna',
+        forwardM: 2,
+        starboardM: 0,
+        aboveKeelM: 2.6,
+        propellerDiameterM: null,
+      },
+      'e-compass': {
+        name: 'Heading sensor',
+        kind: 'heading sensor',
+        forwardM: 3.6,
+        starboardM: 0,
+        aboveKeelM: 0.9,
+        propellerDiameterM: null,
+      },
+      'f-battery': {
+        name: 'Battery box',
+        kind: 'battery box',
+        forwardM: 1.2,
+        starboardM: 0,
+        aboveKeelM: 0.6,
+        propellerDiameterM: null,
+      },
+    },
+    power: {
+      batteries: {
+        'a-start': {
+          name: 'Start battery',
+          chemistry: 'lead-acid',
+          nominalV: 12,
+          capacityAh: 90,
+          capacityLeft: 0.9,
+          peukert: 1.2,
+          internalOhm: 0.006,
+          crankingA: 250,
+          chargingV: 14.6,
+        },
+        'b-sonar': {
+          name: 'Sonar battery',
+          chemistry: 'lithium',
+          nominalV: 12,
+          capacityAh: 120,
+          capacityLeft: 0.95,
+          peukert: 1.05,
+          internalOhm: 0.008,
+          crankingA: 0,
+          chargingV: 14.4,
+        },
+      },
+      circuits: {
+        'a-helm': circuit({
+          name: 'Helm displays',
+          batteryId: 'b-sonar',
+          oneWayLengthM: 3.2,
+          gauge: '6 mm2',
+          fuseA: 15,
+          loads: {
+            'a-port': load('Helm, port', 3.6, awake, 10, 17),
+            'b-starboard': load('Helm, starboard', 2.4, awake, 10, 17),
+          },
+        }),
+        'b-bow': circuit({
+          name: 'Bow',
+          batteryId: 'b-sonar',
+          oneWayLengthM: 6.5,
+          gauge: '10 mm2',
+          fuseA: 15,
+          loads: {
+            'a-display': load('Bow display', 3.2, { searching: true, trolling: true, 'on the spot': true }, 10, 17),
+            'b-ahead': load('Forward-facing module', 2.1, { searching: true, 'on the spot': true }, 10.5, 17),
+          },
+        }),
+      },
+      hours: { running: 1, searching: 2, trolling: 3, 'on the spot': 2 },
+    },
+    sources: {
+      'a-wide': source('Hull port 190', 'Through-hull wide 190, built-in sensor', { temperature: 'built in' }),
+      'b-narrow': source('Stern 880', 'Transom narrow 95/210'),
+      'c-sides': source('Stern 880', 'Side-scan 430/880'),
+      'd-ahead': source('Bow motor 880', 'Forward-facing 880', { appearsAfterS: 150 }),
+    },
+    feeds: {
+      [port]: {
+        depth: { sourceId: 'a-wide', fallbackId: 'b-narrow' },
+        'water temperature': { sourceId: 'a-wide', fallbackId: null },
+        heading: { sourceId: 'e-compass', fallbackId: null },
+        position: { sourceId: 'd-antenna', fallbackId: null },
+      },
+      [starboard]: {
+        depth: { sourceId: 'd-ahead', fallbackId: null },
+        'water temperature': { sourceId: 'a-wide', fallbackId: null },
+      },
+      [bow]: {
+        depth: { sourceId: 'b-narrow', fallbackId: 'a-wide' },
+        heading: { sourceId: 'e-compass', fallbackId: null },
+      },
+    },
+    units: {
+      [port]: unit('fresh', { 'shallow alarm': true, 'low voltage alarm': true, 'blank card in': true }),
+      [starboard]: unit('fresh', {}),
+      [bow]: { ...unit('fresh', {}), sidesRight: 'not looked at' },
+    },
+  };
+};
+
 /** Half commissioned: the boat the demo opens on, with faults planted for the findings to name. */
 const sableWren = (now: Date): DemoBoat => {
   const at = (daysAgo: number): string => new Date(now.getTime() - daysAgo * day).toISOString();
@@ -241,9 +420,24 @@ const sableWren = (now: Date): DemoBoat => {
       notes: 'Guided trips for char along ledges, jigging over schools. Electric bow motor.',
     }),
     stations: {
-      'a-helm-port': { name: 'Helm, port', viewingDistanceM: 0.95, posture: 'standing' },
-      'b-helm-starboard': { name: 'Helm, starboard', viewingDistanceM: 0.95, posture: 'standing' },
-      'c-bow': { name: 'Bow', viewingDistanceM: 1.4, posture: 'standing' },
+      'a-helm-port': {
+        name: 'Helm, port',
+        viewingDistanceM: 0.95,
+        posture: 'standing',
+        place: { forwardM: 3.3, starboardM: 0.2, aboveKeelM: 1.9 },
+      },
+      'b-helm-starboard': {
+        name: 'Helm, starboard',
+        viewingDistanceM: 0.95,
+        posture: 'standing',
+        place: { forwardM: 3.3, starboardM: 0.65, aboveKeelM: 1.9 },
+      },
+      'c-bow': {
+        name: 'Bow',
+        viewingDistanceM: 1.4,
+        posture: 'standing',
+        place: { forwardM: 6.6, starboardM: -0.3, aboveKeelM: 1.4 },
+      },
     },
     waters: { 'a-ostrel': lakeOstrel },
     sought: { char: { name: 'Char', lengthCm: 45, shallowestM: 18, deepestM: 45, over: 'ledges' } },
@@ -272,6 +466,7 @@ const sableWren = (now: Date): DemoBoat => {
       ),
     },
     ...wrenScreens(),
+    ...wrenFit(),
   };
   const wide = readingEdits({
     transducerId: 'a-wide',
@@ -369,6 +564,86 @@ const gannetDeep: Water = {
   clarity: 'mixed',
 };
 
+/** Where everything is aboard Old Marl, what it hangs on and what each screen listens to. */
+const marlFit = (): Pick<Plan, 'equipment' | 'power' | 'sources' | 'feeds' | 'units'> => {
+  const awake: WaySet = { running: true, drifting: true, anchored: true };
+  const feeds = {
+    depth: { sourceId: 'deep', fallbackId: null },
+    heading: { sourceId: 'c-compass', fallbackId: null },
+    position: { sourceId: 'b-antenna', fallbackId: null },
+    'water temperature': { sourceId: 'd-log', fallbackId: null },
+    'speed through water': { sourceId: 'd-log', fallbackId: null },
+  };
+  const kept: UnitSettings['done'] = {
+    'engine temperature alarm': true,
+    'low voltage alarm': true,
+    'shallow alarm': true,
+    'nuisance alarms off': true,
+    'menus that hide off': true,
+    'unused pages hidden': true,
+    'brightness set': true,
+    'blank card in': true,
+    'chart card in': true,
+  };
+  const at = (forwardM: number, starboardM: number, aboveKeelM: number) => ({ forwardM, starboardM, aboveKeelM });
+  return {
+    equipment: {
+      'a-propeller': { name: 'Propeller', kind: 'propeller', ...at(0.9, 0, 0.35), propellerDiameterM: 0.6 },
+      'b-antenna': { name: 'Antenna', kind: 'position antenna', ...at(4.9, 0, 5.4), propellerDiameterM: null },
+      'c-compass': { name: 'Heading sensor', kind: 'heading sensor', ...at(7.4, 0, 1.6), propellerDiameterM: null },
+      'd-log': {
+        name: 'Log',
+        kind: 'speed and temperature sensor',
+        ...at(4.6, -0.5, 0.45),
+        propellerDiameterM: null,
+      },
+      'e-battery': { name: 'Battery box', kind: 'battery box', ...at(3.6, 0.6, 0.9), propellerDiameterM: null },
+    },
+    power: {
+      batteries: {
+        'a-house': {
+          name: 'House battery',
+          chemistry: 'lead-acid',
+          nominalV: 24,
+          capacityAh: 220,
+          capacityLeft: 0.9,
+          peukert: 1.2,
+          internalOhm: 0.006,
+          crankingA: 0,
+          chargingV: 28.8,
+        },
+      },
+      circuits: {
+        'a-wheelhouse': circuit({
+          name: 'Wheelhouse',
+          batteryId: 'a-house',
+          oneWayLengthM: 5.4,
+          gauge: '6 mm2',
+          fuseA: 10,
+          loads: { 'a-display': load('Wheelhouse display and sounder', 4.5, awake, 10, 35) },
+        }),
+        'b-flybridge': circuit({
+          name: 'Flybridge',
+          batteryId: 'a-house',
+          oneWayLengthM: 8.2,
+          gauge: '4 mm2',
+          fuseA: 5,
+          loads: { 'a-display': load('Flybridge display', 1.4, awake, 10, 35) },
+        }),
+      },
+      hours: { running: 3, drifting: 5, anchored: 2 },
+    },
+    sources: {
+      deep: source('Hull starboard 45', 'Through-hull deep dual 45/95'),
+      'b-antenna': source('Mast antenna', 'Antenna'),
+      'c-compass': source('Forepeak compass', 'Heading sensor'),
+      'd-log': source('Hull port log', 'Log', { temperature: 'built in' }),
+    },
+    feeds: { 'a-wheelhouse': feeds, 'b-flybridge': feeds },
+    units: { 'a-wheelhouse': unit('salt', kept), 'b-flybridge': unit('salt', kept) },
+  };
+};
+
 /** Commissioned three months ago without a finding; since then her transducer was replaced. */
 const oldMarl = (now: Date): DemoBoat => {
   const at = (daysAgo: number): string => new Date(now.getTime() - daysAgo * day).toISOString();
@@ -387,8 +662,18 @@ const oldMarl = (now: Date): DemoBoat => {
       notes: 'Drifts over a deep bank edge; training trips.',
     }),
     stations: {
-      'a-wheelhouse': { name: 'Wheelhouse', viewingDistanceM: 0.9, posture: 'both' },
-      'b-flybridge': { name: 'Flybridge', viewingDistanceM: 0.85, posture: 'standing' },
+      'a-wheelhouse': {
+        name: 'Wheelhouse',
+        viewingDistanceM: 0.9,
+        posture: 'both',
+        place: { forwardM: 6.2, starboardM: 0.4, aboveKeelM: 2.6 },
+      },
+      'b-flybridge': {
+        name: 'Flybridge',
+        viewingDistanceM: 0.85,
+        posture: 'standing',
+        place: { forwardM: 5.1, starboardM: 0, aboveKeelM: 4.6 },
+      },
     },
     waters: { gannet: gannetDeep },
     sought: { ling: { name: 'Ling', lengthCm: 110, shallowestM: 80, deepestM: 300, over: 'rock' } },
@@ -440,6 +725,7 @@ const oldMarl = (now: Date): DemoBoat => {
       },
       'b-flybridge': { '1-short': { does: 'page', pageId: 'b1-run', place: null } },
     },
+    ...marlFit(),
   };
   const readings = readingEdits({
     transducerId: 'deep',

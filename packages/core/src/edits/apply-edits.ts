@@ -8,6 +8,8 @@ import {
   type Patch,
   type Path,
   type Plan,
+  type Source,
+  type UnitSettings,
   type Way,
 } from '@grey-keel/model';
 import { create } from 'mutative';
@@ -37,7 +39,7 @@ class EditRefused extends Error {
   }
 }
 
-type Collection = 'stations' | 'waters' | 'sought' | 'transducers' | 'displays' | 'pages' | 'fish';
+type Collection = 'stations' | 'waters' | 'sought' | 'transducers' | 'displays' | 'pages' | 'fish' | 'equipment';
 
 const words: Record<Collection, string> = {
   stations: 'station',
@@ -47,6 +49,7 @@ const words: Record<Collection, string> = {
   displays: 'display',
   pages: 'page',
   fish: 'fish',
+  equipment: 'piece of equipment',
 };
 
 const has = (record: object, key: string): boolean => Object.prototype.hasOwnProperty.call(record, key);
@@ -103,6 +106,8 @@ const describe = <C extends Collection>(
 const clearStation = (plan: Plan, stationId: string): void => {
   delete plan.displays[stationId];
   delete plan.keys[stationId];
+  delete plan.feeds[stationId];
+  delete plan.units[stationId];
   for (const { id } of pagesAt(plan, stationId)) delete plan.pages[id];
 };
 
@@ -143,6 +148,27 @@ const numberOf = (plan: Plan, pageId: string, id: string): PageNumber => {
   if (!number) throw new EditRefused(`pages.${pageId}.numbers.${id}`, `There is no number "${id}" any more.`);
   return number;
 };
+
+/** What is put in place the first time a source or a display's own settings are spoken of. */
+export const newSource = (): Source => ({ name: '', tag: '', selected: '', temperature: 'none', appearsAfterS: null });
+export const newUnitSettings = (): UnitSettings => ({
+  waterType: null,
+  north: null,
+  sidesRight: 'not looked at',
+  done: {},
+});
+
+/** What hangs in a collection that lies deeper in the plan. */
+const stood = <T>(record: Readonly<Record<string, T>>, path: string, word: string, id: string): T => {
+  const found = has(record, id) ? record[id] : undefined;
+  if (!found) throw new EditRefused(`${path}.${id}`, `There is no ${word} "${id}" any more.`);
+  return found;
+};
+const notYet = (record: object, path: string, word: string, id: string): void => {
+  if (has(record, id)) throw new EditRefused(`${path}.${id}`, `There is a ${word} "${id}" already.`);
+};
+const batteryOf = (plan: Plan, id: string) => stood(plan.power.batteries, 'power.batteries', 'battery', id);
+const circuitOf = (plan: Plan, id: string) => stood(plan.power.circuits, 'power.circuits', 'circuit', id);
 
 const applyTo = (plan: Plan, edit: Exclude<Edit, { type: 'restore' }>): void => {
   switch (edit.type) {
@@ -203,6 +229,7 @@ const applyTo = (plan: Plan, edit: Exclude<Edit, { type: 'restore' }>): void => 
       present(plan, 'transducers', edit.id);
       delete plan.transducers[edit.id];
       delete plan.depthOffsets[edit.id];
+      delete plan.sources[edit.id];
       return;
     case 'transmitIn': {
       present(plan, 'transducers', edit.id);
@@ -310,6 +337,66 @@ const applyTo = (plan: Plan, edit: Exclude<Edit, { type: 'restore' }>): void => 
     case 'removeFish':
       present(plan, 'fish', edit.id);
       delete plan.fish[edit.id];
+      return;
+    case 'placeEquipment':
+      absent(plan, 'equipment', edit.id);
+      plan.equipment[edit.id] = edit.equipment;
+      return;
+    case 'describeEquipment':
+      return describe(plan, 'equipment', edit.id, edit.changes);
+    case 'removeEquipment':
+      present(plan, 'equipment', edit.id);
+      delete plan.equipment[edit.id];
+      delete plan.sources[edit.id];
+      return;
+    case 'addBattery':
+      notYet(plan.power.batteries, 'power.batteries', 'battery', edit.id);
+      plan.power.batteries[edit.id] = edit.battery;
+      return;
+    case 'describeBattery':
+      Object.assign(batteryOf(plan, edit.id), edit.changes);
+      return;
+    case 'removeBattery':
+      batteryOf(plan, edit.id);
+      delete plan.power.batteries[edit.id];
+      for (const circuit of Object.values(plan.power.circuits))
+        if (circuit.batteryId === edit.id) circuit.batteryId = null;
+      return;
+    case 'addCircuit':
+      notYet(plan.power.circuits, 'power.circuits', 'circuit', edit.id);
+      plan.power.circuits[edit.id] = edit.circuit;
+      return;
+    case 'describeCircuit':
+      Object.assign(circuitOf(plan, edit.id), edit.changes);
+      return;
+    case 'removeCircuit':
+      circuitOf(plan, edit.id);
+      delete plan.power.circuits[edit.id];
+      return;
+    case 'putLoad': {
+      const { loads } = circuitOf(plan, edit.circuitId);
+      if (edit.load) loads[edit.id] = edit.load;
+      else delete loads[edit.id];
+      return;
+    }
+    case 'workHours':
+      if (edit.hours > 0) plan.power.hours[edit.way] = edit.hours;
+      else delete plan.power.hours[edit.way];
+      return;
+    case 'describeSource':
+      if (!has(plan.transducers, edit.id)) present(plan, 'equipment', edit.id);
+      Object.assign((plan.sources[edit.id] ??= newSource()), edit.changes);
+      return;
+    case 'feed': {
+      present(plan, 'displays', edit.stationId);
+      const feeds = (plan.feeds[edit.stationId] ??= {});
+      if (edit.feed) feeds[edit.quantity] = edit.feed;
+      else delete feeds[edit.quantity];
+      return;
+    }
+    case 'describeUnit':
+      present(plan, 'displays', edit.stationId);
+      Object.assign((plan.units[edit.stationId] ??= newUnitSettings()), edit.changes);
       return;
     case 'printCard':
       plan.cards[edit.id] = edit.card;

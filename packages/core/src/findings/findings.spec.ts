@@ -1,8 +1,9 @@
 import type { Edit, Finding, KeyAction, Plan, View } from '@grey-keel/model';
 import { emptyPlan } from '@grey-keel/model';
 import { stageStates, waterline } from '../plan/stage-state.ts';
-import { aBeam, aPage, aPlan, aTransducer, aWater, edited, pair, withEntered } from '../testing/sample-plan.ts';
+import { aBeam, aPage, aPlan, aTransducer, aWater, edited, fitted, pair, withEntered } from '../testing/sample-plan.ts';
 import { expectWorkingHolds } from '../testing/evaluated.ts';
+import { fitFaults } from '../testing/fit-faults.ts';
 import { findings, rules } from './findings.ts';
 
 const of = (plan: Plan, rule: string): Finding[] => findings(plan).filter(({ id }) => id.split(':')[0] === rule);
@@ -249,7 +250,7 @@ const cases: Record<string, { speaks: Plan; silent: Plan; value?: number }> = ((
 
 describe('findings', () => {
   it('have a case for every rule', () => {
-    const covered = new Set([...Object.keys(cases), 'offset-missing']);
+    const covered = new Set([...Object.keys(cases), ...Object.keys(fitFaults), 'offset-missing']);
     expect(rules.map(({ id }) => id).filter((id) => !covered.has(id))).toEqual([]);
   });
 
@@ -366,7 +367,16 @@ describe('stage states', () => {
   it('of a boat of which only the name is known are all missing, and the waterline stands at the first', () => {
     const plan = emptyPlan('Bare');
     expect(new Set(Object.values(states(plan)))).toEqual(new Set(['missing']));
-    expect(Object.keys(states(plan))).toEqual(['brief', 'beams', 'calibrate', 'pages', 'keys', 'handover']);
+    expect(Object.keys(states(plan))).toEqual([
+      'brief',
+      'beams',
+      'fit',
+      'sources',
+      'calibrate',
+      'pages',
+      'keys',
+      'handover',
+    ]);
     expect(waterline(stageStates(plan, findings(plan)))?.number).toBe(1);
   });
 
@@ -381,16 +391,20 @@ describe('stage states', () => {
       })),
     );
     const done = withEntered(narrowToo, 'b-narrow');
-    expect(states(done)).toEqual({
+    expect(waterline(stageStates(done, findings(done)))?.stage).toBe('fit');
+    const whole = fitted(done);
+    expect(states(whole)).toEqual({
       brief: 'fresh',
       beams: 'fresh',
+      fit: 'fresh',
+      sources: 'fresh',
       calibrate: 'fresh',
       pages: 'fresh',
       keys: 'fresh',
       handover: 'missing',
     });
-    expect(waterline(stageStates(done, findings(done)))?.stage).toBe('handover');
-    const colder = edited(done, { type: 'describeWater', id: 'pool', changes: { temperatureC: 4 } });
+    expect(waterline(stageStates(whole, findings(whole)))?.stage).toBe('handover');
+    const colder = edited(whole, { type: 'describeWater', id: 'pool', changes: { temperatureC: 4 } });
     expect(states(colder)['calibrate']).toBe('stale');
     expect(waterline(stageStates(colder, findings(colder)))?.number).toBe(5);
   });

@@ -15,6 +15,7 @@ import {
   offsetWrongSign,
   readingHalf,
 } from './rules/depth-offsets.ts';
+import { fitRules } from './rules/fit.ts';
 import { faceAboveWater } from './rules/face-above-water.ts';
 import { keyLost, keyOnTrailer, keyPlace, keySlip, keyTwice, pageWithoutKey } from './rules/keys.ts';
 import { narrowOutsideWide } from './rules/narrow-outside-wide.ts';
@@ -28,10 +29,12 @@ import {
   viewQuiet,
   viewWithoutTransducer,
 } from './rules/pages.ts';
+import { powerRules } from './rules/power.ts';
 import { salinityKind } from './rules/salinity-kind.ts';
 import { sameBand } from './rules/same-band.ts';
 import { sameName } from './rules/same-name.ts';
 import { sheetEfficiency } from './rules/sheet-efficiency.ts';
+import { sourceRules } from './rules/sources.ts';
 import { transmitsOnTrailer } from './rules/transmits-on-trailer.ts';
 
 /** Every rule a boat is judged by. */
@@ -50,6 +53,9 @@ export const rules: readonly Rule[] = [
   absorptionHeavy,
   brackishAbsorption,
   narrowOutsideWide,
+  ...fitRules,
+  ...powerRules,
+  ...sourceRules,
   offsetWrongSign,
   offsetStale,
   offsetMissing,

@@ -9,4 +9,9 @@ export const copyPlan = (plan: Plan, name: string): Plan => ({
   boat: { ...plan.boat, name },
   depthOffsets: {},
   cards: {},
+  // Tags are read and settings looked at on each boat anew.
+  sources: Object.fromEntries(
+    Object.entries(plan.sources).map(([id, source]) => [id, { ...source, tag: '', selected: '' }]),
+  ),
+  units: {},
 });

@@ -151,6 +151,61 @@ export const edited = (plan: Plan, ...edits: Edit[]): Plan => {
   return applied.plan;
 };
 
+/** The plan with its screen in place, wired and fed, and its sources named and selected. */
+export const fitted = (plan: Plan): Plan =>
+  edited(
+    plan,
+    { type: 'describeStation', id: 'helm', changes: { place: { forwardM: 3, starboardM: 0.4, aboveKeelM: 1.8 } } },
+    {
+      type: 'addBattery',
+      id: 'house',
+      battery: {
+        name: 'House',
+        chemistry: 'lithium',
+        nominalV: 12,
+        capacityAh: 100,
+        capacityLeft: 1,
+        peukert: 1.05,
+        internalOhm: 0.005,
+        crankingA: 0,
+        chargingV: 14.4,
+      },
+    },
+    {
+      type: 'addCircuit',
+      id: 'helm',
+      circuit: {
+        name: 'Helm',
+        batteryId: 'house',
+        oneWayLengthM: 3,
+        gauge: '6 mm2',
+        conductor: 'stranded-tinned',
+        temperatureC: 25,
+        fuseA: 10,
+        fuseFromPostM: 0.1,
+        loads: {
+          screen: { name: 'Screen', currentA: 3, lowestV: 10, highestV: 17, runsIn: { trolling: true } },
+        },
+      },
+    },
+    ...Object.keys(plan.transducers).map((id): Edit => ({
+      type: 'describeSource',
+      id,
+      changes: { name: `Hull ${id}`, tag: `Type ${id}`, selected: `Type ${id}` },
+    })),
+    {
+      type: 'feed',
+      stationId: 'helm',
+      quantity: 'depth',
+      feed: { sourceId: Object.keys(plan.transducers)[0] ?? '', fallbackId: null },
+    },
+    {
+      type: 'describeUnit',
+      stationId: 'helm',
+      changes: { waterType: 'fresh', north: 'true', sidesRight: 'right' },
+    },
+  );
+
 /** The plan with a transducer's offset worked out and entered. */
 export const withEntered = (plan: Plan, transducerId: string): Plan => {
   const inputs = depthOffsetInputs(plan, transducerId);

@@ -3,12 +3,15 @@ import { adviceSchema } from '../plan/advice.ts';
 import { boatSchema } from '../plan/boat.ts';
 import { depthOffsetSchema, enteredOffsetSchema } from '../plan/depth-offset.ts';
 import { fittedDisplaySchema } from '../plan/display.ts';
+import { equipmentSchema } from '../plan/equipment.ts';
 import { idSchema } from '../plan/id.ts';
 import { keyActionSchema, keySlotSchema } from '../plan/key.ts';
 import { pageNumberSchema, pageSchema } from '../plan/page.ts';
 import { printedCardSchema } from '../plan/plan.ts';
+import { batterySchema, circuitSchema, loadSchema } from '../plan/power.ts';
 import { placedFishSchema, sceneSchema } from '../plan/scene.ts';
 import { soughtSchema } from '../plan/sought.ts';
+import { fedQuantitySchema, feedSchema, sourceSchema, unitSettingsSchema } from '../plan/source.ts';
 import { stationSchema } from '../plan/station.ts';
 import { transducerSchema } from '../plan/transducer.ts';
 import { waterSchema } from '../plan/water.ts';
@@ -109,6 +112,35 @@ export const editSchema = z.discriminatedUnion('type', [
   z.strictObject({ type: z.literal('placeFish'), id: idSchema, fish: placedFishSchema }),
   z.strictObject({ type: z.literal('describeFish'), id: idSchema, changes: placedFishSchema.partial() }),
   z.strictObject({ type: z.literal('removeFish'), id: idSchema }),
+
+  z.strictObject({ type: z.literal('placeEquipment'), id: idSchema, equipment: equipmentSchema }),
+  z.strictObject({ type: z.literal('describeEquipment'), id: idSchema, changes: equipmentSchema.partial() }),
+  z.strictObject({ type: z.literal('removeEquipment'), id: idSchema }),
+
+  z.strictObject({ type: z.literal('addBattery'), id: idSchema, battery: batterySchema }),
+  z.strictObject({ type: z.literal('describeBattery'), id: idSchema, changes: batterySchema.partial() }),
+  /** Its circuits stay, with nothing to hang on. */
+  z.strictObject({ type: z.literal('removeBattery'), id: idSchema }),
+  z.strictObject({ type: z.literal('addCircuit'), id: idSchema, circuit: circuitSchema }),
+  z.strictObject({
+    type: z.literal('describeCircuit'),
+    id: idSchema,
+    changes: circuitSchema.omit({ loads: true }).partial(),
+  }),
+  z.strictObject({ type: z.literal('removeCircuit'), id: idSchema }),
+  /** Null takes the load off. */
+  z.strictObject({ type: z.literal('putLoad'), circuitId: idSchema, id: idSchema, load: loadSchema.nullable() }),
+  z.strictObject({ type: z.literal('workHours'), way: waySchema, hours: z.number().min(0).max(24) }),
+
+  /** Of a transducer or a piece of equipment. */
+  z.strictObject({ type: z.literal('describeSource'), id: idSchema, changes: sourceSchema.partial() }),
+  z.strictObject({
+    type: z.literal('feed'),
+    stationId: idSchema,
+    quantity: fedQuantitySchema,
+    feed: feedSchema.nullable(),
+  }),
+  z.strictObject({ type: z.literal('describeUnit'), stationId: idSchema, changes: unitSettingsSchema.partial() }),
 
   z.strictObject({ type: z.literal('printCard'), id: idSchema, card: printedCardSchema }),
 

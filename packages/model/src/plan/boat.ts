@@ -20,6 +20,8 @@ export const boatSchema = z.strictObject({
   /** The keel's lowest point below the waterline as she floats when calibrated. */
   draughtM: z.number().min(0.05).max(10).nullable(),
   hullForm: z.enum(hullForms),
+  /** Rise of the bottom at the transom from the level, to each side; left out or null where not measured. */
+  deadriseDeg: z.number().min(0).max(45).nullable().optional(),
   hullMaterial: z.enum(hullMaterials),
   propulsion: z.enum(propulsions),
   cruiseSpeedMps: z.number().min(0).max(60).nullable(),

@@ -3,18 +3,21 @@ import { adviceSchema } from './advice.ts';
 import { boatSchema } from './boat.ts';
 import { depthOffsetSchema } from './depth-offset.ts';
 import { fittedDisplaySchema } from './display.ts';
+import { equipmentSchema } from './equipment.ts';
 import { idSchema, instantSchema } from './id.ts';
 import { boundKeysSchema } from './key.ts';
 import { pageSchema } from './page.ts';
+import { powerSchema } from './power.ts';
 import { placedFishSchema, sceneSchema } from './scene.ts';
 import { soughtSchema } from './sought.ts';
+import { feedSchema, fedQuantitySchema, sourceSchema, unitSettingsSchema } from './source.ts';
 import { stationSchema } from './station.ts';
 import { transducerSchema } from './transducer.ts';
 import { waterSchema } from './water.ts';
 import { waySetSchema } from './ways.ts';
 
 /** The version this code writes. Older ones are brought up by `upgradePlan`; newer ones are refused. */
-export const planVersion = 3;
+export const planVersion = 4;
 
 export const printedCardSchema = z.strictObject({
   at: instantSchema,
@@ -47,6 +50,14 @@ export const planSchema = z.strictObject({
   advice: adviceSchema,
   scene: sceneSchema,
   fish: z.record(idSchema, placedFishSchema),
+  equipment: z.record(idSchema, equipmentSchema),
+  power: powerSchema,
+  /** By transducer or piece of equipment. */
+  sources: z.record(idSchema, sourceSchema),
+  /** By station: where each thing it shows comes from. */
+  feeds: z.record(idSchema, z.partialRecord(fedQuantitySchema, feedSchema)),
+  /** By station. */
+  units: z.record(idSchema, unitSettingsSchema),
 });
 export type Plan = z.output<typeof planSchema>;
 
@@ -81,4 +92,9 @@ export const emptyPlan = (name: string): Plan => ({
   advice: { school: 'by the brief', weights: {} },
   scene: { slopeDeg: 0, thermocline: null, windMps: 4, rollDeg: 0 },
   fish: {},
+  equipment: {},
+  power: { batteries: {}, circuits: {}, hours: {} },
+  sources: {},
+  feeds: {},
+  units: {},
 });

@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { placeSchema } from './equipment.ts';
 import { nameSchema } from './id.ts';
 
 export const postures = ['seated', 'standing', 'both'] as const;
@@ -8,5 +9,7 @@ export const stationSchema = z.strictObject({
   /** Eye to screen, as the user stands or sits when the number has to be read. */
   viewingDistanceM: z.number().min(0.2).max(5).nullable(),
   posture: z.enum(postures),
+  /** Where its screen stands; left out until the boat is fitted. */
+  place: placeSchema.nullable().optional(),
 });
 export type Station = z.output<typeof stationSchema>;

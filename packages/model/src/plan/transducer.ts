@@ -52,5 +52,7 @@ export const transducerSchema = elementSchema.extend({
   /** Which of its beams the drawing and the card show. */
   workingBeam: z.number().int().min(0).max(5),
   transmitsIn: waySetSchema,
+  /** How far a fairing block or a bracket brings the face back to the level; left out where it lies with the hull. */
+  fairingDeg: z.number().min(0).max(45).nullable().optional(),
 });
 export type Transducer = z.output<typeof transducerSchema>;

@@ -13,6 +13,14 @@ export const upgrades: Readonly<Record<number, Upgrade>> = {
     scene: { slopeDeg: 0, thermocline: null, windMps: 4, rollDeg: 0 },
     fish: {},
   }),
+  3: (plan) => ({
+    ...plan,
+    equipment: {},
+    power: { batteries: {}, circuits: {}, hours: {} },
+    sources: {},
+    feeds: {},
+    units: {},
+  }),
 };
 
 export class UnreadablePlan extends Error {

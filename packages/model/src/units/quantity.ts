@@ -18,6 +18,10 @@ export const quantitySchema = z.enum([
   'duration', // seconds
   'rate', // per second
   'voltage', // volts
+  'current', // amperes
+  'charge', // ampere hours
+  'resistance', // ohms
+  'hours', // hours of a day
   'fraction', // 1, shown as per cent
   'visualAngle', // minutes of arc
   'digitHeight', // metres, shown in millimetres

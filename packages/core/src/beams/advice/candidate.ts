@@ -21,7 +21,7 @@ export interface RuledOut {
 }
 
 /** Why a mounting is no choice on a hull, or null. */
-const hullForbids = (mounting: Mounting, plan: Plan): string | null => {
+export const hullForbids = (mounting: Mounting, plan: Plan): string | null => {
   const { hullMaterial, hullForm, propulsion } = plan.boat;
   if (mounting === 'shoot-through-hull' && hullMaterial !== 'solid laminate')
     return `it looks through the hull, which only solid laminate lets it do; hers is ${hullMaterial}`;

@@ -1,0 +1,167 @@
+import type { Equipment, Place, Plan, Transducer, WorkingStep } from '@grey-keel/model';
+import { elementAcoustics } from '../beams/element-acoustics.ts';
+import { sideFanFromDownDeg } from '../beams/section.ts';
+import { workingBeamOf } from '../beams/working-beam.ts';
+import { inOrder } from '../plan/working-water.ts';
+import { given, reckoned } from '../working-step.ts';
+
+const radian = Math.PI / 180;
+const geometry = 'plane geometry';
+
+/** The pieces of equipment of a kind, in the order they were made. */
+export const equipmentOf = (plan: Plan, ...kinds: Equipment['kind'][]): (readonly [string, Equipment])[] =>
+  inOrder(plan.equipment).filter(([, { kind }]) => kinds.includes(kind));
+
+export const apartM = (a: Place, b: Place): number =>
+  Math.hypot(a.forwardM - b.forwardM, a.starboardM - b.starboardM, a.aboveKeelM - b.aboveKeelM);
+
+/** From a face to the tips of a propeller's blades, m. */
+export const toBladeTips = (face: Place, propeller: Equipment): WorkingStep =>
+  reckoned(
+    {
+      says: 'From the face to the blades',
+      symbol: 'd',
+      value: apartM(face, propeller) - (propeller.propellerDiameterM ?? 0) / 2,
+      unit: 'm',
+      expression: 'sqrt(x ^ 2 + y ^ 2 + z ^ 2) - D / 2',
+      source: geometry,
+    },
+    given('x', face.starboardM - propeller.starboardM, 'm', 'across'),
+    given('y', face.forwardM - propeller.forwardM, 'm', 'along'),
+    given('z', face.aboveKeelM - propeller.aboveKeelM, 'm', 'up and down'),
+    given('D', propeller.propellerDiameterM ?? 0, 'm', `diameter of ${propeller.name}`),
+  );
+
+/** Something beside a side-looking fan that reaches below its face: how much of the fan it takes. */
+export interface Blocked {
+  readonly by: string;
+  readonly side: 'port' | 'starboard';
+  /** Of the fan's own width, degrees. */
+  readonly lostDeg: number;
+  readonly working: WorkingStep;
+}
+
+/** How far down something beside the face reaches, in boat coordinates. */
+interface Obstruction {
+  readonly name: string;
+  readonly forwardM: number;
+  readonly starboardM: number;
+  readonly lowestM: number;
+}
+
+/** The fan passes something that stands so far ahead or astern of it. */
+const passesM = 0.3;
+
+const obstructions = (plan: Plan, ownId: string): Obstruction[] => [
+  ...equipmentOf(plan, 'propeller', 'bow motor').map(([, one]) => ({
+    name: one.name,
+    forwardM: one.forwardM,
+    starboardM: one.starboardM,
+    lowestM: one.aboveKeelM - (one.propellerDiameterM ?? 0) / 2,
+  })),
+  ...inOrder(plan.transducers)
+    .filter(([id]) => id !== ownId)
+    .map(([, one]) => ({
+      name: one.name,
+      forwardM: one.forwardM,
+      starboardM: one.starboardM,
+      lowestM: one.aboveKeelM,
+    })),
+];
+
+/** The hulls of a catamaran, as far in from her sides as they are wide. */
+const hulls = (plan: Plan, { forwardM, starboardM }: Transducer): Obstruction[] => {
+  const { hullForm, beamM, lengthM } = plan.boat;
+  if (hullForm !== 'catamaran' || beamM === null || lengthM === null) return [];
+  if (forwardM < 0 || forwardM > lengthM) return [];
+  const innerM = 0.2 * beamM;
+  return [-1, 1]
+    .filter((side) => Math.abs(starboardM - side * innerM) > 0.02)
+    .map((side) => ({
+      name: side < 0 ? 'the port hull' : 'the starboard hull',
+      forwardM,
+      starboardM: side * innerM,
+      lowestM: 0,
+    }));
+};
+
+/**
+ * What stands in a side-scan's view: seen from the face it covers the angles from level down to its own lowest edge,
+ * and so much of the fan is lost. Angles in degrees from straight down; less than a degree is not counted.
+ */
+export const sideViewBlocked = (plan: Plan, id: string): Blocked[] => {
+  const transducer = plan.transducers[id];
+  if (transducer?.kind !== 'side-scan') return [];
+  const { acrossDeg } = elementAcoustics(transducer, workingBeamOf(transducer), plan.working.depthM).shape;
+  const [low, high] = [sideFanFromDownDeg - acrossDeg / 2, Math.min(90, sideFanFromDownDeg + acrossDeg / 2)];
+  const astern = transducer.forwardM <= 0 ? [] : hulls(plan, transducer);
+  return [...obstructions(plan, id), ...astern].flatMap((one): Blocked[] => {
+    const across = Math.abs(one.starboardM - transducer.starboardM);
+    const below = transducer.aboveKeelM - one.lowestM;
+    if (Math.abs(one.forwardM - transducer.forwardM) > passesM || across < 0.02 || below <= 0) return [];
+    const edgeDeg = Math.atan2(across, below) / radian;
+    const lostDeg = high - Math.max(low, edgeDeg);
+    if (lostDeg < 1) return [];
+    return [
+      {
+        by: one.name,
+        side: one.starboardM < transducer.starboardM ? 'port' : 'starboard',
+        lostDeg,
+        working: reckoned(
+          {
+            says: 'Of the fan that is covered',
+            symbol: 'l',
+            value: lostDeg,
+            unit: '°',
+            expression: 'h - max(w, atan2(a, b) * 180 / pi)',
+            source: geometry,
+          },
+          given('h', high, '°', 'upper edge of the fan from straight down'),
+          given('w', low, '°', 'lower edge of the fan'),
+          given('a', across, 'm', 'across to it'),
+          given('b', below, 'm', 'it reaches below the face'),
+        ),
+      },
+    ];
+  });
+};
+
+/** How far a mark made at a station lies from what was below a transducer, when nothing corrects for it: a vector, m. */
+export interface MarkShift {
+  readonly forwardM: number;
+  readonly starboardM: number;
+  readonly byM: number;
+  readonly working: WorkingStep;
+}
+
+/** From an antenna to a transducer: what is below the transducer is saved at the antenna, so each mark is off by this. */
+export const markShift = (antenna: Place, transducer: Place): MarkShift => {
+  const forwardM = transducer.forwardM - antenna.forwardM;
+  const starboardM = transducer.starboardM - antenna.starboardM;
+  const byM = Math.hypot(forwardM, starboardM);
+  return {
+    forwardM,
+    starboardM,
+    byM,
+    working: reckoned(
+      {
+        says: 'From the antenna to the transducer',
+        symbol: 'v',
+        value: byM,
+        unit: 'm',
+        expression: 'sqrt(f ^ 2 + s ^ 2)',
+        source: geometry,
+      },
+      given('f', forwardM, 'm', 'forward'),
+      given('s', starboardM, 'm', 'to starboard'),
+    ),
+  };
+};
+
+/** Off the vertical: what of the hull's rise a fairing or bracket does not take out, for what is let into the hull. */
+export const axisTiltDeg = (plan: Plan, { mounting, fairingDeg, starboardM }: Transducer): number => {
+  if (mounting !== 'through-hull' && mounting !== 'shoot-through-hull') return 0;
+  // On the centreline the bottom rises to both sides alike.
+  if (Math.abs(starboardM) < 0.05 && plan.boat.hullForm !== 'catamaran') return 0;
+  return Math.max(0, (plan.boat.deadriseDeg ?? 0) - (fairingDeg ?? 0));
+};

@@ -1,0 +1,176 @@
+import { gauges } from '@grey-keel/model';
+import fc from 'fast-check';
+import { answerOf, calculate } from '../calculation.ts';
+import { expectWorkingHolds } from '../testing/evaluated.ts';
+import { ampacity } from './ampacity.ts';
+import { batteryDay } from './battery-day.ts';
+import { restVoltageV } from './day-voltage.ts';
+import { startDip } from './start-dip.ts';
+import { voltageDrop } from './voltage-drop.ts';
+import { ohmPerKm20, sectionMm2 } from './wire.ts';
+
+describe('the wires', () => {
+  it('are as NBS Handbook 100 prints them: solid copper at 20 °C, ohms a thousand feet', () => {
+    const printed = { 'AWG 14': 2.525, 'AWG 12': 1.588, 'AWG 10': 0.9989, 'AWG 8': 0.6282, 'AWG 4': 0.2485 } as const;
+    for (const [gauge, ohms] of Object.entries(printed))
+      expect((ohmPerKm20(gauge as keyof typeof printed, 'solid') * 0.3048) / ohms).toBeCloseTo(1, 3);
+    expect(sectionMm2('AWG 12')).toBeCloseTo(3.309, 3);
+    expect(sectionMm2('AWG 4/0')).toBeCloseTo(107.2, 1);
+    expect(sectionMm2('2.5 mm2')).toBe(2.5);
+  });
+
+  it('resist more when stranded and tinned: by 5 to 15 %, whatever the size', () => {
+    for (const gauge of gauges) {
+      const more = ohmPerKm20(gauge, 'stranded-tinned') / ohmPerKm20(gauge, 'solid');
+      expect(more).withContext(gauge).toBeGreaterThan(1.05);
+      expect(more).withContext(gauge).toBeLessThan(1.15);
+    }
+  });
+});
+
+describe('voltage-drop', () => {
+  it('agrees with the sum by hand: 5 m of AWG 12 stranded tinned with 10 A, NEC table 8 at 75 °C', () => {
+    // 2.05 ohm a thousand feet; 10 m there and back is 32.81 ft: 0.0673 ohm, 0.673 V.
+    const { dropV, dropPercent } = answerOf(voltageDrop, {
+      oneWayLengthM: 5,
+      currentA: 10,
+      gauge: 'AWG 12',
+      supplyV: 12,
+      temperatureC: 75,
+    });
+    expect(dropV).toBeCloseTo(0.6726, 3);
+    expect(dropPercent).toBeCloseTo(5.605, 2);
+  });
+
+  it('grows with length and current and falls with section, and its working holds', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.1, max: 50, noNaN: true }),
+        fc.double({ min: 0.1, max: 100, noNaN: true }),
+        fc.constantFrom(...gauges),
+        fc.integer({ min: -20, max: 90 }),
+        (oneWayLengthM, currentA, gauge, temperatureC) => {
+          const input = { oneWayLengthM, currentA, gauge, supplyV: 12, temperatureC };
+          const answer = answerOf(voltageDrop, input);
+          expectWorkingHolds(answer.working, gauge);
+          expect(answerOf(voltageDrop, { ...input, oneWayLengthM: 2 * oneWayLengthM }).dropV).toBeCloseTo(
+            2 * answer.dropV,
+            9,
+          );
+          expect(answerOf(voltageDrop, { ...input, temperatureC: temperatureC + 1 }).dropV).toBeGreaterThan(
+            answer.dropV,
+          );
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+
+  it('refuses a gauge that is not sold, by its field', () => {
+    const refused = calculate(voltageDrop, { oneWayLengthM: 1, currentA: 1, gauge: 'AWG 13', supplyV: 12 });
+    expect(refused.ok ? '' : refused.errors[0]?.field).toBe('gauge');
+  });
+});
+
+describe('ampacity', () => {
+  it('is the row of ISO 10133 for a metric section, and of the next smaller for a gauge between two', () => {
+    expect(answerOf(ampacity, { gauge: '2.5 mm2' }).ampacityA).toBe(25);
+    expect(answerOf(ampacity, { gauge: '16 mm2', insulationC: 105 }).ampacityA).toBe(130);
+    // AWG 12 has 3.31 mm2: between 2.5 and 4.
+    expect(answerOf(ampacity, { gauge: 'AWG 12' }).ampacityA).toBe(25);
+    expect(answerOf(ampacity, { gauge: '2.5 mm2', engineSpace: true }).ampacityA).toBeCloseTo(18.75, 9);
+    expect(answerOf(ampacity, { gauge: '2.5 mm2', insulationC: 60, engineSpace: true }).flags.length).toBe(1);
+  });
+
+  it('never falls from one section to the next larger', () => {
+    const bySection = [...gauges].sort((a, b) => sectionMm2(a) - sectionMm2(b));
+    bySection.slice(1).forEach((gauge, i) => {
+      const before = bySection[i] ?? gauge;
+      expect(answerOf(ampacity, { gauge }).ampacityA)
+        .withContext(gauge)
+        .toBeGreaterThanOrEqual(answerOf(ampacity, { gauge: before }).ampacityA);
+    });
+  });
+});
+
+describe('battery-day', () => {
+  it('takes the charge itself from lithium: 5 A for 8 h of 100 Ah leave 12 h at 5 A', () => {
+    const day = answerOf(batteryDay, { loads: [{ currentA: 5, hours: 8 }], capacityAh: 100, chemistry: 'lithium' });
+    expect(day.usedAh).toBe(40);
+    expect(day.usedPercent).toBeCloseTo(40, 9);
+    expect(day.hoursLeft).toBeCloseTo(12, 9);
+  });
+
+  it('gives a lead-acid battery just its rated hours at its rated current', () => {
+    const day = answerOf(batteryDay, { loads: [{ currentA: 5, hours: 20 }], capacityAh: 100, chemistry: 'lead-acid' });
+    expect(day.usedPercent).toBeCloseTo(100, 9);
+    expect(day.hoursLeft).toBeCloseTo(0, 9);
+  });
+
+  it('obeys Peukert at any current: I to the k times the time is one constant', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.5, max: 80, noNaN: true }),
+        fc.double({ min: 1, max: 1.6, noNaN: true }),
+        fc.double({ min: 20, max: 400, noNaN: true }),
+        (currentA, peukert, capacityAh) => {
+          const { usedPercent, working } = answerOf(batteryDay, {
+            loads: [{ currentA, hours: 1 }],
+            capacityAh,
+            chemistry: 'lead-acid',
+            peukert,
+          });
+          const lasts = 100 / usedPercent;
+          const constant = 20 * (capacityAh / 20) ** peukert;
+          expect((currentA ** peukert * lasts) / constant).toBeCloseTo(1, 6);
+          expectWorkingHolds(working, 'battery-day');
+        },
+      ),
+    );
+  });
+
+  it('counts loads that run together as one current while both run', () => {
+    const apart = answerOf(batteryDay, {
+      loads: [
+        { currentA: 4, hours: 2 },
+        { currentA: 6, hours: 5 },
+      ],
+      capacityAh: 80,
+      chemistry: 'lead-acid',
+    });
+    const whole = (currentA: number, hours: number) =>
+      answerOf(batteryDay, { loads: [{ currentA, hours }], capacityAh: 80, chemistry: 'lead-acid' }).usedPercent;
+    expect(apart.usedPercent).toBeCloseTo(whole(10, 2) + whole(6, 3), 9);
+    expect(apart.usedAh).toBe(38);
+  });
+
+  it('says so when the day takes more than there is, and has no hours left to give', () => {
+    const day = answerOf(batteryDay, { loads: [{ currentA: 30, hours: 9 }], capacityAh: 100, chemistry: 'lithium' });
+    expect(day.flags).toContain('The day takes more than the battery holds.');
+    expect(day.hoursLeft).toBe(0);
+    expect(
+      answerOf(batteryDay, { loads: [{ currentA: 0, hours: 9 }], capacityAh: 100, chemistry: 'lithium' }).hoursLeft,
+    ).toBeNull();
+  });
+});
+
+describe('start-dip', () => {
+  it('is the closed form E - I R - D, with its margin, and says what a fuse is not', () => {
+    const dip = answerOf(startDip, { restV: 12.6, internalOhm: 0.006, crankingA: 400, lossV: 0.2, lowestV: 10.5 });
+    expect(dip.dipV).toBeCloseTo(10, 9);
+    expect(dip.marginV).toBeCloseTo(-0.5, 9);
+    expect(dip.flags[0]).toContain('neither a dip nor a spike');
+    expectWorkingHolds(dip.working, 'start-dip');
+  });
+});
+
+describe('a battery at rest', () => {
+  it('falls with what is left, scales with its nominal voltage, and ends flat', () => {
+    for (const chemistry of ['lead-acid', 'lithium'] as const) {
+      const at = (left: number, nominalV = 12) => restVoltageV({ chemistry, nominalV }, left);
+      for (let left = 0.05; left <= 1; left += 0.05) expect(at(left)).toBeGreaterThan(at(left - 0.05));
+      expect(at(0.5, 24)).toBeCloseTo(2 * at(0.5), 9);
+      expect(at(-1)).toBe(at(0));
+    }
+  });
+});

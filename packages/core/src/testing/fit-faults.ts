@@ -1,0 +1,309 @@
+import type { Circuit, Edit, Equipment, Plan, Transducer } from '@grey-keel/model';
+import { wireAmpacityA } from '../power/wire.ts';
+import { suggestSourceName } from '../sources/source-names.ts';
+import { aBeam, aPlan, aTransducer, edited } from './sample-plan.ts';
+
+export type Random = () => number;
+const between = (random: Random, low: number, high: number): number => low + random() * (high - low);
+
+const equipment = (kind: Equipment['kind'], at: readonly [number, number, number], d?: number): Equipment => ({
+  name: kind,
+  kind,
+  forwardM: at[0],
+  starboardM: at[1],
+  aboveKeelM: at[2],
+  propellerDiameterM: d ?? null,
+});
+
+/** A boat of random size whose fit, wires and sources have nothing wrong about them. */
+export const soundBoat = (random: Random): Plan => {
+  const base = aPlan();
+  const lengthM = between(random, 5.5, 12);
+  const display = Object.values(base.displays)[0]!;
+  const currentA = between(random, 2, 5);
+  const awake = { trolling: true } as const;
+  const fused = (name: string, oneWayLengthM: number): Circuit => ({
+    name,
+    batteryId: 'house',
+    oneWayLengthM,
+    gauge: '10 mm2',
+    conductor: 'stranded-tinned',
+    temperatureC: between(random, 10, 40),
+    fuseA: 10,
+    fuseFromPostM: 0.1,
+    loads: { screen: { name: 'Screen', currentA, lowestV: 9, highestV: 17, runsIn: awake } },
+  });
+  const plan: Plan = {
+    ...base,
+    boat: { ...base.boat, lengthM, deadriseDeg: between(random, 2, 18), hullMaterial: 'solid laminate' },
+    stations: {
+      helm: { name: 'Helm', viewingDistanceM: 0.9, posture: 'standing' },
+      bow: { name: 'Bow', viewingDistanceM: 1, posture: 'standing' },
+    },
+    displays: { helm: display, bow: display },
+    working: { waterId: 'pool', depthM: between(random, 20, 60) },
+    transducers: {
+      'a-hull': aTransducer({ forwardM: 2, starboardM: 0, aboveKeelM: 0.1, fairingDeg: 0 }),
+      'b-stern': aTransducer({
+        name: 'Stern 95',
+        mounting: 'transom',
+        forwardM: -0.1,
+        starboardM: between(random, 0.5, 0.7),
+        aboveKeelM: 0.15,
+        beams: [aBeam({ frequencyHz: 95_000, beamwidthDeg: 20 })],
+      }),
+      'c-sides': aTransducer({
+        name: 'Sides',
+        kind: 'side-scan',
+        mounting: 'transom',
+        forwardM: -0.1,
+        starboardM: -0.5,
+        aboveKeelM: 0,
+        beams: [aBeam({ frequencyHz: 430_000, beamwidthDeg: 50, alongDeg: 1 })],
+      }),
+      'd-ahead': aTransducer({
+        name: 'Ahead',
+        kind: 'forward-facing',
+        mounting: 'bow motor',
+        forwardM: lengthM - 0.1,
+        starboardM: 0.3,
+        beams: [aBeam({ frequencyHz: 880_000, beamwidthDeg: 90, alongDeg: 20 })],
+      }),
+    },
+    equipment: {
+      'a-propeller': equipment('propeller', [-0.7, 0, -0.1], between(random, 0.3, 0.4)),
+      'b-antenna': equipment('position antenna', [1.6, 0, 2.4]),
+      'c-compass': equipment('heading sensor', [3, 0, 1]),
+      'd-battery': equipment('battery box', [1, 0.3, 0.6]),
+    },
+    power: {
+      batteries: {
+        house: {
+          name: 'House',
+          chemistry: random() < 0.5 ? 'lithium' : 'lead-acid',
+          nominalV: 12,
+          capacityAh: between(random, 120, 240),
+          capacityLeft: 1,
+          peukert: 1.2,
+          internalOhm: 0.006,
+          crankingA: 0,
+          chargingV: 14.4,
+        },
+      },
+      circuits: { 'a-helm': fused('Helm', between(random, 1, 4)), 'b-bow': fused('Bow', between(random, 2, 5)) },
+      hours: { trolling: 4 },
+    },
+  };
+  const unit = { waterType: 'fresh', north: 'true', sidesRight: 'right', done: {} } as const;
+  const feed = { sourceId: 'a-hull', fallbackId: 'b-stern' };
+  return {
+    ...Object.keys(plan.transducers).reduce(
+      (made, id) =>
+        edited(made, {
+          type: 'describeSource',
+          id,
+          changes: { name: suggestSourceName(made, id), tag: `Type ${id}`, selected: `type  ${id}` },
+        }),
+      plan,
+    ),
+    feeds: { helm: { depth: feed }, bow: { depth: feed } },
+    units: { helm: unit, bow: unit },
+  };
+};
+
+/** One fault put in, and the same change made only nearly. */
+type Fault = (plan: Plan, random: Random) => { readonly faulty: readonly Edit[]; readonly nearly: readonly Edit[] };
+
+const transducer = (id: string, changes: Partial<Transducer>): Edit => ({ type: 'describeTransducer', id, changes });
+const piece = (id: string, changes: Partial<Equipment>): Edit => ({ type: 'describeEquipment', id, changes });
+const helm = (changes: Partial<Omit<Circuit, 'loads'>>): Edit => ({ type: 'describeCircuit', id: 'a-helm', changes });
+const house = (changes: Partial<Plan['power']['batteries'][string]>): Edit => ({
+  type: 'describeBattery',
+  id: 'house',
+  changes,
+});
+const named = (id: string, changes: Partial<Plan['sources'][string]>): Edit => ({
+  type: 'describeSource',
+  id,
+  changes,
+});
+const depthFrom = (sourceId: string): Edit => ({
+  type: 'feed',
+  stationId: 'helm',
+  quantity: 'depth',
+  feed: { sourceId, fallbackId: null },
+});
+const unit = (changes: Partial<Plan['units'][string]>): Edit => ({ type: 'describeUnit', stationId: 'helm', changes });
+const load = (plan: Plan, changes: Partial<Circuit['loads'][string]>): Edit => ({
+  type: 'putLoad',
+  circuitId: 'a-helm',
+  id: 'screen',
+  load: { ...plan.power.circuits['a-helm']!.loads['screen']!, ...changes },
+});
+const screenA = (plan: Plan): number => plan.power.circuits['a-helm']!.loads['screen']!.currentA;
+
+/** By the id of the rule that has to speak, once. */
+export const fitFaults: Readonly<Record<string, Fault>> = {
+  'mounting-hull': () => ({
+    faulty: [
+      transducer('b-stern', { mounting: 'shoot-through-hull', fairingDeg: 45 }),
+      { type: 'describeBoat', changes: { hullMaterial: 'cored composite' } },
+    ],
+    nearly: [transducer('b-stern', { mounting: 'shoot-through-hull', fairingDeg: 45 })],
+  }),
+  'near-propeller': (plan) => {
+    const { propellerDiameterM: d = 0.35, forwardM = 0, aboveKeelM = 0 } = plan.equipment['a-propeller'] ?? {};
+    const ahead = (clear: number): Edit =>
+      transducer('b-stern', { starboardM: 0, aboveKeelM, forwardM: forwardM + 1.5 * (d ?? 0) + clear });
+    return { faulty: [ahead(-0.01)], nearly: [ahead(0.01)] };
+  },
+  'in-wash': (plan) => {
+    const d = plan.equipment['a-propeller']?.propellerDiameterM ?? 0.35;
+    const at = (starboardM: number): Edit[] => [
+      transducer('b-stern', { starboardM, forwardM: -2.5 }),
+      { type: 'removeEquipment', id: 'b-antenna' },
+    ];
+    return { faulty: at(0.9 * d), nearly: at(1.1 * d) };
+  },
+  'flow-stirred': () => {
+    const log = (starboardM: number): Edit => ({
+      type: 'placeEquipment',
+      id: 'z-log',
+      equipment: equipment('speed and temperature sensor', [3, starboardM, 0.1]),
+    });
+    return { faulty: [log(0.09)], nearly: [log(0.11)] };
+  },
+  'axis-tilted': (plan) => {
+    const deadriseDeg = 12;
+    const fairing = (fairingDeg: number): Edit[] => [
+      { type: 'describeBoat', changes: { deadriseDeg } },
+      transducer('a-hull', { starboardM: plan.boat.beamM! / 4, fairingDeg }),
+    ];
+    return { faulty: fairing(6.9), nearly: fairing(7.1) };
+  },
+  'side-blocked': () => {
+    const leg = (aboveKeelM: number): Edit => ({
+      type: 'placeEquipment',
+      id: 'z-leg',
+      equipment: equipment('propeller', [-0.2, -1.6, aboveKeelM], 0.2),
+    });
+    // A metre and a tenth to port, the fan to 5 degrees under the level: free until 0.1 m below the face.
+    return { faulty: [leg(-0.3)], nearly: [leg(0.05)] };
+  },
+  'ahead-mount': () => ({
+    faulty: [transducer('d-ahead', { mounting: 'transom' })],
+    nearly: [transducer('d-ahead', { mounting: 'pole' })],
+  }),
+  'heading-near': (_, random) => {
+    const away = (metres: number): Edit => piece('d-battery', { forwardM: 3 - metres, starboardM: 0, aboveKeelM: 1 });
+    return { faulty: [away(between(random, 0.1, 0.59))], nearly: [away(0.61)] };
+  },
+  'marks-shifted': (plan) => {
+    const radius = plan.working.depthM * Math.tan((10 * Math.PI) / 180);
+    const { forwardM, starboardM } = plan.transducers['b-stern']!;
+    const ahead = (metres: number): Edit[] => [
+      transducer('b-stern', { forwardM, starboardM }),
+      piece('b-antenna', { starboardM, forwardM: forwardM + metres }),
+      transducer('a-hull', { starboardM, forwardM: forwardM + metres - 0.1, fairingDeg: 45 }),
+    ];
+    return { faulty: ahead(radius + 0.1), nearly: ahead(radius - 0.1) };
+  },
+  'two-heights': () => ({
+    faulty: [transducer('b-stern', { aboveKeelM: 0.26 })],
+    nearly: [transducer('b-stern', { aboveKeelM: 0.24 })],
+  }),
+  'circuit-loose': () => ({
+    faulty: [helm({ batteryId: null })],
+    nearly: [helm({ name: 'Loose' })],
+  }),
+  'wire-drop': (plan) => {
+    // 2.5 mm2 stranded and tinned: 7.586 ohm a kilometre at 20 degrees.
+    const length = (percent: number): Edit =>
+      helm({
+        gauge: '2.5 mm2',
+        temperatureC: 20,
+        oneWayLengthM: ((percent / 100) * 12 * 1000) / (2 * 7.586 * screenA(plan)),
+      });
+    return { faulty: [length(3.05)], nearly: [length(2.95)] };
+  },
+  'wire-drop-worst': (plan) => {
+    const length = (percent: number): Edit =>
+      helm({
+        gauge: '2.5 mm2',
+        temperatureC: 20,
+        oneWayLengthM: ((percent / 100) * 12 * 1000) / (2 * 7.586 * screenA(plan)),
+      });
+    return { faulty: [length(10.1), load(plan, { lowestV: null })], nearly: [length(9.9)] };
+  },
+  'fuse-missing': () => ({ faulty: [helm({ fuseA: null })], nearly: [helm({ fuseA: 9 })] }),
+  'fuse-over-wire': () => {
+    const bears = wireAmpacityA('4 mm2', 70, false);
+    const fuse = (fuseA: number): Edit => helm({ gauge: '4 mm2', temperatureC: 20, fuseA });
+    return { faulty: [fuse(bears + 1)], nearly: [fuse(bears)] };
+  },
+  'fuse-under-load': (plan) => ({
+    faulty: [helm({ fuseA: screenA(plan) - 0.1 })],
+    nearly: [helm({ fuseA: screenA(plan) + 0.1 })],
+  }),
+  'fuse-far': () => ({ faulty: [helm({ fuseFromPostM: 0.21 })], nearly: [helm({ fuseFromPostM: 0.2 })] }),
+  'starts-out': (plan) => {
+    const full = plan.power.batteries['house']?.chemistry === 'lithium' ? 13.5 : 12.7;
+    // Wires of a metre of 50 mm2 lose nothing that counts.
+    const cranked = (lowestV: number): Edit[] => [
+      house({ crankingA: 500 }),
+      helm({ gauge: '50 mm2', oneWayLengthM: 0.1 }),
+      load(plan, { lowestV }),
+      { type: 'describeCircuit', id: 'b-bow', changes: { batteryId: null } },
+    ];
+    return { faulty: cranked(full - 3 + 0.05), nearly: cranked(full - 3 - 0.05) };
+  },
+  'charged-over': (plan) => ({
+    faulty: [load(plan, { highestV: 14.3 })],
+    nearly: [load(plan, { highestV: 14.4 })],
+  }),
+  'day-too-long': (plan) => {
+    const battery = plan.power.batteries['house']!;
+    const k = battery.chemistry === 'lithium' ? 1 : 1.2;
+    const current = 2 * screenA(plan);
+    // Peukert the other way round: the capacity of which four hours take a share.
+    const holding = (share: number): Edit =>
+      house({ capacityAh: 20 * current * (4 / (20 * share)) ** (1 / k), internalOhm: 0 });
+    const bears = battery.chemistry === 'lithium' ? 0.8 : 0.5;
+    return { faulty: [holding(bears + 0.01)], nearly: [holding(bears - 0.01)] };
+  },
+  'evening-out': (plan) => {
+    const wants = (lowestV: number): Edit[] => [
+      house({ capacityAh: 2000, internalOhm: 0 }),
+      helm({ gauge: '50 mm2', oneWayLengthM: 0.1 }),
+      load(plan, { lowestV }),
+    ];
+    // A battery that large stays nearly full: over 12.6 V.
+    return { faulty: wants(13.6), nearly: wants(12.5) };
+  },
+  'type-wrong': () => ({
+    faulty: [named('b-stern', { selected: 'Type c-sides' })],
+    nearly: [named('b-stern', { selected: ' TYPE b-stern ' })],
+  }),
+  'feed-gone': () => ({ faulty: [depthFrom('gone')], nearly: [depthFrom('b-stern')] }),
+  'sides-swapped': () => ({
+    faulty: [unit({ sidesRight: 'swapped' })],
+    nearly: [unit({ sidesRight: 'not looked at' })],
+  }),
+  'source-twice': (plan) => {
+    const name = plan.sources['a-hull']!.name;
+    return {
+      faulty: [named('b-stern', { name: name.toUpperCase() })],
+      nearly: [named('b-stern', { name: `${name} b` })],
+    };
+  },
+  'source-factory-name': (_, random) => ({
+    faulty: [named('c-sides', { name: `Sonar ${Math.floor(10 * random())}` })],
+    nearly: [named('c-sides', { name: 'Sonar port 430' })],
+  }),
+  'feed-poor': (_, random) => ({
+    faulty: [depthFrom(random() < 0.5 ? 'd-ahead' : 'c-sides')],
+    nearly: [depthFrom('b-stern')],
+  }),
+  'water-type': () => ({ faulty: [unit({ waterType: 'salt' })], nearly: [unit({ waterType: null })] }),
+  'two-norths': () => ({ faulty: [unit({ north: 'magnetic' })], nearly: [unit({ north: null })] }),
+};

@@ -1,0 +1,33 @@
+import * as z from 'zod';
+import { nameSchema } from './id.ts';
+
+/** Where something is in boat coordinates: forward of the transom, starboard of the centreline, above the keel's lowest point. */
+export const placeSchema = z.strictObject({
+  forwardM: z.number().min(-5).max(60),
+  starboardM: z.number().min(-10).max(10),
+  aboveKeelM: z.number().min(-5).max(30),
+});
+export type Place = z.output<typeof placeSchema>;
+
+export const equipmentKinds = [
+  'propeller',
+  'bow motor',
+  'position antenna',
+  'heading sensor',
+  'speed and temperature sensor',
+  'temperature sensor',
+  'engine gateway',
+  'sounder module',
+  'battery box',
+] as const;
+export const equipmentKindSchema = z.enum(equipmentKinds);
+export type EquipmentKind = z.output<typeof equipmentKindSchema>;
+
+/** What is aboard besides transducers and displays, where it stands. */
+export const equipmentSchema = placeSchema.extend({
+  name: nameSchema,
+  kind: equipmentKindSchema,
+  /** Of a propeller or a bow motor's; null for what has none. */
+  propellerDiameterM: z.number().min(0.05).max(3).nullable(),
+});
+export type Equipment = z.output<typeof equipmentSchema>;

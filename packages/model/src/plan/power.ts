@@ -1,0 +1,96 @@
+import * as z from 'zod';
+import { idSchema, nameSchema } from './id.ts';
+import { waysOfWorking, waySetSchema } from './ways.ts';
+
+/** Wire sizes that are sold: American gauges, and metric sections in square millimetres. */
+export const gauges = [
+  'AWG 18',
+  'AWG 16',
+  'AWG 14',
+  'AWG 12',
+  'AWG 10',
+  'AWG 8',
+  'AWG 6',
+  'AWG 4',
+  'AWG 2',
+  'AWG 1',
+  'AWG 1/0',
+  'AWG 2/0',
+  'AWG 3/0',
+  'AWG 4/0',
+  '0.75 mm2',
+  '1 mm2',
+  '1.5 mm2',
+  '2.5 mm2',
+  '4 mm2',
+  '6 mm2',
+  '10 mm2',
+  '16 mm2',
+  '25 mm2',
+  '35 mm2',
+  '50 mm2',
+  '70 mm2',
+  '95 mm2',
+  '120 mm2',
+] as const;
+export const gaugeSchema = z.enum(gauges);
+export type Gauge = z.output<typeof gaugeSchema>;
+
+export const conductors = ['stranded-tinned', 'solid'] as const;
+export const conductorSchema = z.enum(conductors);
+export type Conductor = z.output<typeof conductorSchema>;
+
+export const chemistries = ['lead-acid', 'lithium'] as const;
+export const chemistrySchema = z.enum(chemistries);
+export type Chemistry = z.output<typeof chemistrySchema>;
+
+export const batterySchema = z.strictObject({
+  name: nameSchema,
+  chemistry: chemistrySchema,
+  nominalV: z.number().min(6).max(60),
+  capacityAh: z.number().min(1).max(2000),
+  /** What is left of that capacity with age, as the last visit found it. */
+  capacityLeft: z.number().min(0.1).max(1),
+  /** Only for lead-acid: 1.1 to 1.3 for most. */
+  peukert: z.number().min(1).max(1.6),
+  internalOhm: z.number().min(0).max(0.5),
+  /** What an engine's starter takes from it; 0 where it starts none. */
+  crankingA: z.number().min(0).max(2000),
+  /** What it is charged at, at the most. */
+  chargingV: z.number().min(6).max(70),
+});
+export type Battery = z.output<typeof batterySchema>;
+
+export const loadSchema = z.strictObject({
+  name: nameSchema,
+  currentA: z.number().min(0).max(500),
+  /** What the device stands, from its sheet; null where it is silent. */
+  lowestV: z.number().min(3).max(60).nullable(),
+  highestV: z.number().min(6).max(80).nullable(),
+  runsIn: waySetSchema,
+});
+export type Load = z.output<typeof loadSchema>;
+
+/** One pair of wires from a battery, with its fuse and what hangs on it. */
+export const circuitSchema = z.strictObject({
+  name: nameSchema,
+  batteryId: idSchema.nullable(),
+  oneWayLengthM: z.number().min(0.1).max(60),
+  gauge: gaugeSchema,
+  conductor: conductorSchema,
+  /** The wire's own temperature: an engine space is warm. */
+  temperatureC: z.number().min(-20).max(90),
+  fuseA: z.number().min(0.5).max(600).nullable(),
+  /** Along the wire from the battery's positive post. */
+  fuseFromPostM: z.number().min(0).max(20),
+  loads: z.record(idSchema, loadSchema),
+});
+export type Circuit = z.output<typeof circuitSchema>;
+
+export const powerSchema = z.strictObject({
+  batteries: z.record(idSchema, batterySchema),
+  circuits: z.record(idSchema, circuitSchema),
+  /** Hours a day in each way of working. */
+  hours: z.partialRecord(z.enum(waysOfWorking), z.number().min(0).max(24)),
+});
+export type Power = z.output<typeof powerSchema>;

@@ -1,0 +1,57 @@
+import * as z from 'zod';
+import { idSchema } from './id.ts';
+
+/** What a station shows that some sensor has to feed. */
+export const fedQuantities = [
+  'depth',
+  'water temperature',
+  'heading',
+  'speed through water',
+  'position',
+  'voltage',
+  'engine',
+] as const;
+export const fedQuantitySchema = z.enum(fedQuantities);
+export type FedQuantity = z.output<typeof fedQuantitySchema>;
+
+export const temperatureSensors = ['none', 'built in', 'on a lead'] as const;
+
+/** A source as the network knows it: a transducer or a sensor, by its id in the plan. */
+export const sourceSchema = z.strictObject({
+  /** As the displays list it; empty while it has not been named. */
+  name: z.string().max(40),
+  /** The type as printed on the tag of its cable, and the type selected on the display; empty while not read, not selected. */
+  tag: z.string().max(60),
+  selected: z.string().max(60),
+  temperature: z.enum(temperatureSensors),
+  /** How long it takes to appear after power is on. */
+  appearsAfterS: z.number().min(0).max(1800).nullable(),
+});
+export type Source = z.output<typeof sourceSchema>;
+
+export const feedSchema = z.strictObject({ sourceId: idSchema, fallbackId: idSchema.nullable() });
+export type Feed = z.output<typeof feedSchema>;
+
+export const housekeeping = [
+  'engine temperature alarm',
+  'low voltage alarm',
+  'shallow alarm',
+  'nuisance alarms off',
+  'menus that hide off',
+  'unused pages hidden',
+  'brightness set',
+  'blank card in',
+  'chart card in',
+] as const;
+export const housekeepingSchema = z.enum(housekeeping);
+export type Housekeeping = z.output<typeof housekeepingSchema>;
+
+/** What each display keeps for itself. */
+export const unitSettingsSchema = z.strictObject({
+  waterType: z.enum(['fresh', 'brackish', 'salt']).nullable(),
+  north: z.enum(['true', 'magnetic']).nullable(),
+  /** The display's side-scan shows port on its left, and forward-facing points ahead: looked at, not taken for granted. */
+  sidesRight: z.enum(['right', 'swapped', 'not looked at']),
+  done: z.partialRecord(housekeepingSchema, z.literal(true)),
+});
+export type UnitSettings = z.output<typeof unitSettingsSchema>;
