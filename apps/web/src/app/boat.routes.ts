@@ -24,6 +24,16 @@ export const boatRoutes: Routes = [
         loadComponent: () => import('./stages/beams/beams-page.ts').then(({ BeamsPage }) => BeamsPage),
       },
       {
+        path: 'fit',
+        title: 'Fit - Grey Keel',
+        loadComponent: () => import('./stages/fit/fit-page.ts').then(({ FitPage }) => FitPage),
+      },
+      {
+        path: 'sources',
+        title: 'Sources - Grey Keel',
+        loadComponent: () => import('./stages/sources/sources-page.ts').then(({ SourcesPage }) => SourcesPage),
+      },
+      {
         path: 'calibrate',
         title: 'Calibrate - Grey Keel',
         loadComponent: () => import('./stages/calibrate/calibrate-page.ts').then(({ CalibratePage }) => CalibratePage),

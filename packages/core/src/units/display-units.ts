@@ -69,6 +69,7 @@ const fixed: Partial<Record<Quantity, DisplayUnit>> = {
   charge: unit('Ah', 1, 0, 5),
   resistance: unit('mohm', 1000, 1, 0.5),
   hours: unit('h', 1, 1, 0.5),
+  wait: unit('s', 1, 0, 10),
   fraction: unit('%', 100, 1, 1),
   visualAngle: unit('′', 1, 1, 1),
   digitHeight: unit('mm', 1000, 1, 0.1),

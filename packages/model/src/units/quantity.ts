@@ -22,6 +22,7 @@ export const quantitySchema = z.enum([
   'charge', // ampere hours
   'resistance', // ohms
   'hours', // hours of a day
+  'wait', // seconds, shown in seconds
   'fraction', // 1, shown as per cent
   'visualAngle', // minutes of arc
   'digitHeight', // metres, shown in millimetres

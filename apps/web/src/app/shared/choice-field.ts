@@ -13,7 +13,7 @@ export const choicesOf = <T extends string>(values: readonly T[]): Choice<T>[] =
   selector: 'gk-choice-field',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <label [for]="fieldId()">{{ label() }}</label>
+    <label [for]="fieldId()" [class.hidden-label]="labelHidden()">{{ label() }}</label>
     <select [id]="fieldId()" (change)="changed.emit($any($event.target).value)">
       @for (choice of choices(); track choice.value) {
         <option [value]="choice.value" [selected]="choice.value === value()">{{ choice.label }}</option>
@@ -42,6 +42,7 @@ export const choicesOf = <T extends string>(values: readonly T[]): Choice<T>[] =
 })
 export class ChoiceField<T extends string> {
   readonly label = input.required<string>();
+  readonly labelHidden = input(false);
   readonly fieldId = input.required<string>();
   readonly value = input.required<T | ''>();
   readonly choices = input.required<readonly Choice<T>[]>();

@@ -18,6 +18,22 @@ export const stageHelp: Readonly<Partial<Record<Stage, readonly string[]>>> = {
     'Frequency is a choice of its own: absorption, not the cone, is what limits depth. See the losses beside the cones.',
     'Sheets quote cones at -3 or at -10 dB; here every cone is drawn at -3 dB, whatever the sheet says.',
   ],
+  fit: [
+    'Drag each thing to where it is on the hull, or type it: forward of the transom, starboard of the centre, above the keel.',
+    'What a place breaks is said as you drag: blades, wash, stirred water, a blocked view, iron near the compass.',
+    'Marks are saved where the antenna is: the line from it to a transducer is how far each mark is off.',
+    'School of the own battery: the picture does not dip when the engine starts. School of the shared one: less to charge.',
+    'A fuse stands at the battery\u2019s post, over what the load draws and under what the wire bears; it stops no voltage.',
+    'Engine off and propeller clear before anyone leans over the transom; makers and local codes come first.',
+  ],
+  sources: [
+    'Switch everything on and wait: some units take minutes to appear. Look for faults only after that.',
+    'Read the type from the tag on each cable and select just that: power and tuning hang on it.',
+    'Name each source by where it is, which channel, what kind: station, socket and kind can then be told apart.',
+    'Choose for each screen where depth, temperature, heading and position come from, and what stands in for them.',
+    'A transducer inside the hull measures the bilge, not the water; one that looks ahead does not know the depth below.',
+    'The same water and the same north on every screen; look once that port is drawn on port.',
+  ],
   calibrate: [
     'Put right what the display calls depth, with a lead line in water you can trust.',
     'To the waterline: the display shows the depth of the water. To the keel: it shows the water under her.',

@@ -19,6 +19,7 @@ import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
 import { GoTo } from '../../shared/go-to.ts';
 import { QuantityField } from '../../shared/quantity-field.ts';
+import { StageTabs } from '../../shared/stage-tabs.ts';
 import { TurnByTurn } from '../../shared/turn-by-turn.ts';
 import { catalogueEvents } from '../../state/lists.ts';
 import { newId } from '../../state/open-plan.ts';
@@ -32,7 +33,6 @@ import { ReachView } from './reach-view.ts';
 import { SceneView } from './scene-view.ts';
 import { ShoppingView } from './shopping-view.ts';
 import { SpeedView } from './speed-view.ts';
-import { BeamsTabs, type BeamView } from './beams-tabs.ts';
 import { AbsorptionChart } from './absorption-chart.ts';
 import { CatalogueTable, type CatalogueTransducer } from './catalogue-table.ts';
 import { greatestM, leastM, SectionView } from './section-view.ts';
@@ -49,12 +49,25 @@ const usualPlace: Record<Transducer['mounting'], { along: number; aboveKeelM: nu
   pole: { along: 0.9, aboveKeelM: 0 },
 };
 
+/** The ways of looking at the choice of transducers. */
+const beamViews = [
+  'section',
+  'fish and slope',
+  'where is it',
+  'advice',
+  'reach',
+  'cone or frequency',
+  'speed',
+  'shopping',
+  'drill',
+] as const;
+type BeamView = (typeof beamViews)[number];
+
 @Component({
   selector: 'gk-beams-page',
   imports: [
     AbsorptionChart,
     AdviceView,
-    BeamsTabs,
     CatalogueTable,
     ComputedNumber,
     ConeOrFrequencyView,
@@ -69,11 +82,12 @@ const usualPlace: Record<Transducer['mounting'], { along: number; aboveKeelM: nu
     SectionView,
     SheetForm,
     ShoppingView,
+    StageTabs,
     TransducerEditor,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <gk-beams-tabs [(chosen)]="view" />
+    <gk-stage-tabs label="Ways of looking at the beams" [views]="views" [(chosen)]="view" />
     @switch (view()) {
       @case ('advice') {
         <gk-advice-view (placed)="placeAll($event)" />
@@ -389,6 +403,7 @@ export class BeamsPage {
   private readonly tabled = computed(() => sectionAt(this.plan(), this.footprintM()));
   protected readonly charted = computed(() => sectionAt(this.plan(), this.chartM()));
   protected readonly water = computed(() => workingWater(this.plan()));
+  protected readonly views = beamViews;
   protected readonly view = signal<BeamView>('section');
   /** Whatever is looked for stands in the section, but for the table of speeds. */
   constructor() {

@@ -1,26 +1,15 @@
-import { ChangeDetectionStrategy, Component, model } from '@angular/core';
+import { ChangeDetectionStrategy, Component, input, model } from '@angular/core';
 
-/** The ways of looking at the choice of transducers. */
-export const beamViews = [
-  'section',
-  'fish and slope',
-  'where is it',
-  'advice',
-  'reach',
-  'cone or frequency',
-  'speed',
-  'shopping',
-  'drill',
-] as const;
-export type BeamView = (typeof beamViews)[number];
-
-/** Tabs by the pattern of the accessibility guide: arrows move between them, one is in the tab order. */
+/**
+ * The ways of looking at a stage, as tabs by the pattern of the accessibility guide: arrows move between them, one is
+ * in the tab order.
+ */
 @Component({
-  selector: 'gk-beams-tabs',
+  selector: 'gk-stage-tabs',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div role="tablist" aria-label="Ways of looking at the beams">
-      @for (view of views; track view; let i = $index) {
+    <div role="tablist" [attr.aria-label]="label()">
+      @for (view of views(); track view; let i = $index) {
         <button
           type="button"
           role="tab"
@@ -57,19 +46,22 @@ export type BeamView = (typeof beamViews)[number];
     }
   `,
 })
-export class BeamsTabs {
-  readonly chosen = model.required<BeamView>();
-  protected readonly views = beamViews;
+export class StageTabs<T extends string> {
+  readonly label = input.required<string>();
+  readonly views = input.required<readonly T[]>();
+  readonly chosen = model.required<T>();
 
-  protected idOf(view: BeamView): string {
+  protected idOf(view: T): string {
     return `tab-${view.replaceAll(' ', '-')}`;
   }
 
   protected step(from: number, by: number, event: Event): void {
     event.preventDefault();
     event.stopPropagation();
-    const to = (from + by + beamViews.length) % beamViews.length;
-    this.chosen.set(beamViews[to] ?? 'section');
-    document.getElementById(this.idOf(this.chosen()))?.focus();
+    const views = this.views();
+    const to = views[(from + by + views.length) % views.length];
+    if (to === undefined) return;
+    this.chosen.set(to);
+    document.getElementById(this.idOf(to))?.focus();
   }
 }

@@ -1,0 +1,52 @@
+import { ChangeDetectionStrategy, Component, effect, inject, signal, untracked } from '@angular/core';
+import { GoTo } from '../../shared/go-to.ts';
+import { StageTabs } from '../../shared/stage-tabs.ts';
+import { HullView } from './hull-view.ts';
+import { PowerView } from './power-view.ts';
+
+const fitViews = ['hull', 'power'] as const;
+type FitView = (typeof fitViews)[number];
+
+@Component({
+  selector: 'gk-fit-page',
+  imports: [HullView, PowerView, StageTabs],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <gk-stage-tabs label="Ways of looking at the fit" [views]="views" [(chosen)]="view" />
+    @if (view() === 'hull') {
+      <gk-hull-view />
+    } @else {
+      <gk-power-view />
+    }
+    <p class="caution" role="note">
+      Engine off and propeller clear before anyone leans over the transom. Haul out to drill; seal a cored hull to the
+      core; bond metal fittings as the yard says. Fuse at the positive post; ignition-protected parts where petrol is;
+      lithium by its maker's rules; shore power by a licensed marine electrician. Makers' instructions and local codes
+      come before this tool.
+    </p>
+  `,
+  styles: `
+    :host {
+      display: grid;
+      grid-template-columns: minmax(0, 1fr);
+      gap: 10px;
+    }
+  `,
+})
+export class FitPage {
+  private readonly goTo = inject(GoTo);
+  protected readonly views = fitViews;
+  protected readonly view = signal<FitView>('hull');
+
+  constructor() {
+    // What is looked for stands on the hull, but for batteries and circuits.
+    effect(() => {
+      const target = this.goTo.target();
+      if (target === null) return;
+      untracked(() => {
+        this.view.set(/^(battery|circuit|load|hours)-/.test(target) ? 'power' : 'hull');
+        this.goTo.target.set(null);
+      });
+    });
+  }
+}

@@ -1,0 +1,384 @@
+import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import {
+  equipmentOf,
+  formatFigure,
+  sideViewBlocked,
+  silhouetteOf,
+  svgPoints,
+  type Point,
+  type UnitChoice,
+} from '@grey-keel/core';
+import { placeSchema, type Place, type Plan } from '@grey-keel/model';
+import { scaleLinear } from 'd3-scale';
+import { Movable, type Nudge } from '../../shared/movable.ts';
+import { fittedThings, type FittedThing } from './fitted-things.ts';
+
+const width = 900;
+const height = 560;
+
+/** The three views: which of a place's numbers run to the right and up in each, and where on the sheet it stands. */
+const frames = [
+  { view: 'plan', title: 'From above, bow up', across: 'starboardM', up: 'forwardM', x: 10, y: 26, w: 300, h: 524 },
+  { view: 'side', title: 'From starboard', across: 'forwardM', up: 'aboveKeelM', x: 330, y: 26, w: 560, h: 230 },
+  { view: 'astern', title: 'From astern', across: 'starboardM', up: 'aboveKeelM', x: 330, y: 296, w: 560, h: 254 },
+] as const satisfies readonly {
+  view: string;
+  title: string;
+  across: keyof Place;
+  up: keyof Place;
+  x: number;
+  y: number;
+  w: number;
+  h: number;
+}[];
+type View = (typeof frames)[number]['view'];
+
+export interface ThingMoved {
+  readonly thing: FittedThing;
+  readonly place: Place;
+}
+
+/** The hull from three sides with everything that has a place on it, to be dragged or moved by the arrows. */
+@Component({
+  selector: 'gk-hull-drawing',
+  imports: [Movable],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @let it = drawing();
+    <svg viewBox="0 0 ${width} ${height}" role="group" aria-label="The hull from above, from starboard and from astern">
+      @for (view of it; track view.view) {
+        <clipPath [id]="'clip-' + view.view">
+          <rect [attr.x]="view.x" [attr.y]="view.y" [attr.width]="view.w" [attr.height]="view.h" />
+        </clipPath>
+        <text [attr.x]="view.x" [attr.y]="view.y - 10" class="heading">{{ view.title }}</text>
+        <g [attr.clip-path]="'url(#clip-' + view.view + ')'">
+          <rect [attr.x]="view.x" [attr.y]="view.y" [attr.width]="view.w" [attr.height]="view.h" class="frame" />
+          @if (view.waterY !== null) {
+            <rect
+              [attr.x]="view.x"
+              [attr.y]="view.waterY"
+              [attr.width]="view.w"
+              [attr.height]="view.y + view.h - view.waterY"
+              class="water"
+            />
+          }
+          @for (points of view.hull; track $index) {
+            <polygon [attr.points]="points" class="hull" />
+          }
+          @for (line of view.vectors; track line.key) {
+            <line [attr.x1]="line.x1" [attr.y1]="line.y1" [attr.x2]="line.x2" [attr.y2]="line.y2" class="vector" />
+          }
+          @for (ring of view.rings; track ring.key) {
+            <circle [attr.cx]="ring.x" [attr.cy]="ring.y" [attr.r]="ring.keep" class="keep" />
+            <circle [attr.cx]="ring.x" [attr.cy]="ring.y" [attr.r]="ring.blades" class="blades" />
+          }
+          @for (ray of view.rays; track ray.key) {
+            <polygon [attr.points]="ray.points" class="fan" [class.lost]="ray.lost" />
+          }
+          @for (mark of view.marks; track mark.thing.key) {
+            <g
+              class="thing"
+              gkMovable
+              [id]="'mark-' + view.view + '-' + mark.thing.key"
+              [class.chosen]="mark.thing.key === chosen()"
+              [class.wrong]="wrong().has(mark.thing.id)"
+              [attr.aria-label]="
+                mark.number + ', ' + mark.thing.name + ', ' + view.title.toLowerCase() + '; arrows move it'
+              "
+              [attr.aria-valuenow]="mark.up"
+              [attr.aria-valuetext]="mark.words"
+              [attr.transform]="'translate(' + mark.x + ' ' + mark.y + ')'"
+              (pointerdown)="chose.emit(mark.thing)"
+              (focus)="chose.emit(mark.thing)"
+              (moved)="put(view.view, mark.thing, view.across($event.x), view.up($event.y))"
+              (nudged)="step(view.view, mark.thing, $event)"
+              (settled)="settled.emit()"
+            >
+              <circle [attr.r]="mark.grip" class="grip" />
+              @if (mark.thing.of === 'transducer') {
+                <rect x="-9" y="-9" width="18" height="18" [style.--c]="mark.thing.colour" class="face" />
+              } @else if (mark.thing.of === 'station') {
+                <rect x="-12" y="-8" width="24" height="16" class="screen" />
+              } @else {
+                <circle r="9" class="piece" />
+              }
+              <text y="4" text-anchor="middle" class="number">{{ mark.number }}</text>
+            </g>
+          }
+          @if (view.metre; as metre) {
+            <line [attr.x1]="metre.x1" [attr.x2]="metre.x2" [attr.y1]="metre.y" [attr.y2]="metre.y" class="scale" />
+            <text [attr.x]="metre.x1" [attr.y]="metre.y - 5" class="quiet">{{ metre.label }}</text>
+          }
+        </g>
+      }
+    </svg>
+  `,
+  styles: `
+    svg {
+      display: block;
+      width: 100%;
+      max-height: 70vh;
+      touch-action: pan-y;
+    }
+    text {
+      font: 13px var(--font);
+      fill: var(--ink);
+    }
+    .heading {
+      font-weight: 700;
+    }
+    .quiet {
+      fill: var(--faint);
+    }
+    .frame {
+      fill: none;
+      stroke: var(--rule);
+    }
+    .water {
+      fill: var(--water-wash);
+      opacity: 0.5;
+    }
+    .hull {
+      fill: color-mix(in srgb, var(--hull-light) 28%, transparent);
+      stroke: var(--ink);
+      stroke-width: 1.2;
+    }
+    .vector {
+      stroke: var(--water);
+      stroke-dasharray: 5 4;
+    }
+    .blades {
+      fill: none;
+      stroke: var(--ink);
+      stroke-width: 1.4;
+    }
+    .keep {
+      fill: none;
+      stroke: var(--check);
+      stroke-dasharray: 3 4;
+    }
+    .fan {
+      fill: color-mix(in srgb, var(--water) 14%, transparent);
+      stroke: var(--water);
+      stroke-dasharray: 5 3;
+    }
+    .fan.lost {
+      fill: color-mix(in srgb, var(--stop) 30%, transparent);
+      stroke: var(--stop);
+    }
+    .scale {
+      stroke: var(--ink);
+      stroke-width: 2;
+    }
+    .thing {
+      cursor: move;
+      touch-action: none;
+    }
+    .grip {
+      fill: transparent;
+    }
+    .face {
+      fill: var(--c);
+      stroke: var(--sheet);
+    }
+    .screen,
+    .piece {
+      fill: var(--sheet);
+      stroke: var(--ink);
+      stroke-width: 1.4;
+    }
+    .number {
+      font: 700 12px var(--mono);
+      pointer-events: none;
+    }
+    .face + .number {
+      fill: var(--sheet);
+    }
+    .wrong .face,
+    .wrong .piece,
+    .wrong .screen {
+      stroke: var(--stop);
+      stroke-width: 3;
+    }
+    .thing:focus-visible {
+      outline: none;
+    }
+    .thing.chosen .grip {
+      stroke: var(--water);
+      stroke-width: 1.5;
+    }
+    .thing:focus-visible .grip {
+      stroke: var(--water);
+      stroke-width: 3;
+    }
+  `,
+})
+export class HullDrawing {
+  readonly plan = input.required<Plan>();
+  readonly units = input.required<UnitChoice>();
+  /** The key of the thing that is looked at. */
+  readonly chosen = input<string | null>(null);
+  /** Ids of what some rule speaks of as it stands. */
+  readonly wrong = input<ReadonlySet<string>>(new Set());
+  readonly chose = output<FittedThing>();
+  /** While it is dragged; `settled` once when it is let go or a key has moved it. */
+  readonly moved = output<ThingMoved>();
+  readonly settled = output();
+
+  /** Held by the boat, not by what is dragged, so that nothing runs away under the finger. */
+  private readonly scales = computed(() => {
+    const { lengthM, beamM, draughtM } = this.plan().boat;
+    const length = lengthM ?? 6;
+    const beam = beamM ?? length * 0.35;
+    const draught = draughtM ?? length * 0.06;
+    const tall = Math.max(1.35 * beam, ...fittedThings(this.plan()).map(({ place }) => (place?.aboveKeelM ?? 0) + 0.4));
+    const asternM = 0.14 * length;
+    return {
+      plan: { perMetre: Math.min(280 / (beam * 1.15), 500 / (length * 1.24)), zeroX: 160, zeroUpM: -asternM, draught },
+      side: { perMetre: Math.min(540 / (length * 1.26), 200 / (tall + 0.35)), zeroX: 0, zeroUpM: -0.35, draught },
+      astern: { perMetre: Math.min(520 / (beam * 2.2), 244 / (tall + 0.8)), zeroX: 610, zeroUpM: -0.8, draught },
+      length,
+      asternM,
+    };
+  });
+
+  protected readonly drawing = computed(() => {
+    const plan = this.plan();
+    const scales = this.scales();
+    const things = fittedThings(plan);
+    const shape = silhouetteOf(plan.boat);
+    const hulls: Record<View, readonly (readonly Point[])[]> = {
+      plan: [shape.plan],
+      side: shape.side,
+      astern: shape.astern,
+    };
+    const [antenna] = equipmentOf(plan, 'position antenna');
+    return frames.map((frame) => {
+      const { perMetre, zeroX, zeroUpM, draught } = scales[frame.view];
+      const originX = frame.view === 'side' ? frame.x + 12 + scales.asternM * perMetre : zeroX;
+      const x = (metres: number): number => originX + metres * perMetre;
+      const y = (metres: number): number => frame.y + frame.h - (metres - zeroUpM) * perMetre;
+      // The silhouettes count height from the waterline; places count it from the keel.
+      const rise = frame.view === 'plan' ? 0 : draught;
+      const at = (place: Place): { x: number; y: number } => ({ x: x(place[frame.across]), y: y(place[frame.up]) });
+      const [, stepM = 1] = scaleLinear([0, 120 / perMetre], [0, 1]).ticks(1);
+      const chosen = this.chosen();
+      const marks = things.flatMap((thing, i) => {
+        if (!thing.place) return [];
+        return [
+          {
+            thing,
+            number: i + 1,
+            ...at(thing.place),
+            up: thing.place[frame.up],
+            grip: thing.key === chosen ? 22 : 14,
+            words: this.inWords(thing.place),
+          },
+        ];
+      });
+      return {
+        ...frame,
+        across: (pixelX: number): number => (pixelX - originX) / perMetre,
+        up: (pixelY: number): number => zeroUpM + (frame.y + frame.h - pixelY) / perMetre,
+        waterY: frame.view === 'plan' ? null : y(draught),
+        hull: hulls[frame.view].map((list) => svgPoints(list.map((p) => ({ x: x(p.x), y: y(p.y + rise) })))),
+        // What is looked at lies on top, where it can be taken.
+        marks: [
+          ...marks.filter(({ thing }) => thing.key !== chosen),
+          ...marks.filter(({ thing }) => thing.key === chosen),
+        ],
+        vectors: antenna
+          ? things.flatMap(({ key, of, id, place }) => {
+              if (of !== 'transducer' || !place || plan.transducers[id]?.kind !== 'sounder') return [];
+              const [from, to] = [at(antenna[1]), at(place)];
+              return [{ key, x1: from.x, y1: from.y, x2: to.x, y2: to.y }];
+            })
+          : [],
+        rings: things.flatMap(({ key, place, propellerDiameterM }) =>
+          place && propellerDiameterM !== null
+            ? [
+                {
+                  key,
+                  ...at(place),
+                  blades: (propellerDiameterM / 2) * perMetre,
+                  keep: 1.5 * propellerDiameterM * perMetre,
+                },
+              ]
+            : [],
+        ),
+        rays: frame.view === 'astern' ? this.fans(plan, at, perMetre) : [],
+        metre: {
+          x1: frame.x + frame.w - 10 - stepM * perMetre,
+          x2: frame.x + frame.w - 10,
+          y: frame.y + frame.h - 8,
+          label: this.length(stepM),
+        },
+      };
+    });
+  });
+
+  /** The fans of a side-scan from astern, and in them what is covered. */
+  private fans(plan: Plan, at: (place: Place) => { x: number; y: number }, perMetre: number) {
+    const reach = 1.6 * perMetre;
+    const wedge = (from: { x: number; y: number }, side: number, low: number, high: number): string =>
+      svgPoints([
+        from,
+        ...Array.from({ length: 9 }, (_, i) => {
+          const angle = ((low + ((high - low) * i) / 8) * Math.PI) / 180;
+          return { x: from.x + side * reach * Math.sin(angle), y: from.y + reach * Math.cos(angle) };
+        }),
+      ]);
+    return fittedThings(plan).flatMap(({ id, of, place }) => {
+      if (of !== 'transducer' || !place || plan.transducers[id]?.kind !== 'side-scan') return [];
+      const from = at(place);
+      const blocked = sideViewBlocked(plan, id);
+      return [-1, 1].flatMap((side) => [
+        { key: `${id}-${side}`, points: wedge(from, side, 35, 85), lost: false },
+        ...blocked
+          .filter((one) => (one.side === 'port') === side < 0)
+          .map(({ by, lostDeg }) => ({
+            key: `${id}-${side}-${by}`,
+            points: wedge(from, side, 85 - lostDeg, 85),
+            lost: true,
+          })),
+      ]);
+    });
+  }
+
+  private length(value: number): string {
+    return formatFigure({ value, quantity: 'length' }, this.units(), { decimals: value < 1 ? 1 : 0 });
+  }
+
+  private inWords({ forwardM, starboardM, aboveKeelM }: Place): string {
+    const text = (value: number): string => formatFigure({ value: Math.abs(value), quantity: 'length' }, this.units());
+    return `${text(forwardM)} ${forwardM < 0 ? 'astern' : 'forward'} of the transom, ${text(starboardM)} to ${starboardM < 0 ? 'port' : 'starboard'}, ${text(aboveKeelM)} ${aboveKeelM < 0 ? 'below' : 'above'} the keel`;
+  }
+
+  protected put(view: View, thing: FittedThing, across: number, up: number): void {
+    const frame = frames.find((one) => one.view === view);
+    if (!frame || !thing.place) return;
+    this.move(thing, { ...thing.place, [frame.across]: across, [frame.up]: up });
+  }
+
+  protected step(view: View, thing: FittedThing, { right, down }: Nudge): void {
+    const frame = frames.find((one) => one.view === view);
+    if (!frame || !thing.place) return;
+    const { [frame.across]: across, [frame.up]: up } = thing.place;
+    this.move(thing, { ...thing.place, [frame.across]: across + right / 100, [frame.up]: up - down / 100 });
+  }
+
+  private move(thing: FittedThing, to: Place): void {
+    const within = (key: keyof Place): number => {
+      const { minValue, maxValue } = placeSchema.shape[key];
+      return Math.round(100 * Math.min(maxValue ?? 60, Math.max(minValue ?? -10, to[key]))) / 100;
+    };
+    this.moved.emit({
+      thing,
+      place: {
+        forwardM: within('forwardM'),
+        starboardM: within('starboardM'),
+        aboveKeelM: Math.min(10, within('aboveKeelM')),
+      },
+    });
+  }
+}

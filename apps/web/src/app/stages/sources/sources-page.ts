@@ -1,0 +1,446 @@
+import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
+import {
+  feedChoices,
+  inOrder,
+  newSource,
+  newUnitSettings,
+  poorRank,
+  suggestSourceName,
+  workingWater,
+} from '@grey-keel/core';
+import {
+  fedQuantities,
+  housekeeping,
+  sourceSchema,
+  temperatureSensors,
+  type Edit,
+  type FedQuantity,
+  type Housekeeping,
+  type Source,
+  type UnitSettings,
+} from '@grey-keel/model';
+import { ChoiceField, choicesOf } from '../../shared/choice-field.ts';
+import { FigurePipe } from '../../shared/figure-pipe.ts';
+import { QuantityField } from '../../shared/quantity-field.ts';
+import { TextField } from '../../shared/text-field.ts';
+import { openBoat } from '../open-boat.ts';
+import { seriesVariable } from '../beams/series.ts';
+
+const sides = ['not looked at', 'right', 'swapped'] as const;
+const unset = { value: '' as const, label: 'not looked at' };
+
+/** The first power-up, in the order it is done: on, tags and types, names, feeds, settings, housekeeping. */
+@Component({
+  selector: 'gk-sources-page',
+  imports: [ChoiceField, FigurePipe, QuantityField, TextField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <section class="sheet" aria-labelledby="on-title">
+      <h2 id="on-title">1 Everything on, and wait</h2>
+      @if (slowest(); as it) {
+        <p>
+          Wait <strong class="mono">{{ it.afterS | figure: 'wait' : units() : { decimals: 0 } }}</strong> before looking
+          for faults: {{ it.name }} takes that long to appear.
+        </p>
+      } @else {
+        <p class="faint">Say below how long each unit takes to appear; look for faults only after the longest.</p>
+      }
+    </section>
+
+    <section class="sheet" aria-labelledby="tags-title">
+      <h2 id="tags-title">2 Tags, types and names</h2>
+      <p class="small faint">
+        Read the tag on the cable and select just that type. A name says where, which channel, what kind.
+      </p>
+      @for (it of sources(); track it.id) {
+        <article class="source" [attr.aria-label]="it.unit">
+          <p>
+            <span class="swatch" [style.background]="it.colour" aria-hidden="true"></span><strong>{{ it.unit }}</strong>
+            <span class="small faint">{{ it.kind }}</span>
+            @if (it.source.name !== it.suggested) {
+              <button
+                type="button"
+                class="plain small"
+                [attr.aria-label]="'Call ' + it.unit + ' ' + it.suggested"
+                (click)="set(it.id, it.unit, { name: it.suggested })"
+              >
+                Call it "{{ it.suggested }}"
+              </button>
+            }
+            @if (it.source.tag && !it.source.selected) {
+              <button
+                type="button"
+                class="plain small"
+                [attr.aria-label]="'Select the type on the tag of ' + it.unit"
+                (click)="set(it.id, it.unit, { selected: it.source.tag })"
+              >
+                Select what the tag says
+              </button>
+            }
+          </p>
+          <gk-text-field
+            label="The tag on its cable says"
+            [fieldId]="'source-tag-' + it.id"
+            [value]="it.source.tag"
+            [schema]="shape.tag"
+            (changed)="set(it.id, it.unit, { tag: $event })"
+          />
+          <gk-text-field
+            label="Type selected on the display"
+            [fieldId]="'source-selected-' + it.id"
+            [value]="it.source.selected"
+            [schema]="shape.selected"
+            (changed)="set(it.id, it.unit, { selected: $event })"
+          />
+          <gk-text-field
+            label="Listed as"
+            [fieldId]="'source-name-' + it.id"
+            [value]="it.source.name"
+            [schema]="shape.name"
+            (changed)="set(it.id, it.unit, { name: $event })"
+          />
+          @if (it.transducer) {
+            <gk-choice-field
+              label="Temperature"
+              [fieldId]="'source-temperature-' + it.id"
+              [value]="it.source.temperature"
+              [choices]="sensors"
+              (changed)="set(it.id, it.unit, { temperature: $event })"
+            />
+          } @else {
+            <span></span>
+          }
+          <gk-quantity-field
+            label="Appears after"
+            [fieldId]="'source-after-' + it.id"
+            quantity="wait"
+            [value]="it.source.appearsAfterS"
+            [schema]="shape.appearsAfterS"
+            (changed)="set(it.id, it.unit, { appearsAfterS: $event })"
+          />
+        </article>
+      } @empty {
+        <p class="faint">Nothing to name yet: choose transducers on Beams, add sensors on Fit.</p>
+      }
+    </section>
+
+    <section class="sheet" aria-labelledby="feeds-title">
+      <h2 id="feeds-title">3 What each screen listens to</h2>
+      @if (stations().length) {
+        <div class="scroll">
+          <table class="figures feeds" aria-label="Which source feeds each number at each station">
+            <thead>
+              <tr>
+                <th scope="col">Number</th>
+                @for (station of stations(); track station.id) {
+                  <th scope="col">{{ station.name }}</th>
+                }
+              </tr>
+            </thead>
+            <tbody>
+              @for (row of feeds(); track row.quantity) {
+                <tr>
+                  <th scope="row">{{ row.quantity }}</th>
+                  @for (cell of row.cells; track cell.stationId) {
+                    <td [class.poor]="cell.poor" [class.is-missing]="!cell.sourceId && row.quantity === 'depth'">
+                      <gk-choice-field
+                        [label]="row.quantity + ' from'"
+                        [labelHidden]="true"
+                        [fieldId]="'feed-' + cell.stationId + '-' + row.id"
+                        [value]="cell.sourceId"
+                        [choices]="row.choices"
+                        (changed)="feed(cell.stationId, row.quantity, $event, cell.fallbackId)"
+                      />
+                      @if (cell.because) {
+                        <span class="small" [class.faint]="!cell.poor">{{ cell.because }}</span>
+                      }
+                      @if (cell.sourceId && row.choices.length > 2) {
+                        <gk-choice-field
+                          label="if it fails"
+                          [fieldId]="'fallback-' + cell.stationId + '-' + row.id"
+                          [value]="cell.fallbackId"
+                          [choices]="row.choices"
+                          (changed)="feed(cell.stationId, row.quantity, cell.sourceId, $event)"
+                        />
+                      }
+                    </td>
+                  }
+                </tr>
+              }
+            </tbody>
+          </table>
+        </div>
+        <button type="button" class="action" id="feed-best" (click)="feedBest()">
+          Fill what is empty with the best of each
+        </button>
+      } @else {
+        <p class="faint">No station has a display yet: fit one on Pages.</p>
+      }
+    </section>
+
+    <section class="sheet" aria-labelledby="units-title">
+      <h2 id="units-title">4 What each display keeps for itself</h2>
+      <div class="scroll">
+        <table class="figures units" aria-label="Settings of each display">
+          <thead>
+            <tr>
+              <th scope="col">Display</th>
+              <th scope="col">its water</th>
+              <th scope="col">north</th>
+              <th scope="col">port is drawn on port</th>
+              <th scope="col">housekeeping</th>
+            </tr>
+          </thead>
+          <tbody>
+            @for (it of stations(); track it.id) {
+              <tr>
+                <td>
+                  {{ it.name }}<br /><span class="small faint">{{ it.display }}</span>
+                </td>
+                <td>
+                  <gk-choice-field
+                    label="Water type"
+                    [labelHidden]="true"
+                    [fieldId]="'unit-water-' + it.id"
+                    [value]="it.unit.waterType ?? ''"
+                    [choices]="waters"
+                    (changed)="setUnit(it.id, it.name, { waterType: $event || null })"
+                  />
+                  <span class="small faint">the brief: {{ water() }}</span>
+                </td>
+                <td>
+                  <gk-choice-field
+                    label="North"
+                    [labelHidden]="true"
+                    [fieldId]="'unit-north-' + it.id"
+                    [value]="it.unit.north ?? ''"
+                    [choices]="norths"
+                    (changed)="setUnit(it.id, it.name, { north: $event || null })"
+                  />
+                </td>
+                <td>
+                  <gk-choice-field
+                    label="Sides"
+                    [labelHidden]="true"
+                    [fieldId]="'unit-sides-' + it.id"
+                    [value]="it.unit.sidesRight"
+                    [choices]="sideChoices"
+                    (changed)="setUnit(it.id, it.name, { sidesRight: $event })"
+                  />
+                </td>
+                <td class="left">
+                  <details>
+                    <summary>{{ it.done }} of ${housekeeping.length} done</summary>
+                    @for (item of items; track item) {
+                      <label
+                        ><input
+                          type="checkbox"
+                          [checked]="it.unit.done[item] === true"
+                          (change)="tick(it.id, it.unit, item, $any($event.target).checked)"
+                        />
+                        {{ item }}</label
+                      >
+                    }
+                  </details>
+                </td>
+              </tr>
+            }
+          </tbody>
+        </table>
+      </div>
+      <p class="small faint">
+        Alarms worth having: engine temperature, low voltage (half a volt over the lowest a device bears), shallow
+        (draught and the margin of the water). Nuisance ones off, so that the others are heeded.
+      </p>
+    </section>
+    <p class="caution" role="note">
+      Depth from the wrong unit grounds a boat. Sonar alone is no aid to navigation; keep a look-out. Never transmit out
+      of the water.
+    </p>
+  `,
+  styles: `
+    :host {
+      display: grid;
+      grid-template-columns: minmax(0, 1fr);
+      gap: 10px;
+    }
+    .scroll {
+      overflow-x: auto;
+    }
+    td {
+      vertical-align: top;
+      min-width: 120px;
+    }
+    th[scope='row'] {
+      text-align: left;
+      font-weight: 700;
+      color: var(--ink);
+    }
+    .left,
+    .feeds td,
+    .feeds th,
+    .units td,
+    .units th {
+      text-align: left;
+    }
+    .source p {
+      display: flex;
+      flex-wrap: wrap;
+      align-items: center;
+      gap: 0 8px;
+    }
+    .poor {
+      outline: 2px solid var(--check);
+      outline-offset: -2px;
+    }
+    .swatch {
+      width: 11px;
+      height: 11px;
+    }
+    .source {
+      display: grid;
+      grid-template-columns: minmax(0, 3fr) minmax(0, 3fr) minmax(0, 2fr) minmax(0, 1.2fr) minmax(0, 1fr);
+      gap: 2px 12px;
+      padding: 8px 0;
+      border-bottom: var(--hairline) solid var(--rule);
+    }
+    .source p {
+      grid-column: 1 / -1;
+    }
+    @media (max-width: 900px) {
+      .source {
+        grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+      }
+    }
+    summary,
+    details label {
+      display: flex;
+      gap: 8px;
+      align-items: center;
+      min-height: var(--touch);
+      cursor: pointer;
+    }
+    summary {
+      color: var(--water);
+      font-weight: 600;
+    }
+    input[type='checkbox'] {
+      width: 22px;
+      height: 22px;
+      accent-color: var(--water);
+    }
+    .action {
+      margin-top: 10px;
+    }
+  `,
+})
+export class SourcesPage {
+  private readonly open = openBoat();
+  private readonly plan = this.open.plan;
+  protected readonly units = this.open.units;
+  protected readonly shape = sourceSchema.shape;
+  protected readonly sensors = choicesOf(temperatureSensors);
+  protected readonly items = housekeeping;
+  protected readonly waters = [unset, ...choicesOf(['fresh', 'brackish', 'salt'] as const)];
+  protected readonly norths = [unset, ...choicesOf(['true', 'magnetic'] as const)];
+  protected readonly sideChoices = choicesOf(sides);
+  protected readonly water = computed(() => workingWater(this.plan())?.kind ?? 'not described');
+
+  protected readonly sources = computed(() => {
+    const plan = this.plan();
+    return [
+      ...inOrder(plan.transducers).map(([id, { name, kind, mounting }], i) => ({
+        id,
+        unit: name,
+        kind: `${kind}, ${mounting}`,
+        colour: seriesVariable(i),
+        transducer: true,
+      })),
+      ...inOrder(plan.equipment)
+        .filter(([, { kind }]) => !['propeller', 'bow motor', 'battery box'].includes(kind))
+        .map(([id, { name, kind }]) => ({ id, unit: name, kind, colour: 'var(--hull-light)', transducer: false })),
+    ].map((one) => ({
+      ...one,
+      source: plan.sources[one.id] ?? newSource(),
+      suggested: suggestSourceName(plan, one.id),
+    }));
+  });
+
+  protected readonly slowest = computed(() => {
+    const timed = this.sources().flatMap(({ unit, source: { appearsAfterS } }) =>
+      appearsAfterS === null ? [] : [{ name: unit, afterS: appearsAfterS }],
+    );
+    return timed.length ? timed.reduce((a, b) => (b.afterS > a.afterS ? b : a)) : null;
+  });
+
+  protected readonly stations = computed(() => {
+    const plan = this.plan();
+    return inOrder(plan.stations).flatMap(([id, { name }]) => {
+      const display = plan.displays[id];
+      if (!display) return [];
+      const unit = plan.units[id] ?? newUnitSettings();
+      return [{ id, name, display: display.name, unit, done: Object.keys(unit.done).length }];
+    });
+  });
+
+  protected readonly feeds = computed(() => {
+    const plan = this.plan();
+    return fedQuantities.map((quantity) => {
+      const options = feedChoices(plan, quantity);
+      return {
+        quantity,
+        id: quantity.replaceAll(' ', '-'),
+        choices: [{ value: '', label: 'nothing' }, ...options.map(({ id, name }) => ({ value: id, label: name }))],
+        cells: this.stations().map(({ id: stationId }) => {
+          const feed = plan.feeds[stationId]?.[quantity];
+          const now = options.find(({ id }) => id === feed?.sourceId);
+          return {
+            stationId,
+            sourceId: feed?.sourceId ?? '',
+            fallbackId: feed?.fallbackId ?? '',
+            because: now?.because ?? (feed ? 'it is gone, or does not measure this' : ''),
+            poor: feed !== undefined && (!now || now.rank >= poorRank),
+          };
+        }),
+      };
+    });
+  });
+
+  protected set(id: string, unit: string, changes: Partial<Source>): void {
+    this.open.edits.edit(unit, { type: 'describeSource', id, changes });
+  }
+
+  protected feed(stationId: string, quantity: FedQuantity, sourceId: string, fallbackId: string): void {
+    this.open.edits.edit(`the ${quantity}`, {
+      type: 'feed',
+      stationId,
+      quantity,
+      feed:
+        sourceId === ''
+          ? null
+          : { sourceId, fallbackId: fallbackId === '' || fallbackId === sourceId ? null : fallbackId },
+    });
+  }
+
+  /** What stands is left alone: only what is empty is filled. */
+  protected feedBest(): void {
+    const plan = this.plan();
+    const edits = this.stations().flatMap(({ id: stationId }) =>
+      fedQuantities.flatMap((quantity): Edit[] => {
+        const [best, second] = feedChoices(plan, quantity).filter(({ rank }) => rank < poorRank);
+        if (!best || plan.feeds[stationId]?.[quantity]) return [];
+        return [{ type: 'feed', stationId, quantity, feed: { sourceId: best.id, fallbackId: second?.id ?? null } }];
+      }),
+    );
+    if (edits.length) this.open.edits.edit('the feeds', ...edits);
+  }
+
+  protected setUnit(stationId: string, name: string, changes: Partial<UnitSettings>): void {
+    this.open.edits.edit(name, { type: 'describeUnit', stationId, changes });
+  }
+
+  protected tick(stationId: string, unit: UnitSettings, item: Housekeeping, on: boolean): void {
+    const { [item]: _was, ...others } = unit.done;
+    this.setUnit(stationId, item, { done: on ? { ...others, [item]: true } : others });
+  }
+}
