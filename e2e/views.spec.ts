@@ -12,6 +12,8 @@ const views = [
   '',
   'boats/sable-wren/brief',
   'boats/sable-wren/beams',
+  'boats/sable-wren/fit',
+  'boats/sable-wren/sources',
   'boats/sable-wren/calibrate',
   'boats/sable-wren/pages',
   'boats/sable-wren/keys',
@@ -93,7 +95,7 @@ describe('the views', () => {
       const { driver } = browser;
       await browser.resize(1024, 768);
       await show('boats/sable-wren/beams');
-      const tabs = await driver.findElements({ css: 'gk-beams-tabs [role="tab"]' });
+      const tabs = await driver.findElements({ css: 'gk-stage-tabs [role="tab"]' });
       expect(tabs.length).toBe(9);
       for (const tab of tabs) {
         const id = (await tab.getAttribute('id')) ?? '';

@@ -26,6 +26,9 @@ const views = [
   { name: 'advice', path: 'boats/sable-wren/beams', theme: 'shop', press: ['#tab-advice', '#place-0'] },
   { name: 'reach', path: 'boats/sable-wren/beams', theme: 'shop', press: ['#tab-reach'] },
   { name: 'cone', path: 'boats/sable-wren/beams', theme: 'shop', press: ['#tab-cone-or-frequency'] },
+  { name: 'fit', path: 'boats/sable-wren/fit', theme: 'shop', press: [] },
+  { name: 'power', path: 'boats/sable-wren/fit', theme: 'shop', press: ['#tab-power'] },
+  { name: 'sources', path: 'boats/sable-wren/sources', theme: 'shop', press: [] },
   { name: 'calibrate', path: 'boats/sable-wren/calibrate', theme: 'shop', press: [] },
   { name: 'working', path: 'boats/sable-wren/calibrate', theme: 'shop', press: ['#result gk-number button'] },
   { name: 'pages', path: 'boats/sable-wren/pages', theme: 'shop', press: ['#cell-a-helm-port-searching'] },
@@ -33,8 +36,6 @@ const views = [
   { name: 'find', path: 'boats/sable-wren/brief', theme: 'shop', press: ['button[aria-label^=Find]'] },
   { name: 'pages-night', path: 'boats/sable-wren/pages', theme: 'night', press: ['#cell-c-bow-searching'] },
   { name: 'handover', path: 'boats/sable-wren/handover', theme: 'shop', press: [] },
-  { name: 'beams-sun', path: 'boats/sable-wren/beams', theme: 'sun', press: [] },
-  { name: 'calibrate-night', path: 'boats/sable-wren/calibrate', theme: 'night', press: [] },
 ] as const;
 
 const only = process.argv[2];

@@ -252,13 +252,15 @@ describe('the pages', () => {
       expect([...root.querySelectorAll('a')].map((one) => one.textContent.replace(/\s+/g, ' ').trim())).toEqual([
         '1 Brief, missing',
         '2 Beams, fresh',
+        '3 Fit, missing',
+        '4 Sources, missing',
         '5 Calibrate, missing',
         '7 Pages, missing',
         '8 Keys, missing',
         '10 Handover, missing',
       ]);
       expect(root.querySelector('.waterline')?.nextElementSibling?.textContent).toContain('Brief');
-      expect(root.querySelectorAll('a.under').length).toBe(6);
+      expect(root.querySelectorAll('a.under').length).toBe(8);
     });
 
     it('lists findings of the stage first, counts them, and carries out a way out that is safe', async () => {

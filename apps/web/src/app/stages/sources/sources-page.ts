@@ -61,7 +61,7 @@ const unset = { value: '' as const, label: 'not looked at' };
               <button
                 type="button"
                 class="plain small"
-                [attr.aria-label]="'Call ' + it.unit + ' ' + it.suggested"
+                [id]="'name-by-rule-' + it.id"
                 (click)="set(it.id, it.unit, { name: it.suggested })"
               >
                 Call it "{{ it.suggested }}"
@@ -71,10 +71,10 @@ const unset = { value: '' as const, label: 'not looked at' };
               <button
                 type="button"
                 class="plain small"
-                [attr.aria-label]="'Select the type on the tag of ' + it.unit"
+                [id]="'as-on-tag-' + it.id"
                 (click)="set(it.id, it.unit, { selected: it.source.tag })"
               >
-                Select what the tag says
+                Select "{{ it.source.tag }}"
               </button>
             }
           </p>
