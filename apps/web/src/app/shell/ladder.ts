@@ -43,12 +43,15 @@ import { selectStages, selectWaterline } from '../state/plan.selectors.ts';
       /* Its size is the frame's, so what moves in the stage need not ask after it. */
       nav {
         contain: strict;
+        /* With the findings open on a tablet there is no room for all the marks. */
+        overflow-y: auto;
+        scrollbar-width: thin;
       }
     }
     a {
       position: relative;
       flex: 0 1 150px;
-      min-height: 56px;
+      min-height: 48px;
       display: flex;
       flex-direction: column;
       align-items: center;
