@@ -172,6 +172,8 @@ export { startDip } from './power/start-dip.ts';
 export { voltageDrop } from './power/voltage-drop.ts';
 export { feedChoices, poorRank, type FeedChoice } from './sources/feeds.ts';
 export { isFactoryName, suggestSourceName } from './sources/source-names.ts';
+export { disturbanceOf, disturbsDb, sharedBandHz, type Disturbance } from './disturbance/disturbance.ts';
+export { disturbancesIn, quietPlan, type QuietPlan } from './disturbance/quiet-plan.ts';
 export { copyPlan } from './plan/copy-plan.ts';
 export { fingerprint, quantised } from './plan/fingerprint.ts';
 export { builtStages, stageStates, waterline, type StageStanding } from './plan/stage-state.ts';

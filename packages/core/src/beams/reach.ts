@@ -31,6 +31,8 @@ export interface Conditions {
 export interface ReachTerms {
   /** Source level, processing gain, less noise in the band and what hull and aerated water take. */
   readonly constantDb: number;
+  /** Noise in its band as it hears it, dB re 1 µPa. */
+  readonly noiseDb: number;
   readonly absorptionDbPerM: number;
   readonly acrossDeg: number;
   readonly resolutionM: number;
@@ -50,11 +52,13 @@ export const reachTerms = (acoustics: ElementAcoustics, mounting: Mounting, at: 
     windNoiseDb(frequencyHz, at.windMps),
     ownShipNoiseDb(mounting, at.boatSpeedMps, frequencyHz),
   );
+  const noiseDb = noiseInBandDb(noise, bandwidthHz, shape.directivityIndexDb);
   return {
+    noiseDb,
     constantDb:
       acoustics.sourceLevelDb +
       acoustics.processingGainDb -
-      noiseInBandDb(noise, bandwidthHz, shape.directivityIndexDb) -
+      noiseDb -
       hullLossDb(mounting) -
       aerationLossDb(mounting, at.boatSpeedMps),
     absorptionDbPerM: (boricAcid + magnesiumSulphate + water) / 1000,

@@ -1,0 +1,179 @@
+import type { Plan } from '@grey-keel/model';
+import { aPlan } from '../../testing/plans.ts';
+import { stageHarness } from '../../testing/stage-harness.ts';
+import { SourcesPage } from '../sources/sources-page.ts';
+import { FitPage } from './fit-page.ts';
+
+const screen: Plan['displays'][string] = {
+  name: 'Display 12',
+  screenDiagonalM: 0.307,
+  pixelsWide: 1280,
+  pixelsHigh: 800,
+  keys: 4,
+  pressesPerKey: 2,
+  keysBindTo: 'page',
+  panesPerPage: 3,
+  catalogue: null,
+  seatedDistanceM: null,
+  readAtNight: false,
+};
+const boat = (): Plan => ({
+  ...aPlan(),
+  stations: { helm: { name: 'Helm', viewingDistanceM: 0.9, posture: 'standing' } },
+  displays: { helm: screen },
+  equipment: {
+    prop: {
+      name: 'Propeller',
+      kind: 'propeller',
+      forwardM: -0.6,
+      starboardM: 0,
+      aboveKeelM: 0,
+      propellerDiameterM: 0.35,
+    },
+    antenna: {
+      name: 'Antenna',
+      kind: 'position antenna',
+      forwardM: 3,
+      starboardM: 0,
+      aboveKeelM: 2.5,
+      propellerDiameterM: null,
+    },
+  },
+});
+
+describe('the fit', () => {
+  const { page, plan, press, key, choose, write, text, settle } = stageHarness();
+  const drag = async (root: HTMLElement, css: string, across: number, up: number): Promise<void> => {
+    const mark = root.querySelector<SVGGElement>(css);
+    if (!mark) throw new Error(css);
+    const at = mark.getBoundingClientRect();
+    const from = { clientX: at.x + at.width / 2, clientY: at.y + at.height / 2 };
+    const pointer = (type: string, x: number, y: number): boolean =>
+      mark.dispatchEvent(
+        new PointerEvent(type, { clientX: from.clientX + x, clientY: from.clientY - y, bubbles: true, pointerId: 1 }),
+      );
+    spyOn(mark, 'setPointerCapture');
+    pointer('pointerdown', 0, 0);
+    pointer('pointermove', across / 2, up / 2);
+    pointer('pointermove', across, up);
+    await settle();
+    pointer('pointerup', across, up);
+    await settle();
+  };
+
+  it('moves a transducer by its mark: one edit for one drag, judged as it goes', async () => {
+    const root = await page(FitPage, boat());
+    document.body.append(root);
+    expect(text(root, '.broken')).toContain('no rule');
+    const before = plan().transducers['a-wide'];
+    await drag(root, '#mark-plan-transducer-a-wide', 40, 0);
+    const after = plan().transducers['a-wide'];
+    expect(after?.starboardM).toBeGreaterThan((before?.starboardM ?? 0) + 0.1);
+    expect(after?.forwardM).toBeCloseTo(before?.forwardM ?? 0, 1);
+    expect(after?.aboveKeelM).toBe(before?.aboveKeelM);
+    root.remove();
+  });
+
+  it('moves by a centimetre with an arrow, ten with Shift, and says what that breaks', async () => {
+    const root = await page(FitPage, boat());
+    await key(root, '#mark-side-transducer-b-narrow', 'ArrowRight');
+    expect(plan().transducers['b-narrow']?.forwardM).toBeCloseTo(2.01, 9);
+    await key(root, '#mark-astern-transducer-b-narrow', 'ArrowUp', { shiftKey: true });
+    expect(plan().transducers['b-narrow']?.aboveKeelM).toBeCloseTo(0.2, 9);
+    await press(root, '#thing-transducer-b-narrow');
+    await write(root, '#place-b-narrow', '-0.5');
+    await write(root, '#place-starboard-b-narrow', '0.1');
+    expect(text(root, '.broken')).toContain('Too near a propeller');
+    expect(root.querySelector('.thing.wrong')).not.toBeNull();
+  });
+
+  it('puts the screen of a station in its place, and adds, describes and takes off a piece of equipment', async () => {
+    const root = await page(FitPage, boat());
+    await press(root, '#thing-station-helm');
+    await press(root, '#place-helm');
+    expect(plan().stations['helm']?.place).toEqual({ forwardM: 3.7, starboardM: 0, aboveKeelM: 1.5 });
+    await choose(root, '#new-equipment-kind', 'heading sensor');
+    await press(root, '#add-equipment');
+    const [id = ''] = Object.keys(plan().equipment).filter((one) => !['prop', 'antenna'].includes(one));
+    expect(plan().equipment[id]?.kind).toBe('heading sensor');
+    await write(root, `#equipment-name-${id}`, 'Compass');
+    expect(plan().equipment[id]?.name).toBe('Compass');
+    await press(root, '.action.risky');
+    expect(plan().equipment[id]).toBeUndefined();
+  });
+
+  it('reckons a circuit as it is typed and the day of its battery', async () => {
+    const root = await page(FitPage, boat());
+    await press(root, '#tab-power');
+    expect(root.textContent).toContain('Add a battery');
+    await press(root, '#add-battery');
+    await press(root, '#add-circuit');
+    const [battery = ''] = Object.keys(plan().power.batteries);
+    const [circuit = ''] = Object.keys(plan().power.circuits);
+    expect(plan().power.circuits[circuit]?.batteryId).toBe(battery);
+    await write(root, `#circuit-length-${circuit}`, '5');
+    await choose(root, `#circuit-gauge-${circuit}`, '2.5 mm2');
+    // 3 A over 10 m of 7.586 ohm a kilometre at 30 degrees: 0.2365 V of 12.
+    expect(text(root, '.told')).toContain('2.0 %');
+    await write(root, '#hours-trolling', '4');
+    expect(text(root, 'table[aria-label="The day of each battery"] tbody tr')).toContain('4.0 h');
+    await write(root, `#circuit-fuse-${circuit}`, '');
+    expect(plan().power.circuits[circuit]?.fuseA).toBeNull();
+    await choose(root, `#circuit-battery-${circuit}`, '');
+    expect(plan().power.circuits[circuit]?.batteryId).toBeNull();
+    expect(root.querySelector('.told')).toBeNull();
+  });
+});
+
+describe('the sources', () => {
+  const { page, plan, press, choose, write, text } = stageHarness();
+
+  it('take a tag, select what it says, and a name by the rule', async () => {
+    const root = await page(SourcesPage, boat());
+    await write(root, '#source-tag-a-wide', 'Wide 190');
+    await press(root, '#as-on-tag-a-wide');
+    expect(plan().sources['a-wide']?.selected).toBe('Wide 190');
+    await press(root, '#name-by-rule-a-wide');
+    expect(plan().sources['a-wide']?.name).toBe('Hull port 190 sounder');
+    await write(root, '#source-after-a-wide', '90');
+    expect(text(root, 'strong')).toBe('90 s');
+  });
+
+  it('fill what is empty with the best, leave what stands, and mark what measures something else', async () => {
+    const start = boat();
+    const ahead = {
+      ...start.transducers['b-narrow']!,
+      name: 'Ahead',
+      kind: 'forward-facing' as const,
+      mounting: 'pole' as const,
+    };
+    const root = await page(SourcesPage, { ...start, transducers: { ...start.transducers, 'c-ahead': ahead } });
+    await choose(root, '#feed-helm-depth', 'c-ahead');
+    expect(root.querySelector('td.poor')?.textContent).toContain('looks ahead');
+    await press(root, '#feed-best');
+    expect(plan().feeds['helm']?.depth?.sourceId).toBe('c-ahead');
+    expect(plan().feeds['helm']?.position).toEqual({ sourceId: 'antenna', fallbackId: null });
+    await choose(root, '#feed-helm-depth', 'a-wide');
+    await choose(root, '#fallback-helm-depth', 'b-narrow');
+    expect(plan().feeds['helm']?.depth).toEqual({ sourceId: 'a-wide', fallbackId: 'b-narrow' });
+    expect(root.querySelector('td.poor')).toBeNull();
+    await choose(root, '#feed-helm-depth', '');
+    expect(plan().feeds['helm']?.depth).toBeUndefined();
+  });
+
+  it('keep what each display has set, and what has been ticked off', async () => {
+    const root = await page(SourcesPage, boat());
+    await choose(root, '#unit-water-helm', 'salt');
+    await choose(root, '#unit-north-helm', 'true');
+    await choose(root, '#unit-sides-helm', 'right');
+    root.querySelector<HTMLInputElement>('details input')?.click();
+    expect(plan().units['helm']).toEqual({
+      waterType: 'salt',
+      north: 'true',
+      sidesRight: 'right',
+      done: { 'engine temperature alarm': true },
+    });
+    await choose(root, '#unit-north-helm', '');
+    expect(plan().units['helm']?.north).toBeNull();
+  });
+});

@@ -1,0 +1,176 @@
+import type { Place, Plan, Transducer, WorkingStep } from '@grey-keel/model';
+import { bottomBackscatterDb } from '../acoustics/backscatter.ts';
+import { wantsOf, type Wants } from '../beams/advice/wants.ts';
+import { elementAcoustics, type ElementAcoustics } from '../beams/element-acoustics.ts';
+import { usualForward } from '../beams/forward-fan.ts';
+import { reachTerms, requiredSnrDb, type ReachTerms } from '../beams/reach.ts';
+import { faceDepthM } from '../plan/working-water.ts';
+import { given, reckoned } from '../working-step.ts';
+import { directionLevelDb, towards, type Looks } from './direction-level.ts';
+
+const radian = Math.PI / 180;
+
+/** The band a beam fills while it sends; a single frequency spreads over about a fiftieth of itself. */
+export const sentBand = ({ frequencyHz, bandwidthHz }: Transducer['beams'][number]): readonly [number, number] => {
+  const half = (bandwidthHz ?? frequencyHz / 50) / 2;
+  return [frequencyHz - half, frequencyHz + half];
+};
+
+/** How much of its band one unit sends into the other's, Hz. */
+export const sharedBandHz = (a: Transducer['beams'][number], b: Transducer['beams'][number]): number => {
+  const [[lowA, highA], [lowB, highB]] = [sentBand(a), sentBand(b)];
+  return Math.max(0, Math.min(highA, highB) - Math.max(lowA, lowB));
+};
+
+/** A unit on one of its beams, as far as sending into others and listening to them goes. */
+interface Sender {
+  readonly transducer: Transducer;
+  readonly beam: Transducer['beams'][number];
+  readonly acoustics: ElementAcoustics;
+  readonly terms: ReachTerms;
+  readonly looks: Looks;
+  readonly faceM: number;
+}
+
+const sender = (plan: Plan, wants: Wants, id: string, beamIndex: number): Sender | null => {
+  const transducer = plan.transducers[id];
+  const beam = transducer?.beams[beamIndex];
+  if (!transducer || !beam) return null;
+  const depthM = plan.working.depthM;
+  const acoustics = elementAcoustics(transducer, beam, depthM);
+  const faceM = Math.max(0, faceDepthM(plan, transducer.aboveKeelM) ?? 0);
+  return {
+    transducer,
+    beam,
+    acoustics,
+    terms: reachTerms(acoustics, transducer.mounting, wants.conditions),
+    looks: {
+      kind: transducer.kind,
+      shape: acoustics.shape,
+      faceM,
+      setting: plan.scene.forward ?? usualForward(depthM),
+      depthM,
+    },
+    faceM,
+  };
+};
+
+/** How loud one unit is in another, dB over the noise in the other's band. */
+export interface Disturbance {
+  readonly sourceId: string;
+  readonly victimId: string;
+  readonly overNoiseDb: number;
+  readonly working: readonly WorkingStep[];
+}
+
+/** No bottom echo is nearer than this, and the pattern of the nearest water is not the far one. */
+const nearestM = 0.5;
+const rings = 14;
+const sectors = 24;
+
+/** Straight from face to face, dB re 1 µPa: the level at the victim, off both axes. */
+const directDb = (source: Sender, victim: Sender): number => {
+  const apart = Math.max(
+    nearestM,
+    Math.hypot(
+      source.transducer.forwardM - victim.transducer.forwardM,
+      source.transducer.starboardM - victim.transducer.starboardM,
+      source.transducer.aboveKeelM - victim.transducer.aboveKeelM,
+    ),
+  );
+  return (
+    source.acoustics.sourceLevelDb +
+    directionLevelDb(source.looks, towards(source.transducer, victim.transducer)) +
+    directionLevelDb(victim.looks, towards(victim.transducer, source.transducer)) -
+    20 * Math.log10(apart) -
+    source.terms.absorptionDbPerM * apart
+  );
+};
+
+/** By way of the bottom, dB re 1 µPa: the loudest ring of it, each as wide as what the source tells apart. */
+const byBottomDb = (plan: Plan, wants: Wants, source: Sender, victim: Sender): number => {
+  const below = Math.max(0.1, plan.working.depthM - source.faceM);
+  const bottom = (aheadM: number, asideM: number): Place => ({
+    forwardM: source.transducer.forwardM + aheadM,
+    starboardM: source.transducer.starboardM + asideM,
+    aboveKeelM: source.transducer.aboveKeelM - below,
+  });
+  let loudest = Number.NEGATIVE_INFINITY;
+  for (let i = 0; i < rings; i++) {
+    const grazing = (86 - (80 * i) / (rings - 1)) * radian;
+    const slant = below / Math.sin(grazing);
+    const out = slant * Math.cos(grazing);
+    const area = (2 * Math.PI * out * (source.terms.resolutionM / Math.cos(grazing))) / sectors;
+    let power = 0;
+    for (let k = 0; k < sectors; k++) {
+      const turn = (2 * Math.PI * k) / sectors;
+      const place = bottom(out * Math.cos(turn), out * Math.sin(turn));
+      const back = Math.max(
+        nearestM,
+        Math.hypot(
+          place.forwardM - victim.transducer.forwardM,
+          place.starboardM - victim.transducer.starboardM,
+          place.aboveKeelM - victim.transducer.aboveKeelM,
+        ),
+      );
+      const level =
+        directionLevelDb(source.looks, towards(source.transducer, place)) +
+        directionLevelDb(victim.looks, towards(victim.transducer, place)) -
+        20 * Math.log10(slant * back) -
+        source.terms.absorptionDbPerM * (slant + back);
+      power += 10 ** (level / 10);
+    }
+    loudest = Math.max(loudest, 10 * Math.log10(power * area) + bottomBackscatterDb(wants.bottom, grazing / radian));
+  }
+  return source.acoustics.sourceLevelDb + loudest;
+};
+
+const summed = (a: number, b: number): number => 10 * Math.log10(10 ** (a / 10) + 10 ** (b / 10));
+
+/**
+ * How one unit on one of its beams disturbs another on one of its own: straight through the water by the lobes of both,
+ * and by way of the bottom they both look at. Null where their bands do not meet or the water is not described. Rubbing
+ * out by a display's own filter is not counted. Source: sonar equation, Urick 1983, ch. 2, one way and by the bottom.
+ */
+export const disturbanceOf = (
+  plan: Plan,
+  [sourceId, sourceBeam]: readonly [id: string, beam: number],
+  [victimId, victimBeam]: readonly [id: string, beam: number],
+): Disturbance | null => {
+  const wants = wantsOf(plan);
+  const source = wants && sender(plan, wants, sourceId, sourceBeam);
+  const victim = wants && sender(plan, wants, victimId, victimBeam);
+  if (!wants || !source || !victim) return null;
+  const shared = sharedBandHz(source.beam, victim.beam);
+  if (shared === 0) return null;
+  const [low, high] = sentBand(source.beam);
+  const direct = directDb(source, victim);
+  const bottom = byBottomDb(plan, wants, source, victim);
+  const share = 10 * Math.log10(shared / (high - low));
+  const { noiseDb } = victim.terms;
+  const overNoiseDb = summed(direct, bottom) + share - noiseDb;
+  return {
+    sourceId,
+    victimId,
+    overNoiseDb,
+    working: [
+      reckoned(
+        {
+          says: `${source.transducer.name} in ${victim.transducer.name}, over its noise`,
+          symbol: 'D',
+          value: overNoiseDb,
+          unit: 'dB',
+          expression: '10 * log10(10 ^ (A / 10) + 10 ^ (B / 10)) + S - N',
+          source: 'sonar equation, Urick 1983, ch. 2; lobes by their crests, ch. 3',
+        },
+        given('A', direct, 'dB re 1 µPa', 'straight through the water, off both axes'),
+        given('B', bottom, 'dB re 1 µPa', 'by way of the bottom'),
+        given('S', share, 'dB', 'of its band that falls into the other’s'),
+        given('N', noiseDb, 'dB re 1 µPa', 'noise in the band of the one that listens'),
+      ),
+    ],
+  };
+};
+
+/** Over this an echo is seen, so a disturbance is, too. */
+export const disturbsDb = requiredSnrDb;

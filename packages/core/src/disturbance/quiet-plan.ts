@@ -1,0 +1,146 @@
+import { waysOfWorking, type Edit, type Plan, type Way } from '@grey-keel/model';
+import { looksAt } from '../pages/suggest-layouts.ts';
+import { inOrder } from '../plan/working-water.ts';
+import { disturbanceOf, disturbsDb, type Disturbance } from './disturbance.ts';
+
+type Chosen = Readonly<Record<string, number>>;
+
+/** The disturbances of a plan between units on given beams, worked out once each. */
+const remembered = (plan: Plan) => {
+  const known = new Map<string, Disturbance | null>();
+  return (sourceId: string, sourceBeam: number, victimId: string, victimBeam: number): Disturbance | null => {
+    const key = `${sourceId} ${sourceBeam} ${victimId} ${victimBeam}`;
+    let found = known.get(key);
+    if (found === undefined) {
+      found = disturbanceOf(plan, [sourceId, sourceBeam], [victimId, victimBeam]);
+      known.set(key, found);
+    }
+    return found;
+  };
+};
+
+const sends = (plan: Plan, way: Way): string[] =>
+  inOrder(plan.transducers).flatMap(([id, { transmitsIn }]) => (transmitsIn[way] ? [id] : []));
+
+const usedWays = (plan: Plan): Way[] => waysOfWorking.filter((way) => plan.ways[way] && way !== 'trailer');
+
+/** Every pair that transmits together in a way of working and shares a band, loudest first. */
+export const disturbancesIn = (plan: Plan, way: Way): Disturbance[] => {
+  const ids = sends(plan, way);
+  return ids
+    .flatMap((source) =>
+      ids.flatMap((victim) => {
+        const [from, to] = [plan.transducers[source], plan.transducers[victim]];
+        if (source === victim || !from || !to) return [];
+        return disturbanceOf(plan, [source, from.workingBeam], [victim, to.workingBeam]) ?? [];
+      }),
+    )
+    .sort((a, b) => b.overNoiseDb - a.overNoiseDb);
+};
+
+/** What it costs to put a unit on standby in a way of working: the more it is looked at there, the more. */
+export const standbyCost = (plan: Plan, id: string, way: Way): number => {
+  const kind = plan.transducers[id]?.kind;
+  return 2 + 2 * (kind ? (looksAt[way][kind] ?? 0) : 0);
+};
+/** Another of its own beams changes the picture, but leaves one. */
+export const otherBeamCost = 1;
+
+export interface QuietPlan {
+  /** Another beam to work with, by transducer. */
+  readonly beams: Chosen;
+  /** To put on standby, by way of working. */
+  readonly standby: readonly { readonly way: Way; readonly id: string }[];
+  readonly cost: number;
+  readonly edits: readonly Edit[];
+}
+
+/** All subsets of what sends, cheapest standby first: exact, for the few units of a boat. */
+const cheapestStandby = (
+  plan: Plan,
+  way: Way,
+  ids: readonly string[],
+  disturbs: (a: string, b: string) => boolean,
+): { readonly off: readonly string[]; readonly cost: number } => {
+  const pairs = ids.flatMap((a, i) => ids.slice(i + 1).flatMap((b) => (disturbs(a, b) ? [[a, b] as const] : [])));
+  let best: { off: readonly string[]; cost: number } | null = null;
+  const search = (off: readonly string[], cost: number, from: number): void => {
+    if (best && cost >= best.cost) return;
+    const open = pairs.slice(from).findIndex(([a, b]) => !off.includes(a) && !off.includes(b));
+    if (open < 0) {
+      best = { off, cost };
+      return;
+    }
+    const pair = pairs[from + open];
+    for (const id of pair ?? []) search([...off, id], cost + standbyCost(plan, id, way), from + open + 1);
+  };
+  search([], 0, 0);
+  return best ?? { off: [], cost: 0 };
+};
+
+/** Beams are chosen over all their combinations up to so many; beyond, only standby is thought of. */
+const mostCombinations = 4096;
+
+/**
+ * The least change after which no unit disturbs another in any way of working: another beam for some (for all ways at
+ * once, since a unit keeps its beam), standby in a way for others. Null where nothing disturbs. Exact over all
+ * combinations of beams, and for each over all sets of units; of equally cheap ones the first found.
+ */
+export const quietPlan = (plan: Plan): QuietPlan | null => {
+  const level = remembered(plan);
+  const ways = usedWays(plan);
+  const units = inOrder(plan.transducers);
+  const now: Chosen = Object.fromEntries(units.map(([id, { workingBeam }]) => [id, workingBeam]));
+  const disturbs =
+    (beams: Chosen) =>
+    (a: string, b: string): boolean =>
+      [
+        [a, b],
+        [b, a],
+      ].some(
+        ([from = '', to = '']) => (level(from, beams[from] ?? 0, to, beams[to] ?? 0)?.overNoiseDb ?? -1) > disturbsDb,
+      );
+  const disturbed = ways.some((way) => {
+    const ids = sends(plan, way);
+    return ids.some((a, i) => ids.slice(i + 1).some((b) => disturbs(now)(a, b)));
+  });
+  if (!disturbed) return null;
+  const count = units.reduce((product, [, { beams }]) => product * beams.length, 1);
+  const combinations: Chosen[] =
+    count > mostCombinations
+      ? [now]
+      : units.reduce<Chosen[]>(
+          (made, [id, { beams, workingBeam }]) =>
+            made.flatMap((chosen) => {
+              // Its own beam first, so that of two as cheap the one that changes nothing is kept.
+              const order = [workingBeam, ...beams.keys()].filter((beam, i, all) => all.indexOf(beam) === i);
+              return order.map((beam) => ({ ...chosen, [id]: beam }));
+            }),
+          [{}],
+        );
+  let best: Omit<QuietPlan, 'edits'> | null = null;
+  for (const beams of combinations) {
+    const changed = units.filter(([id]) => beams[id] !== now[id]).map(([id]) => id);
+    let cost = otherBeamCost * changed.length;
+    if (best && cost >= best.cost) continue;
+    const standby = ways.flatMap((way) => {
+      const { off, cost: added } = cheapestStandby(plan, way, sends(plan, way), disturbs(beams));
+      cost += added;
+      return off.map((id) => ({ way, id }));
+    });
+    if (best && cost >= best.cost) continue;
+    best = { beams: Object.fromEntries(changed.map((id) => [id, beams[id] ?? 0])), standby, cost };
+  }
+  if (!best) return null;
+  return {
+    ...best,
+    edits: [
+      ...Object.entries(best.beams).map(([id, workingBeam]): Edit => ({
+        type: 'describeTransducer',
+        id,
+        changes: { workingBeam },
+      })),
+      ...best.standby.map(({ way, id }): Edit => ({ type: 'transmitIn', id, way, transmits: false })),
+    ],
+  };
+};
