@@ -125,6 +125,32 @@ describe('the fit', () => {
   });
 });
 
+describe('who transmits when', () => {
+  const { page, plan, press, text } = stageHarness();
+
+  it('says who is heard by whom, and does the least that quiets her', async () => {
+    const start = boat();
+    const beam = start.transducers['a-wide']!.beams[0]!;
+    const two = [beam, { ...beam, frequencyHz: 95_000 }];
+    const other = {
+      ...start.transducers['b-narrow']!,
+      name: 'Other 190',
+      beams: two,
+      transmitsIn: { trolling: true } as const,
+    };
+    const root = await page(FitPage, { ...start, transducers: { ...start.transducers, 'b-narrow': other } });
+    await press(root, '#tab-who-transmits');
+    expect(text(root, '.disturbs')).toBe('disturbs it');
+    expect(root.querySelectorAll('td.loud').length).toBe(2);
+    expect(text(root, '.advice')).toContain('Other 190 works at 95 kHz.');
+    await press(root, '#quiet-her');
+    expect(plan().transducers['b-narrow']?.workingBeam).toBe(1);
+    expect(root.querySelector('.advice')).toBeNull();
+    await press(root, '#sends-a-wide-trolling');
+    expect(plan().transducers['a-wide']?.transmitsIn).toEqual({});
+  });
+});
+
 describe('the sources', () => {
   const { page, plan, press, choose, write, text } = stageHarness();
 

@@ -3,20 +3,27 @@ import { GoTo } from '../../shared/go-to.ts';
 import { StageTabs } from '../../shared/stage-tabs.ts';
 import { HullView } from './hull-view.ts';
 import { PowerView } from './power-view.ts';
+import { TransmitView } from './transmit-view.ts';
 
-const fitViews = ['hull', 'power'] as const;
+const fitViews = ['hull', 'power', 'who transmits'] as const;
 type FitView = (typeof fitViews)[number];
 
 @Component({
   selector: 'gk-fit-page',
-  imports: [HullView, PowerView, StageTabs],
+  imports: [HullView, PowerView, StageTabs, TransmitView],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <gk-stage-tabs label="Ways of looking at the fit" [views]="views" [(chosen)]="view" />
-    @if (view() === 'hull') {
-      <gk-hull-view />
-    } @else {
-      <gk-power-view />
+    @switch (view()) {
+      @case ('power') {
+        <gk-power-view />
+      }
+      @case ('who transmits') {
+        <gk-transmit-view />
+      }
+      @default {
+        <gk-hull-view />
+      }
     }
     <p class="caution" role="note">
       Engine off and propeller clear before anyone leans over the transom. Haul out to drill; seal a cored hull to the
@@ -44,7 +51,13 @@ export class FitPage {
       const target = this.goTo.target();
       if (target === null) return;
       untracked(() => {
-        this.view.set(/^(battery|circuit|load|hours)-/.test(target) ? 'power' : 'hull');
+        this.view.set(
+          /^(battery|circuit|load|hours)-/.test(target)
+            ? 'power'
+            : target.startsWith('sends-')
+              ? 'who transmits'
+              : 'hull',
+        );
         this.goTo.target.set(null);
       });
     });
