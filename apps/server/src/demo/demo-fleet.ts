@@ -267,7 +267,7 @@ const unit = (waterType: UnitSettings['waterType'], done: UnitSettings['done']):
 });
 
 /** Where everything is and what it hangs on. Two sources share a name, and one screen takes its depth from the bow unit. */
-const wrenFit = (): Pick<Plan, 'equipment' | 'power' | 'sources' | 'feeds' | 'units'> => {
+const wrenFit = (): Pick<Plan, 'equipment' | 'power' | 'network' | 'sources' | 'feeds' | 'units'> => {
   const [port, starboard, bow] = ['a-helm-port', 'b-helm-starboard', 'c-bow'] as const;
   const awake: WaySet = { running: true, searching: true, trolling: true, 'on the spot': true };
   return {
@@ -318,6 +318,14 @@ const wrenFit = (): Pick<Plan, 'equipment' | 'power' | 'sources' | 'feeds' | 'un
         forwardM: 1.2,
         starboardM: 0,
         aboveKeelM: 0.6,
+        propellerDiameterM: null,
+      },
+      'g-module': {
+        name: 'Sounder module',
+        kind: 'sounder module',
+        forwardM: 3.4,
+        starboardM: 0.5,
+        aboveKeelM: 1.1,
         propellerDiameterM: null,
       },
     },
@@ -371,6 +379,28 @@ const wrenFit = (): Pick<Plan, 'equipment' | 'power' | 'sources' | 'feeds' | 'un
         }),
       },
       hours: { running: 1, searching: 2, trolling: 3, 'on the spot': 2 },
+    },
+    network: {
+      links: {
+        'a-wide': { to: port, plug: 'sounder, nine-pin', adapterDisables: null, cableM: 9 },
+        'b-narrow': { to: 'g-module', plug: 'sounder, nine-pin', adapterDisables: null, cableM: 7.5 },
+        'c-sides': { to: port, plug: 'imaging, twelve-pin', adapterDisables: null, cableM: 9 },
+        'd-ahead': { to: 'g-module', plug: 'imaging, twelve-pin', adapterDisables: null, cableM: 6 },
+      },
+      devices: {
+        [port]: { sockets: ['sounder, nine-pin', 'imaging, twelve-pin'], onBackbone: true, dropM: 1.5, loads: 3 },
+        [starboard]: { sockets: ['sounder, nine-pin'], onBackbone: true, dropM: 1.5, loads: 3 },
+        [bow]: { sockets: [], onBackbone: true, dropM: 2.5, loads: 3 },
+        'd-antenna': { sockets: [], onBackbone: true, dropM: 3, loads: 2 },
+        'e-compass': { sockets: [], onBackbone: true, dropM: 0.5, loads: 2 },
+        'g-module': {
+          sockets: ['sounder, nine-pin', 'imaging, twelve-pin'],
+          onBackbone: true,
+          dropM: 1,
+          loads: 2,
+        },
+      },
+      backbone: { lengthM: 8.5, terminators: 2, supplies: 1, supplyA: 3 },
     },
     sources: {
       'a-wide': source('Hull port 190', 'Through-hull wide 190, built-in sensor', { temperature: 'built in' }),
@@ -565,7 +595,7 @@ const gannetDeep: Water = {
 };
 
 /** Where everything is aboard Old Marl, what it hangs on and what each screen listens to. */
-const marlFit = (): Pick<Plan, 'equipment' | 'power' | 'sources' | 'feeds' | 'units'> => {
+const marlFit = (): Pick<Plan, 'equipment' | 'power' | 'network' | 'sources' | 'feeds' | 'units'> => {
   const awake: WaySet = { running: true, drifting: true, anchored: true };
   const feeds = {
     depth: { sourceId: 'deep', fallbackId: null },
@@ -632,6 +662,17 @@ const marlFit = (): Pick<Plan, 'equipment' | 'power' | 'sources' | 'feeds' | 'un
         }),
       },
       hours: { running: 3, drifting: 5, anchored: 2 },
+    },
+    network: {
+      links: { deep: { to: 'a-wheelhouse', plug: 'sounder, nine-pin', adapterDisables: null, cableM: 10 } },
+      devices: {
+        'a-wheelhouse': { sockets: ['sounder, nine-pin'], onBackbone: true, dropM: 1, loads: 3 },
+        'b-flybridge': { sockets: [], onBackbone: true, dropM: 4, loads: 3 },
+        'b-antenna': { sockets: [], onBackbone: true, dropM: 4.5, loads: 2 },
+        'c-compass': { sockets: [], onBackbone: true, dropM: 2, loads: 2 },
+        'd-log': { sockets: [], onBackbone: true, dropM: 3, loads: 1 },
+      },
+      backbone: { lengthM: 11, terminators: 2, supplies: 1, supplyA: 3 },
     },
     sources: {
       deep: source('Hull starboard 45', 'Through-hull deep dual 45/95'),

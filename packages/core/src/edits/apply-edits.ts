@@ -14,6 +14,7 @@ import {
 } from '@grey-keel/model';
 import { create } from 'mutative';
 import { fieldErrors, type FieldError } from '../field-errors.ts';
+import { newNetworkDevice } from '../network/devices.ts';
 import { pagesAt } from '../pages/pages-at.ts';
 
 export interface Applied {
@@ -107,6 +108,7 @@ const clearStation = (plan: Plan, stationId: string): void => {
   delete plan.displays[stationId];
   delete plan.keys[stationId];
   delete plan.feeds[stationId];
+  delete plan.network.devices[stationId];
   delete plan.units[stationId];
   for (const { id } of pagesAt(plan, stationId)) delete plan.pages[id];
 };
@@ -230,6 +232,7 @@ const applyTo = (plan: Plan, edit: Exclude<Edit, { type: 'restore' }>): void => 
       delete plan.transducers[edit.id];
       delete plan.depthOffsets[edit.id];
       delete plan.sources[edit.id];
+      delete plan.network.links[edit.id];
       return;
     case 'transmitIn': {
       present(plan, 'transducers', edit.id);
@@ -348,6 +351,7 @@ const applyTo = (plan: Plan, edit: Exclude<Edit, { type: 'restore' }>): void => 
       present(plan, 'equipment', edit.id);
       delete plan.equipment[edit.id];
       delete plan.sources[edit.id];
+      delete plan.network.devices[edit.id];
       return;
     case 'addBattery':
       notYet(plan.power.batteries, 'power.batteries', 'battery', edit.id);
@@ -382,6 +386,18 @@ const applyTo = (plan: Plan, edit: Exclude<Edit, { type: 'restore' }>): void => 
     case 'workHours':
       if (edit.hours > 0) plan.power.hours[edit.way] = edit.hours;
       else delete plan.power.hours[edit.way];
+      return;
+    case 'connect':
+      present(plan, 'transducers', edit.transducerId);
+      if (edit.link) plan.network.links[edit.transducerId] = edit.link;
+      else delete plan.network.links[edit.transducerId];
+      return;
+    case 'describeDevice':
+      if (!has(plan.displays, edit.id)) present(plan, 'equipment', edit.id);
+      Object.assign((plan.network.devices[edit.id] ??= newNetworkDevice()), edit.changes);
+      return;
+    case 'describeBackbone':
+      Object.assign(plan.network.backbone, edit.changes);
       return;
     case 'describeSource':
       if (!has(plan.transducers, edit.id)) present(plan, 'equipment', edit.id);

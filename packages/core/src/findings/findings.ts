@@ -29,6 +29,7 @@ import {
   viewQuiet,
   viewWithoutTransducer,
 } from './rules/pages.ts';
+import { networkRules } from './rules/network.ts';
 import { powerRules } from './rules/power.ts';
 import { salinityKind } from './rules/salinity-kind.ts';
 import { sameBand } from './rules/same-band.ts';
@@ -55,6 +56,7 @@ export const rules: readonly Rule[] = [
   narrowOutsideWide,
   ...fitRules,
   ...powerRules,
+  ...networkRules,
   ...sourceRules,
   offsetWrongSign,
   offsetStale,

@@ -4,10 +4,11 @@ import { fitFaults, soundBoat } from '../testing/fit-faults.ts';
 import { edited, seeded } from '../testing/sample-plan.ts';
 import { findingsOf } from './rule.ts';
 import { fitRules } from './rules/fit.ts';
+import { networkRules } from './rules/network.ts';
 import { powerRules } from './rules/power.ts';
 import { sourceRules } from './rules/sources.ts';
 
-const rules = [...fitRules, ...powerRules, ...sourceRules];
+const rules = [...fitRules, ...powerRules, ...networkRules, ...sourceRules];
 const speaking = (plan: Plan) => rules.flatMap((rule) => findingsOf(rule, plan));
 
 describe('faults of fit, wires and sources put into 200 boats at random', () => {

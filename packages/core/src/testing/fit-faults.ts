@@ -96,6 +96,13 @@ export const soundBoat = (random: Random): Plan => {
   };
   const unit = { waterType: 'fresh', north: 'true', sidesRight: 'right', done: {} } as const;
   const feed = { sourceId: 'a-hull', fallbackId: 'b-stern' };
+  const device = { sockets: ['nine-pin', 'nine-pin'], onBackbone: true, dropM: 2, loads: 3 };
+  const link = { to: 'helm', plug: 'nine-pin', adapterDisables: null, cableM: 6 };
+  const network: Plan['network'] = {
+    links: { 'a-hull': link, 'b-stern': link, 'c-sides': { ...link, to: 'bow' }, 'd-ahead': { ...link, to: 'bow' } },
+    devices: { helm: device, bow: device },
+    backbone: { lengthM: between(random, 3, 30), terminators: 2, supplies: 1, supplyA: 3 },
+  };
   return {
     ...Object.keys(plan.transducers).reduce(
       (made, id) =>
@@ -104,7 +111,7 @@ export const soundBoat = (random: Random): Plan => {
           id,
           changes: { name: suggestSourceName(made, id), tag: `Type ${id}`, selected: `type  ${id}` },
         }),
-      plan,
+      { ...plan, network },
     ),
     feeds: { helm: { depth: feed }, bow: { depth: feed } },
     units: { helm: unit, bow: unit },
@@ -132,6 +139,16 @@ const depthFrom = (sourceId: string): Edit => ({
   stationId: 'helm',
   quantity: 'depth',
   feed: { sourceId, fallbackId: null },
+});
+const linked = (transducerId: string, changes: Partial<Plan['network']['links'][string]>): Edit => ({
+  type: 'connect',
+  transducerId,
+  link: { to: 'bow', plug: 'nine-pin', adapterDisables: null, cableM: 6, ...changes },
+});
+const device = (changes: Partial<Plan['network']['devices'][string]>): Edit => ({
+  type: 'describeDevice',
+  id: 'bow',
+  changes,
 });
 const unit = (changes: Partial<Plan['units'][string]>): Edit => ({ type: 'describeUnit', stationId: 'helm', changes });
 const load = (plan: Plan, changes: Partial<Circuit['loads'][string]>): Edit => ({
@@ -280,6 +297,62 @@ export const fitFaults: Readonly<Record<string, Fault>> = {
     // A battery that large stays nearly full: over 12.6 V.
     return { faulty: wants(13.6), nearly: wants(12.5) };
   },
+  'not-connected': () => ({
+    faulty: [{ type: 'connect', transducerId: 'c-sides', link: null }],
+    nearly: [linked('c-sides', { to: 'helm', plug: '' })],
+  }),
+  'socket-wrong': () => ({
+    faulty: [linked('c-sides', { plug: 'twelve-pin' })],
+    nearly: [linked('c-sides', { plug: 'twelve-pin' }), device({ sockets: ['twelve-pin', 'nine-pin'] })],
+  }),
+  'socket-taken': () => ({
+    faulty: [linked('c-sides', { to: 'helm' })],
+    nearly: [linked('c-sides', { to: 'helm' }), { type: 'removeTransducer', id: 'b-stern' }],
+  }),
+  'beam-off': (plan) => {
+    const { beams } = plan.transducers['b-stern']!;
+    const two: Edit = transducer('b-stern', { beams: [beams[0]!, { ...beams[0]!, frequencyHz: 45_000 }] });
+    return {
+      faulty: [two, linked('b-stern', { to: 'helm', adapterDisables: 0 })],
+      nearly: [two, linked('b-stern', { to: 'helm', adapterDisables: 1 })],
+    };
+  },
+  'backbone-terminators': () => ({
+    faulty: [{ type: 'describeBackbone', changes: { terminators: 3 } }],
+    nearly: [{ type: 'describeBackbone', changes: { terminators: 2 } }],
+  }),
+  'backbone-supply': (_, random) => ({
+    faulty: [{ type: 'describeBackbone', changes: { supplies: random() < 0.5 ? 0 : 2 } }],
+    nearly: [
+      { type: 'describeBackbone', changes: { supplies: 0 } },
+      device({ onBackbone: false }),
+      { type: 'describeDevice', id: 'helm', changes: { onBackbone: false } },
+    ],
+  }),
+  'backbone-long': () => ({
+    faulty: [{ type: 'describeBackbone', changes: { lengthM: 100.1 } }],
+    nearly: [{ type: 'describeBackbone', changes: { lengthM: 100 } }],
+  }),
+  'drop-long': () => ({ faulty: [device({ dropM: 6.1 })], nearly: [device({ dropM: 6 })] }),
+  'drops-long': (plan) => {
+    const id = (i: number): string => `z-${i}`;
+    const many = (count: number): Edit[] =>
+      Array.from({ length: count }, (_, i) => i).flatMap((i): Edit[] => [
+        {
+          type: 'placeEquipment',
+          id: id(i),
+          equipment: { ...plan.equipment['b-antenna']!, kind: 'engine gateway', name: id(i) },
+        },
+        { type: 'describeDevice', id: id(i), changes: { onBackbone: true, dropM: 6, loads: 1 } },
+      ]);
+    // Two drops of 2 m are there: 12 of 6 m make 76, 13 make 82.
+    return { faulty: many(13), nearly: many(12) };
+  },
+  'backbone-load': () => ({
+    // Three loads of 50 mA are there on the other: 3 A bear sixty in all.
+    faulty: [device({ loads: 40 }), { type: 'describeDevice', id: 'helm', changes: { loads: 21 } }],
+    nearly: [device({ loads: 40 }), { type: 'describeDevice', id: 'helm', changes: { loads: 20 } }],
+  }),
   'type-wrong': () => ({
     faulty: [named('b-stern', { selected: 'Type c-sides' })],
     nearly: [named('b-stern', { selected: ' TYPE b-stern ' })],

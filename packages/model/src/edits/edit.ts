@@ -6,6 +6,7 @@ import { fittedDisplaySchema } from '../plan/display.ts';
 import { equipmentSchema } from '../plan/equipment.ts';
 import { idSchema } from '../plan/id.ts';
 import { keyActionSchema, keySlotSchema } from '../plan/key.ts';
+import { backboneSchema, linkSchema, networkDeviceSchema } from '../plan/network.ts';
 import { pageNumberSchema, pageSchema } from '../plan/page.ts';
 import { printedCardSchema } from '../plan/plan.ts';
 import { batterySchema, circuitSchema, loadSchema } from '../plan/power.ts';
@@ -131,6 +132,12 @@ export const editSchema = z.discriminatedUnion('type', [
   /** Null takes the load off. */
   z.strictObject({ type: z.literal('putLoad'), circuitId: idSchema, id: idSchema, load: loadSchema.nullable() }),
   z.strictObject({ type: z.literal('workHours'), way: waySchema, hours: z.number().min(0).max(24) }),
+
+  /** Null takes the cable off. */
+  z.strictObject({ type: z.literal('connect'), transducerId: idSchema, link: linkSchema.nullable() }),
+  /** Of a station's display or a piece of equipment. */
+  z.strictObject({ type: z.literal('describeDevice'), id: idSchema, changes: networkDeviceSchema.partial() }),
+  z.strictObject({ type: z.literal('describeBackbone'), changes: backboneSchema.partial() }),
 
   /** Of a transducer or a piece of equipment. */
   z.strictObject({ type: z.literal('describeSource'), id: idSchema, changes: sourceSchema.partial() }),

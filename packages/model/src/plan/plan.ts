@@ -6,6 +6,7 @@ import { fittedDisplaySchema } from './display.ts';
 import { equipmentSchema } from './equipment.ts';
 import { idSchema, instantSchema } from './id.ts';
 import { boundKeysSchema } from './key.ts';
+import { networkSchema } from './network.ts';
 import { pageSchema } from './page.ts';
 import { powerSchema } from './power.ts';
 import { placedFishSchema, sceneSchema } from './scene.ts';
@@ -52,6 +53,7 @@ export const planSchema = z.strictObject({
   fish: z.record(idSchema, placedFishSchema),
   equipment: z.record(idSchema, equipmentSchema),
   power: powerSchema,
+  network: networkSchema,
   /** By transducer or piece of equipment. */
   sources: z.record(idSchema, sourceSchema),
   /** By station: where each thing it shows comes from. */
@@ -60,6 +62,12 @@ export const planSchema = z.strictObject({
   units: z.record(idSchema, unitSettingsSchema),
 });
 export type Plan = z.output<typeof planSchema>;
+
+const emptyNetwork = (): z.output<typeof networkSchema> => ({
+  links: {},
+  devices: {},
+  backbone: { lengthM: null, terminators: 2, supplies: 1, supplyA: 3 },
+});
 
 /** A boat of which nothing but the name is known. */
 export const emptyPlan = (name: string): Plan => ({
@@ -94,6 +102,7 @@ export const emptyPlan = (name: string): Plan => ({
   fish: {},
   equipment: {},
   power: { batteries: {}, circuits: {}, hours: {} },
+  network: emptyNetwork(),
   sources: {},
   feeds: {},
   units: {},

@@ -17,6 +17,7 @@ export const upgrades: Readonly<Record<number, Upgrade>> = {
     ...plan,
     equipment: {},
     power: { batteries: {}, circuits: {}, hours: {} },
+    network: { links: {}, devices: {}, backbone: { lengthM: null, terminators: 2, supplies: 1, supplyA: 3 } },
     sources: {},
     feeds: {},
     units: {},

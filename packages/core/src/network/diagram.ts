@@ -1,0 +1,103 @@
+import type { Plan } from '@grey-keel/model';
+import { inOrder } from '../plan/working-water.ts';
+import { devicesOf } from './devices.ts';
+
+/** One box of the wiring diagram; sizes in the drawing's own units. */
+export interface DiagramNode {
+  readonly id: string;
+  readonly kind: 'transducer' | 'display' | 'module' | 'sensor' | 'gateway' | 'backbone';
+  readonly lines: readonly string[];
+  readonly width: number;
+  readonly height: number;
+}
+
+export interface DiagramEdge {
+  readonly id: string;
+  readonly from: string;
+  readonly to: string;
+  readonly label: string;
+  readonly kind: 'cable' | 'backbone';
+}
+
+export interface Diagram {
+  readonly nodes: readonly DiagramNode[];
+  readonly edges: readonly DiagramEdge[];
+  /** The same in words, one connection a line: for who reads and does not look. */
+  readonly words: readonly string[];
+}
+
+const lineHeight = 16;
+/** About what a letter of the drawing's type takes. */
+const letterWidth = 7.4;
+
+const box = (id: string, kind: DiagramNode['kind'], lines: readonly string[]): DiagramNode => ({
+  id,
+  kind,
+  lines,
+  width: Math.max(90, 20 + letterWidth * Math.max(...lines.map(({ length }) => length))),
+  height: 18 + lineHeight * lines.length,
+});
+
+const backboneId = 'backbone';
+
+/** The boxes and lines of a boat's wiring: transducers on their sockets, devices on the backbone. Not laid out yet. */
+export const diagramOf = (plan: Plan): Diagram => {
+  const devices = devicesOf(plan);
+  const onBackbone = devices.filter(({ device }) => device.onBackbone);
+  const transducers = inOrder(plan.transducers);
+  const { backbone, links } = plan.network;
+  const nodes = [
+    ...transducers.map(([id, { name, beams }]) =>
+      box(`t-${id}`, 'transducer', [
+        name,
+        beams.map(({ frequencyHz }) => (frequencyHz / 1000).toFixed(0)).join(' / ') + ' kHz',
+      ]),
+    ),
+    ...devices.map(({ id, name, kind, device }) =>
+      box(`d-${id}`, kind, [
+        name,
+        ...(kind === 'display' ? [plan.displays[id]?.name ?? ''] : []),
+        ...new Set(device.sockets),
+      ]),
+    ),
+    ...(onBackbone.length
+      ? [
+          box(backboneId, 'backbone', [
+            'Backbone',
+            `${backbone.lengthM === null ? '?' : backbone.lengthM.toFixed(1)} m, ${backbone.terminators} terminators, ${backbone.supplies} supply`,
+          ]),
+        ]
+      : []),
+  ];
+  const known = new Set(devices.map(({ id }) => id));
+  const edges = [
+    ...transducers.flatMap(([id]): DiagramEdge[] => {
+      const link = links[id];
+      if (!link || !known.has(link.to)) return [];
+      return [{ id: `l-${id}`, from: `t-${id}`, to: `d-${link.to}`, label: link.plug, kind: 'cable' }];
+    }),
+    ...onBackbone.map(({ id, device }): DiagramEdge => ({
+      id: `b-${id}`,
+      from: `d-${id}`,
+      to: backboneId,
+      label: device.dropM === null ? '' : `${device.dropM.toFixed(1)} m`,
+      kind: 'backbone',
+    })),
+  ];
+  return {
+    nodes,
+    edges,
+    words: [
+      ...transducers.map(([id, { name }]) => {
+        const link = links[id];
+        const device = devices.find((one) => one.id === link?.to);
+        return link && device
+          ? `${name} on ${device.name}${link.plug ? ` by ${link.plug}` : ''}.`
+          : `${name} is not connected.`;
+      }),
+      ...devices.map(({ name, device }) =>
+        device.onBackbone ? `${name} on the backbone.` : `${name} is not on the backbone.`,
+      ),
+    ],
+  };
+};
