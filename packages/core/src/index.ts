@@ -131,6 +131,7 @@ export { fieldErrors, type FieldError } from './field-errors.ts';
 export { findings, rules } from './findings/findings.ts';
 export { findingsOf } from './findings/rule.ts';
 export { fitRules } from './findings/rules/fit.ts';
+export { networkRules } from './findings/rules/network.ts';
 export { soundersOf } from './findings/rules/depth-offsets.ts';
 export { keyTarget } from './findings/rules/keys.ts';
 export { cellTarget, fittedStations, type FittedStation } from './findings/rules/pages.ts';

@@ -9,6 +9,7 @@ import { cardPdf } from '../handover/card-pdf.ts';
 import type { PrintOptions } from '../handover/sheet.ts';
 import { shoppingPdf } from '../handover/shopping-pdf.ts';
 import { reportPdf } from '../handover/report-pdf.ts';
+import { wiringPdf } from '../handover/wiring-pdf.ts';
 import { notFound, sendProblem } from './problem.ts';
 import { validated, withId } from './validated.ts';
 
@@ -25,7 +26,7 @@ export const cardRoutes = (
   const router = Router();
   const shopping = async (plan: Plan, options: PrintOptions): Promise<Buffer> =>
     shoppingPdf(plan, await catalogue.list(), options);
-  for (const [sheet, print] of Object.entries({ card: cardPdf, report: reportPdf, shopping }))
+  for (const [sheet, print] of Object.entries({ card: cardPdf, report: reportPdf, shopping, wiring: wiringPdf }))
     router.get(
       `/:id/${sheet}.pdf`,
       costly,

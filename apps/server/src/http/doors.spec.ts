@@ -176,6 +176,22 @@ describe('the other doors', () => {
     expect(bare).toContain(unspaced('Pewter Skua: transducers'));
   });
 
+  it('prints the wiring sheet: circuits, cables and what each screen listens to, and one of a bare boat', async () => {
+    for (const paper of ['A4', 'LETTER']) {
+      const pages = (await printed('sable-wren', { ...unitSets.metric, paper }, 'wiring')).join('');
+      for (const part of [
+        'Helm displays',
+        '6 mm2',
+        'Sonar battery',
+        'imaging, twelve-pin',
+        'Hull port 190',
+        '2 terminators',
+      ])
+        expect(pages).toContain(unspaced(part));
+    }
+    expect((await printed('pewter-skua', unitSets.metric, 'wiring')).join('')).toContain(unspaced('Nothing yet.'));
+  });
+
   it('prints a dash card for each station with its pages and keys, each on one sheet', async () => {
     for (const paper of ['A4', 'LETTER']) {
       const cards = await printed('sable-wren', { ...unitSets.metric, paper }, 'card');

@@ -108,6 +108,14 @@ const doors = (): Door[] => [
   },
   {
     method: 'get',
+    path: '/api/boats/{id}/wiring.pdf',
+    summary: 'Circuits, cables and parts, and what each screen listens to',
+    query: cardQuerySchema,
+    answer: 'application/pdf',
+    refusals: [404, 422, 429],
+  },
+  {
+    method: 'get',
     path: '/api/boats/{id}/bundle',
     summary: 'One boat as a file',
     answer: bundleSchema,

@@ -20,7 +20,7 @@ import { map, type Observable } from 'rxjs';
 import * as z from 'zod';
 
 /** What is printed: the dash cards, a sheet a station, or the report on one. */
-export type PrintedSheet = 'card' | 'report' | 'shopping';
+export type PrintedSheet = 'card' | 'report' | 'shopping' | 'wiring';
 
 /** The server's doors, each answer checked against its schema. */
 @Injectable({ providedIn: 'root' })

@@ -125,6 +125,101 @@ describe('the fit', () => {
   });
 });
 
+describe('the network', () => {
+  const { page, plan, press, choose, write, text, settle } = stageHarness();
+  const laid = async (root: HTMLElement): Promise<SVGGElement[]> => {
+    for (let i = 0; i < 100 && !root.querySelector('gk-network-diagram svg'); i++) {
+      await new Promise((resolve) => setTimeout(resolve, 50));
+      await settle();
+    }
+    return [...root.querySelectorAll<SVGGElement>('.node')];
+  };
+
+  it('connects by list: a plug that is not named takes a free socket, and what does not fit is marked', async () => {
+    const root = await page(FitPage, boat());
+    await press(root, '#tab-network');
+    await write(root, '#device-sockets-helm', 'nine-pin; nine-pin ;twelve-pin');
+    expect(plan().network.devices['helm']?.sockets).toEqual(['nine-pin', 'nine-pin', 'twelve-pin']);
+    await choose(root, '#link-a-wide', 'helm');
+    await choose(root, '#link-b-narrow', 'helm');
+    expect(plan().network.links['b-narrow']).toEqual({
+      to: 'helm',
+      plug: 'nine-pin',
+      adapterDisables: null,
+      cableM: null,
+    });
+    await write(root, '#link-plug-b-narrow', 'six-pin');
+    expect(text(root, 'details ul')).toContain('Narrow 95 on Helm by six-pin.');
+    await laid(root);
+    expect(root.querySelector('.node.wrong')?.getAttribute('data-node')).toBe('t-b-narrow');
+    await choose(root, '#link-b-narrow', '');
+    expect(plan().network.links['b-narrow']).toBeUndefined();
+    root.querySelector<HTMLInputElement>('#device-backbone-helm')?.click();
+    await write(root, '#backbone-terminators', '1');
+    expect(plan().network.backbone.terminators).toBe(1);
+    expect(plan().network.devices['helm']?.onBackbone).toBeTrue();
+  });
+
+  it('connects by dragging a transducer onto a display', async () => {
+    const root = await page(FitPage, boat());
+    document.body.append(root);
+    await press(root, '#tab-network');
+    const nodes = await laid(root);
+    const middle = (id: string) => {
+      const box = nodes.find((node) => node.getAttribute('data-node') === id)!.getBoundingClientRect();
+      return { clientX: box.x + box.width / 2, clientY: box.y + box.height / 2, bubbles: true, pointerId: 1 };
+    };
+    root.querySelector('gk-network-diagram')?.scrollIntoView();
+    const from = nodes.find((node) => node.getAttribute('data-node') === 't-a-wide')!;
+    from.dispatchEvent(new PointerEvent('pointerdown', middle('t-a-wide')));
+    from.dispatchEvent(new PointerEvent('pointermove', middle('d-helm')));
+    await settle();
+    expect(root.querySelector('.pulled')).not.toBeNull();
+    from.dispatchEvent(new PointerEvent('pointerup', middle('d-helm')));
+    await settle();
+    expect(plan().network.links['a-wide']?.to).toBe('helm');
+    root.remove();
+  });
+
+  it('lays out thirty devices so that no box lies on another', async () => {
+    const start = boat();
+    const sensor = start.equipment['antenna']!;
+    const equipment = Object.fromEntries(
+      Array.from({ length: 30 }, (_, i) => [`e-${i}`, { ...sensor, name: `Sensor ${i}` }]),
+    );
+    const devices = Object.fromEntries(
+      Object.keys(equipment).map((id) => [id, { sockets: [], onBackbone: true, dropM: 1, loads: 1 }]),
+    );
+    const root = await page(FitPage, { ...start, equipment, network: { ...start.network, devices } });
+    document.body.append(root);
+    await press(root, '#tab-network');
+    const boxes = (await laid(root)).map((node) => node.querySelector('rect')!.getBoundingClientRect());
+    expect(boxes.length).toBe(34);
+    for (const [i, a] of boxes.entries())
+      for (const b of boxes.slice(i + 1))
+        expect(a.right <= b.left || b.right <= a.left || a.bottom <= b.top || b.bottom <= a.top).toBeTrue();
+    root.remove();
+  });
+
+  it('has its sheets: circuits, cables and what each screen listens to', async () => {
+    const start = boat();
+    const root = await page(FitPage, {
+      ...start,
+      feeds: { helm: { depth: { sourceId: 'a-wide', fallbackId: null } } },
+      network: {
+        ...start.network,
+        links: { 'a-wide': { to: 'helm', plug: 'nine-pin', adapterDisables: null, cableM: 6 } },
+      },
+    });
+    await press(root, '#tab-sheets');
+    expect(text(root, 'table[aria-labelledby="sheet-cables"] tbody tr')).toBe(
+      'Transducer cableWide 190Helmnine-pin6.0 m',
+    );
+    expect(text(root, 'table[aria-labelledby="sheet-sources"] tbody tr')).toBe('HelmdepthWide 190nothing');
+    expect(root.textContent).toContain('No circuit yet');
+  });
+});
+
 describe('who transmits when', () => {
   const { page, plan, press, text } = stageHarness();
 

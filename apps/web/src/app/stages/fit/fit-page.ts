@@ -2,21 +2,36 @@ import { ChangeDetectionStrategy, Component, effect, inject, signal, untracked }
 import { GoTo } from '../../shared/go-to.ts';
 import { StageTabs } from '../../shared/stage-tabs.ts';
 import { HullView } from './hull-view.ts';
+import { NetworkView } from './network-view.ts';
 import { PowerView } from './power-view.ts';
+import { SheetsView } from './sheets-view.ts';
 import { TransmitView } from './transmit-view.ts';
 
-const fitViews = ['hull', 'power', 'who transmits'] as const;
+const fitViews = ['hull', 'power', 'network', 'who transmits', 'sheets'] as const;
 type FitView = (typeof fitViews)[number];
+
+/** The view a way out leads to, by how its targets are named. */
+const viewOf = (target: string): FitView => {
+  if (/^(battery|circuit|load|hours)-/.test(target)) return 'power';
+  if (/^(link|device|backbone)-/.test(target)) return 'network';
+  return target.startsWith('sends-') ? 'who transmits' : 'hull';
+};
 
 @Component({
   selector: 'gk-fit-page',
-  imports: [HullView, PowerView, StageTabs, TransmitView],
+  imports: [HullView, NetworkView, PowerView, SheetsView, StageTabs, TransmitView],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <gk-stage-tabs label="Ways of looking at the fit" [views]="views" [(chosen)]="view" />
     @switch (view()) {
       @case ('power') {
         <gk-power-view />
+      }
+      @case ('network') {
+        <gk-network-view />
+      }
+      @case ('sheets') {
+        <gk-sheets-view />
       }
       @case ('who transmits') {
         <gk-transmit-view />
@@ -51,13 +66,7 @@ export class FitPage {
       const target = this.goTo.target();
       if (target === null) return;
       untracked(() => {
-        this.view.set(
-          /^(battery|circuit|load|hours)-/.test(target)
-            ? 'power'
-            : target.startsWith('sends-')
-              ? 'who transmits'
-              : 'hull',
-        );
+        this.view.set(viewOf(target));
         this.goTo.target.set(null);
       });
     });

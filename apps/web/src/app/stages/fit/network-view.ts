@@ -1,0 +1,318 @@
+import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
+import {
+  devicesOf,
+  diagramOf,
+  findingsOf,
+  inOrder,
+  networkRules,
+  takesTransducers,
+  type Device,
+} from '@grey-keel/core';
+import { backboneSchema, linkSchema, networkDeviceSchema, type Backbone, type Link } from '@grey-keel/model';
+import * as z from 'zod';
+import { ChoiceField } from '../../shared/choice-field.ts';
+import { QuantityField } from '../../shared/quantity-field.ts';
+import { TextField } from '../../shared/text-field.ts';
+import { openBoat } from '../open-boat.ts';
+import { seriesVariable } from '../beams/series.ts';
+import { NetworkDiagram } from './network-diagram.ts';
+
+const separator = ';';
+
+/** The wiring of sonars and sensors: the diagram, and the lists it is made from. */
+@Component({
+  selector: 'gk-network-view',
+  imports: [ChoiceField, NetworkDiagram, QuantityField, TextField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <section class="sheet" aria-labelledby="wiring-title">
+      <h2 id="wiring-title">Wiring</h2>
+      @if (diagram().nodes.length) {
+        <gk-network-diagram
+          [diagram]="diagram()"
+          [wrong]="wrong()"
+          (connected)="connect($event.transducerId, { to: $event.to })"
+        />
+        <p class="small faint">
+          Drag a transducer onto the display or module its cable goes to, or choose it in the list. Broken lines: drops
+          of the backbone.
+        </p>
+        <details>
+          <summary>The same in words</summary>
+          <ul class="small">
+            @for (line of diagram().words; track line) {
+              <li>{{ line }}</li>
+            }
+          </ul>
+        </details>
+      } @else {
+        <p class="faint">
+          Nothing to wire yet: choose transducers on Beams, fit displays on Pages, add sensors on hull.
+        </p>
+      }
+    </section>
+
+    <section class="sheet" aria-labelledby="links-title">
+      <h2 id="links-title">Transducers and their sockets</h2>
+      @for (it of links(); track it.id) {
+        <div class="line">
+          <span class="unit">
+            <span class="swatch" [style.background]="it.colour" aria-hidden="true"></span>{{ it.name }}
+          </span>
+          <gk-choice-field
+            label="Its cable goes to"
+            [fieldId]="'link-' + it.id"
+            [value]="it.link?.to ?? ''"
+            [choices]="ends()"
+            (changed)="go(it.id, $event)"
+          />
+          @if (it.link; as link) {
+            <gk-text-field
+              label="Plug"
+              [fieldId]="'link-plug-' + it.id"
+              [value]="link.plug"
+              [schema]="linkShape.plug"
+              (changed)="connect(it.id, { plug: $event })"
+            />
+            <gk-choice-field
+              label="An adapter leaves out"
+              [fieldId]="'link-adapter-' + it.id"
+              [value]="link.adapterDisables === null ? '' : '' + link.adapterDisables"
+              [choices]="it.beams"
+              (changed)="connect(it.id, { adapterDisables: $event === '' ? null : +$event })"
+            />
+            <gk-quantity-field
+              label="Cable"
+              [fieldId]="'link-cable-' + it.id"
+              quantity="length"
+              [decimals]="1"
+              [value]="link.cableM"
+              [schema]="linkShape.cableM"
+              (changed)="connect(it.id, { cableM: $event })"
+            />
+          }
+        </div>
+      } @empty {
+        <p class="faint">No transducer is aboard yet.</p>
+      }
+    </section>
+
+    <section class="sheet" aria-labelledby="devices-title">
+      <h2 id="devices-title">Devices and the backbone</h2>
+      <div class="fields">
+        <gk-quantity-field
+          label="Backbone, end to end"
+          fieldId="backbone-length"
+          quantity="length"
+          [decimals]="1"
+          [value]="backbone().lengthM"
+          [schema]="backboneShape.lengthM"
+          (changed)="setBackbone({ lengthM: $event })"
+        />
+        <gk-quantity-field
+          label="Terminators"
+          fieldId="backbone-terminators"
+          quantity="count"
+          [value]="backbone().terminators"
+          [schema]="backboneShape.terminators"
+          (changed)="setBackbone({ terminators: $event ?? 0 })"
+        />
+        <gk-quantity-field
+          label="Supplies"
+          fieldId="backbone-supplies"
+          quantity="count"
+          [value]="backbone().supplies"
+          [schema]="backboneShape.supplies"
+          (changed)="setBackbone({ supplies: $event ?? 0 })"
+        />
+        <gk-quantity-field
+          label="Its fuse"
+          fieldId="backbone-supply-current"
+          quantity="current"
+          [value]="backbone().supplyA"
+          [schema]="backboneShape.supplyA"
+          (changed)="setBackbone({ supplyA: $event ?? 3 })"
+        />
+      </div>
+      @for (it of devices(); track it.id) {
+        <div class="line">
+          <span class="unit"
+            >{{ it.name }} <span class="small faint">{{ it.kind }}</span></span
+          >
+          @if (it.takes) {
+            <gk-text-field
+              label="Sockets, parted by ;"
+              [fieldId]="'device-sockets-' + it.id"
+              [value]="it.sockets"
+              [schema]="socketText"
+              (changed)="setSockets(it.id, it.name, $event)"
+            />
+          } @else {
+            <span></span>
+          }
+          <label class="tick"
+            ><input
+              type="checkbox"
+              [id]="'device-backbone-' + it.id"
+              [checked]="it.device.onBackbone"
+              (change)="set(it.id, it.name, { onBackbone: $any($event.target).checked })"
+            />
+            on the backbone</label
+          >
+          <gk-quantity-field
+            label="Drop"
+            [fieldId]="'device-drop-' + it.id"
+            quantity="length"
+            [decimals]="1"
+            [value]="it.device.dropM"
+            [schema]="deviceShape.dropM"
+            (changed)="set(it.id, it.name, { dropM: $event })"
+          />
+          <gk-quantity-field
+            label="Loads of 50 mA"
+            [fieldId]="'device-loads-' + it.id"
+            quantity="count"
+            [value]="it.device.loads"
+            [schema]="deviceShape.loads"
+            (changed)="set(it.id, it.name, { loads: $event ?? 0 })"
+          />
+        </div>
+      }
+    </section>
+  `,
+  styles: `
+    :host {
+      display: grid;
+      grid-template-columns: minmax(0, 1fr);
+      gap: 10px;
+    }
+    .line {
+      display: grid;
+      grid-template-columns: minmax(0, 1.6fr) minmax(0, 2fr) minmax(0, 2fr) minmax(0, 1.5fr) minmax(0, 1fr);
+      gap: 4px 12px;
+      align-items: end;
+      padding: 8px 0;
+      border-bottom: var(--hairline) solid var(--rule);
+    }
+    .unit {
+      align-self: center;
+      font-weight: 600;
+    }
+    .swatch {
+      display: inline-block;
+      width: 11px;
+      height: 11px;
+      margin-right: 8px;
+    }
+    .tick,
+    summary {
+      display: flex;
+      gap: 8px;
+      align-items: center;
+      min-height: var(--touch);
+    }
+    summary {
+      color: var(--water);
+      font-weight: 600;
+      cursor: pointer;
+    }
+    input[type='checkbox'] {
+      width: 22px;
+      height: 22px;
+      accent-color: var(--water);
+    }
+    @media (max-width: 900px) {
+      .line {
+        grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+      }
+    }
+  `,
+})
+export class NetworkView {
+  private readonly open = openBoat();
+  private readonly plan = this.open.plan;
+  protected readonly linkShape = linkSchema.shape;
+  protected readonly deviceShape = networkDeviceSchema.shape;
+  protected readonly backboneShape = backboneSchema.shape;
+  protected readonly socketText = z.string().max(480, 'That is too long: at most twelve sockets.');
+
+  protected readonly diagram = computed(() => diagramOf(this.plan()));
+  protected readonly backbone = computed(() => this.plan().network.backbone);
+  private readonly broken = computed(() => networkRules.flatMap((rule) => findingsOf(rule, this.plan())));
+  protected readonly wrong = computed(
+    () =>
+      new Set(
+        this.broken().flatMap(({ id }) => {
+          const [rule = '', subject = ''] = id.split(':');
+          return rule.startsWith('backbone') ? ['backbone'] : [`t-${subject}`, `d-${subject}`];
+        }),
+      ),
+  );
+  protected readonly ends = computed(() => [
+    { value: '', label: 'nothing yet' },
+    ...devicesOf(this.plan())
+      .filter(takesTransducers)
+      .map(({ id, name, kind }) => ({ value: id, label: `${name}, ${kind}` })),
+  ]);
+  protected readonly links = computed(() =>
+    inOrder(this.plan().transducers).map(([id, { name, beams }], i) => ({
+      id,
+      name,
+      colour: seriesVariable(i),
+      link: this.plan().network.links[id] ?? null,
+      beams: [
+        { value: '', label: 'nothing' },
+        ...beams.map(({ frequencyHz }, k) => ({ value: String(k), label: `${(frequencyHz / 1000).toFixed(0)} kHz` })),
+      ],
+    })),
+  );
+  protected readonly devices = computed(() =>
+    devicesOf(this.plan()).map((one) => ({
+      ...one,
+      takes: takesTransducers(one),
+      sockets: one.device.sockets.join(`${separator} `),
+    })),
+  );
+
+  protected go(transducerId: string, to: string): void {
+    if (to === '') this.open.edits.edit('a cable', { type: 'connect', transducerId, link: null });
+    else this.connect(transducerId, { to });
+  }
+
+  /** A plug that is not named yet takes the name of a free socket there. */
+  protected connect(transducerId: string, changes: Partial<Link>): void {
+    const before = this.plan().network.links[transducerId];
+    const to = changes.to ?? before?.to;
+    if (to === undefined) return;
+    const link = { plug: '', adapterDisables: null, cableM: null, ...before, ...changes, to };
+    this.open.edits.edit(this.plan().transducers[transducerId]?.name ?? 'a cable', {
+      type: 'connect',
+      transducerId,
+      link: link.plug === '' ? { ...link, plug: this.freeSocket(to, transducerId) } : link,
+    });
+  }
+
+  private freeSocket(to: string, own: string): string {
+    const sockets = [...(this.plan().network.devices[to]?.sockets ?? [])];
+    for (const [id, { to: other, plug }] of inOrder(this.plan().network.links))
+      if (id !== own && other === to && sockets.includes(plug)) sockets.splice(sockets.indexOf(plug), 1);
+    return sockets[0] ?? '';
+  }
+
+  protected set(id: string, name: string, changes: Partial<Device['device']>): void {
+    this.open.edits.edit(name, { type: 'describeDevice', id, changes });
+  }
+
+  protected setSockets(id: string, name: string, text: string): void {
+    const sockets = text
+      .split(separator)
+      .map((one) => one.trim().slice(0, 40))
+      .filter((one) => one !== '')
+      .slice(0, 12);
+    this.set(id, name, { sockets });
+  }
+
+  protected setBackbone(changes: Partial<Backbone>): void {
+    this.open.edits.edit('the backbone', { type: 'describeBackbone', changes });
+  }
+}

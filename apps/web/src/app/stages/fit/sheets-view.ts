@@ -1,0 +1,117 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { wiringSheets, type SheetTable } from '@grey-keel/core';
+import { Store } from '@ngrx/store';
+import { firstValueFrom } from 'rxjs';
+import { problemOf } from '../../api/problem.ts';
+import { ServerApi } from '../../api/server-api.ts';
+import { fileNameOf, saveFile } from '../../shared/save-file.ts';
+import { selectBoatId, selectUnsent } from '../../state/plan.selectors.ts';
+import { openBoat } from '../open-boat.ts';
+
+/** What an installer takes along: circuits, cables and parts, sources; on the screen, as PDF and as CSV. */
+@Component({
+  selector: 'gk-sheets-view',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <section class="sheet row" aria-label="Printing">
+      <button type="button" class="action chief" id="wiring-a4" [disabled]="busy()" (click)="print('A4')">
+        Wiring sheet as PDF, A4
+      </button>
+      <button type="button" class="action" id="wiring-letter" [disabled]="busy()" (click)="print('LETTER')">
+        PDF, Letter
+      </button>
+      @if (message()) {
+        <p role="alert">{{ message() }}</p>
+      }
+    </section>
+    @for (table of tables(); track table.id) {
+      <section class="sheet" [attr.aria-labelledby]="'sheet-' + table.id">
+        <h2 [id]="'sheet-' + table.id">{{ table.title }}</h2>
+        @if (table.rows.length) {
+          <div class="scroll">
+            <table class="figures" [attr.aria-labelledby]="'sheet-' + table.id">
+              <thead>
+                <tr>
+                  @for (column of table.columns; track column) {
+                    <th scope="col">{{ column }}</th>
+                  }
+                </tr>
+              </thead>
+              <tbody>
+                @for (row of table.rows; track $index) {
+                  <tr>
+                    @for (cell of row; track $index) {
+                      <td>{{ cell }}</td>
+                    }
+                  </tr>
+                }
+              </tbody>
+            </table>
+          </div>
+          <button type="button" class="plain" [id]="'csv-' + table.id" (click)="csv(table)">
+            {{ table.title }} as CSV
+          </button>
+        } @else {
+          <p class="faint">{{ none[table.id] }}</p>
+        }
+      </section>
+    }
+  `,
+  styles: `
+    :host {
+      display: grid;
+      grid-template-columns: minmax(0, 1fr);
+      gap: 10px;
+    }
+    .scroll {
+      overflow-x: auto;
+    }
+    th,
+    td {
+      text-align: left !important;
+    }
+    td {
+      min-height: 32px;
+      padding: 5px 6px !important;
+    }
+  `,
+})
+export class SheetsView {
+  private readonly open = openBoat();
+  private readonly store = inject(Store);
+  private readonly api = inject(ServerApi);
+  private readonly boatId = this.store.selectSignal(selectBoatId);
+  private readonly unsent = this.store.selectSignal(selectUnsent);
+  protected readonly busy = signal(false);
+  protected readonly message = signal('');
+  protected readonly tables = computed(() => wiringSheets(this.open.plan(), this.open.units()));
+  protected readonly none: Readonly<Record<SheetTable['id'], string>> = {
+    wiring: 'No circuit yet: add batteries and circuits under power.',
+    cables: 'Nothing to cut or buy yet.',
+    sources: 'No screen listens to anything yet: choose feeds on Sources.',
+  };
+
+  protected async print(paper: 'A4' | 'LETTER'): Promise<void> {
+    const boatId = this.boatId();
+    if (boatId === null) return;
+    if (this.unsent().length > 0)
+      return this.message.set('The newest changes have not reached the server yet. Print again in a moment.');
+    this.busy.set(true);
+    this.message.set('');
+    try {
+      const pdf = await firstValueFrom(this.api.printed(boatId, 'wiring', this.open.units(), paper));
+      saveFile(pdf, fileNameOf(this.open.plan().boat.name, '-wiring.pdf'));
+    } catch (error) {
+      this.message.set(problemOf(error).detail);
+    } finally {
+      this.busy.set(false);
+    }
+  }
+
+  protected async csv({ id, columns, rows }: SheetTable): Promise<void> {
+    const { unparse } = await import('papaparse');
+    // A cell that begins like a formula is not one: spreadsheets would run it.
+    const text = unparse({ fields: [...columns], data: rows.map((row) => [...row]) }, { escapeFormulae: true });
+    saveFile(new Blob([text], { type: 'text/csv' }), fileNameOf(this.open.plan().boat.name, `-${id}.csv`));
+  }
+}
