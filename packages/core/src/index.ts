@@ -172,6 +172,7 @@ export { circuitsOn, currentOf, dayOf, restVoltageV, type DaySpan } from './powe
 export { startDip } from './power/start-dip.ts';
 export { voltageDrop } from './power/voltage-drop.ts';
 export { feedChoices, poorRank, type FeedChoice } from './sources/feeds.ts';
+export { changesWith, travelClashes, whatTravels, type TravellingSetting } from './sources/what-travels.ts';
 export { isFactoryName, suggestSourceName } from './sources/source-names.ts';
 export { disturbanceOf, disturbsDb, sharedBandHz, type Disturbance } from './disturbance/disturbance.ts';
 export { disturbancesIn, quietPlan, type QuietPlan } from './disturbance/quiet-plan.ts';

@@ -50,8 +50,15 @@ const fromCatalogue = (entryId: string, place: Place, transmitsIn: WaySet): Tran
 const displayFrom = (entryId: string, changes: Partial<FittedDisplay> = {}): FittedDisplay => {
   const entry = shippedCatalogue.find(({ id }) => id === entryId);
   if (entry?.item.type !== 'display') throw new Error(`The catalogue ships no display "${entryId}".`);
-  const { type: _type, sockets: _sockets, travellingSettings: _settings, ...screen } = entry.item;
-  return { ...screen, catalogue: { entryId, version: 1 }, seatedDistanceM: null, readAtNight: false, ...changes };
+  const { type: _type, sockets: _sockets, travellingSettings: travels, ...screen } = entry.item;
+  return {
+    ...screen,
+    catalogue: { entryId, version: 1 },
+    seatedDistanceM: null,
+    readAtNight: false,
+    travels,
+    ...changes,
+  };
 };
 
 /** Bands of views with their weights: `[[2, 'side-scan'], [1, 'chart', 'sounder']]`. */
@@ -420,7 +427,7 @@ const wrenFit = (): Pick<Plan, 'equipment' | 'power' | 'network' | 'sources' | '
         'water temperature': { sourceId: 'a-wide', fallbackId: null },
       },
       [bow]: {
-        depth: { sourceId: 'b-narrow', fallbackId: 'a-wide' },
+        depth: { sourceId: 'a-wide', fallbackId: 'b-narrow' },
         heading: { sourceId: 'e-compass', fallbackId: null },
       },
     },

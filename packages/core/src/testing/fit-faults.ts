@@ -378,5 +378,17 @@ export const fitFaults: Readonly<Record<string, Fault>> = {
     nearly: [depthFrom('b-stern')],
   }),
   'water-type': () => ({ faulty: [unit({ waterType: 'salt' })], nearly: [unit({ waterType: null })] }),
+  'travels-clash': (plan) => {
+    const passing = (stationId: string, travels: string[]): Edit => ({
+      type: 'fitDisplay',
+      stationId,
+      display: { ...plan.displays[stationId]!, travels },
+    });
+    const both = [passing('helm', ['sources']), depthFrom('b-stern')];
+    return {
+      faulty: [...both, passing('bow', ['units', 'sources'])],
+      nearly: [...both, passing('bow', ['units'])],
+    };
+  },
   'two-norths': () => ({ faulty: [unit({ north: 'magnetic' })], nearly: [unit({ north: null })] }),
 };

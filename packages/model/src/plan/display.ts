@@ -22,5 +22,7 @@ export const fittedDisplaySchema = screenSchema.extend({
   /** Eye to screen when seated, where the station is used both ways; the station's own distance is then the standing one. */
   seatedDistanceM: z.number().min(0.2).max(5).nullable(),
   readAtNight: z.boolean(),
+  /** Settings that travel between displays which both have them here: a fact of its make. Left out where not known. */
+  travels: z.array(z.string().max(60)).max(30).optional(),
 });
 export type FittedDisplay = z.output<typeof fittedDisplaySchema>;

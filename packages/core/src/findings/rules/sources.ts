@@ -1,6 +1,7 @@
 import { fedQuantities, type Edit, type Plan } from '@grey-keel/model';
 import { inOrder, soundSpeedDownTo, workingWater } from '../../plan/working-water.ts';
 import { feedChoices, poorRank } from '../../sources/feeds.ts';
+import { travelClashes, whatTravels } from '../../sources/what-travels.ts';
 import { isFactoryName, suggestSourceName } from '../../sources/source-names.ts';
 import { given, reckoned } from '../../working-step.ts';
 import { figure, type Found, type Rule } from '../rule.ts';
@@ -299,6 +300,41 @@ export const sidesSwapped: Rule = {
   ),
 };
 
+/** A setting that travels cannot be one thing here and another there: whichever is set last wins on both. */
+export const travelsClash: Rule = {
+  id: 'travels-clash',
+  stage: 'sources',
+  severity: 'check',
+  find: (plan) =>
+    travelClashes(plan).flatMap(({ setting, what, stationIds: [a, b] }): Found[] => {
+      const quantity = fedQuantities.find((one) => what.endsWith(one));
+      // A source that is no good there is said already, and clears this, too.
+      const poor = [a, b].some((id) => {
+        const now = quantity && kept(plan, id, quantity).now;
+        return now && now.rank >= poorRank;
+      });
+      if (poor) return [];
+      const shared = whatTravels(plan).find((one) => one.setting === setting)?.shared ?? [];
+      const [one, other] = [a, b].map((id) => plan.stations[id]?.name ?? id);
+      return [
+        {
+          subject: `${a}-${b}-${what.replace(/ /g, '-')}`,
+          title: 'A shared setting is wanted two ways',
+          reason: [
+            `${one ?? ''} and ${other ?? ''} differ in the ${what}; "${setting}" travels between `,
+            figure(shared.length, 'count'),
+            ' displays, so what is set last holds on both.',
+          ],
+          figure: figure(shared.length, 'count'),
+          wayOut: {
+            label: 'Choose one for both',
+            target: quantity ? feedTarget(b, quantity) : `unit-water-${b}`,
+          },
+        },
+      ];
+    }),
+};
+
 export const sourceRules: readonly Rule[] = [
   typeWrong,
   feedGone,
@@ -308,4 +344,5 @@ export const sourceRules: readonly Rule[] = [
   feedPoor,
   waterType,
   twoNorths,
+  travelsClash,
 ];

@@ -282,6 +282,24 @@ describe('the sources', () => {
     expect(plan().feeds['helm']?.depth).toBeUndefined();
   });
 
+  it('show what travels: a knob turned here turns there, where both displays pass it on', async () => {
+    const start = boat();
+    const station = { name: 'Bow', viewingDistanceM: 1, posture: 'standing' as const };
+    const root = await page(SourcesPage, {
+      ...start,
+      stations: { ...start.stations, bow: station },
+      displays: { helm: { ...screen, travels: ['units', 'alarms'] }, bow: { ...screen, travels: ['units'] } },
+    });
+    await choose(root, '#knob-setting', 'units');
+    await press(root, '#knob-up-helm');
+    expect(root.querySelectorAll('.screen.changed').length).toBe(2);
+    expect(text(root, 'gk-travel-view [role="status"]')).toBe('Helm was turned; Bow followed.');
+    await choose(root, '#knob-setting', 'alarms');
+    await press(root, '#knob-down-helm');
+    expect([...root.querySelectorAll('.screen strong')].map((one) => one.textContent).sort()).toEqual(['4', '5']);
+    expect(text(root, 'gk-travel-view [role="status"]')).toContain('no other display changed');
+  });
+
   it('keep what each display has set, and what has been ticked off', async () => {
     const root = await page(SourcesPage, boat());
     await choose(root, '#unit-water-helm', 'salt');

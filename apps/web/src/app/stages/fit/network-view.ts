@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import {
   devicesOf,
   diagramOf,
@@ -9,10 +9,12 @@ import {
   type Device,
 } from '@grey-keel/core';
 import { backboneSchema, linkSchema, networkDeviceSchema, type Backbone, type Link } from '@grey-keel/model';
+import { Store } from '@ngrx/store';
 import * as z from 'zod';
 import { ChoiceField } from '../../shared/choice-field.ts';
 import { QuantityField } from '../../shared/quantity-field.ts';
 import { TextField } from '../../shared/text-field.ts';
+import { catalogueEvents, catalogueFeature } from '../../state/lists.ts';
 import { openBoat } from '../open-boat.ts';
 import { seriesVariable } from '../beams/series.ts';
 import { NetworkDiagram } from './network-diagram.ts';
@@ -147,6 +149,11 @@ const separator = ';';
               [schema]="socketText"
               (changed)="setSockets(it.id, it.name, $event)"
             />
+            @if (it.sheet) {
+              <button type="button" class="plain" [id]="'device-sheet-' + it.id" (click)="fromSheet(it.id, it.name)">
+                From its sheet: {{ it.sheet }}
+              </button>
+            }
           } @else {
             <span></span>
           }
@@ -194,6 +201,11 @@ const separator = ';';
       padding: 8px 0;
       border-bottom: var(--hairline) solid var(--rule);
     }
+    .line .plain {
+      order: 9;
+      grid-column: 1 / -1;
+      justify-self: start;
+    }
     .unit {
       align-self: center;
       font-weight: 600;
@@ -230,6 +242,8 @@ const separator = ';';
 })
 export class NetworkView {
   private readonly open = openBoat();
+  private readonly store = inject(Store);
+  private readonly catalogue = this.store.selectSignal(catalogueFeature.selectAll);
   private readonly plan = this.open.plan;
   protected readonly linkShape = linkSchema.shape;
   protected readonly deviceShape = networkDeviceSchema.shape;
@@ -270,6 +284,7 @@ export class NetworkView {
     devicesOf(this.plan()).map((one) => ({
       ...one,
       takes: takesTransducers(one),
+      sheet: one.device.sockets.length === 0 ? this.socketsOf(one.id).join(`${separator} `) : '',
       sockets: one.device.sockets.join(`${separator} `),
     })),
   );
@@ -279,7 +294,29 @@ export class NetworkView {
     else this.connect(transducerId, { to });
   }
 
-  /** A plug that is not named yet takes the name of a free socket there. */
+  constructor() {
+    this.store.dispatch(catalogueEvents.wanted());
+  }
+
+  /** What its catalogue entry says of its plug; nothing where it is of unknown making. */
+  private plugOf(transducerId: string): string {
+    const entryId = this.plan().transducers[transducerId]?.catalogue?.entryId;
+    const item = this.catalogue().find(({ id }) => id === entryId)?.item;
+    return item?.type === 'transducer' ? item.socket : '';
+  }
+
+  /** The sockets its catalogue entry gives a display, for a list that is still empty. */
+  private socketsOf(stationId: string): string[] {
+    const entryId = this.plan().displays[stationId]?.catalogue?.entryId;
+    const item = this.catalogue().find(({ id }) => id === entryId)?.item;
+    return item?.type === 'display' ? item.sockets.filter((socket) => socket !== 'network') : [];
+  }
+
+  protected fromSheet(id: string, name: string): void {
+    this.set(id, name, { sockets: this.socketsOf(id) });
+  }
+
+  /** A plug that is not named yet takes its name from the catalogue, or from a free socket there. */
   protected connect(transducerId: string, changes: Partial<Link>): void {
     const before = this.plan().network.links[transducerId];
     const to = changes.to ?? before?.to;
@@ -288,7 +325,7 @@ export class NetworkView {
     this.open.edits.edit(this.plan().transducers[transducerId]?.name ?? 'a cable', {
       type: 'connect',
       transducerId,
-      link: link.plug === '' ? { ...link, plug: this.freeSocket(to, transducerId) } : link,
+      link: link.plug === '' ? { ...link, plug: this.plugOf(transducerId) || this.freeSocket(to, transducerId) } : link,
     });
   }
 

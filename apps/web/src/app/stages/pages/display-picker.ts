@@ -5,8 +5,8 @@ import { ChoiceField } from '../../shared/choice-field.ts';
 import { catalogueEvents, catalogueFeature } from '../../state/lists.ts';
 
 const fitted = (item: DisplayEntry, entryId: string, version: number): FittedDisplay => {
-  const { type: _type, sockets: _sockets, travellingSettings: _settings, ...screen } = item;
-  return { ...screen, catalogue: { entryId, version }, seatedDistanceM: null, readAtNight: false };
+  const { type: _type, sockets: _sockets, travellingSettings: travels, ...screen } = item;
+  return { ...screen, catalogue: { entryId, version }, seatedDistanceM: null, readAtNight: false, travels };
 };
 
 /** Which display stands at a station, from the shop's catalogue. */

@@ -24,6 +24,7 @@ import { FigurePipe } from '../../shared/figure-pipe.ts';
 import { QuantityField } from '../../shared/quantity-field.ts';
 import { TextField } from '../../shared/text-field.ts';
 import { openBoat } from '../open-boat.ts';
+import { TravelView } from './travel-view.ts';
 import { seriesVariable } from '../beams/series.ts';
 
 const sides = ['not looked at', 'right', 'swapped'] as const;
@@ -32,7 +33,7 @@ const unset = { value: '' as const, label: 'not looked at' };
 /** The first power-up, in the order it is done: on, tags and types, names, feeds, settings, housekeeping. */
 @Component({
   selector: 'gk-sources-page',
-  imports: [ChoiceField, FigurePipe, QuantityField, TextField],
+  imports: [ChoiceField, FigurePipe, QuantityField, TextField, TravelView],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet" aria-labelledby="on-title">
@@ -252,6 +253,9 @@ const unset = { value: '' as const, label: 'not looked at' };
         Alarms worth having: engine temperature, low voltage (half a volt over the lowest a device bears), shallow
         (draught and the margin of the water). Nuisance ones off, so that the others are heeded.
       </p>
+    </section>
+    <section class="sheet" aria-labelledby="travels-title">
+      <gk-travel-view />
     </section>
     <p class="caution" role="note">
       Depth from the wrong unit grounds a boat. Sonar alone is no aid to navigation; keep a look-out. Never transmit out
