@@ -1,4 +1,4 @@
-import { Origin, type WebDriver } from 'selenium-webdriver';
+import { Key, Origin, type WebDriver } from 'selenium-webdriver';
 import { find, openBrowser } from '../e2e/support/browser.ts';
 
 export interface DragFrames {
@@ -132,21 +132,63 @@ export const paneFrames = async (address: string, steps: number): Promise<PaneFr
   }
 };
 
-/** Drags a fish through the section with all its cones and fans, and reads from a trace what each step cost. */
-export const fishFrames = async (address: string, steps: number): Promise<PaneFrames> => {
+/** Drags something that is held in a drawing, and reads from a trace what each step cost. */
+const heldFrames = async (
+  address: string,
+  { path, press, css }: { readonly path: string; readonly press: readonly string[]; readonly css: string },
+  steps: number,
+): Promise<PaneFrames> => {
   const { driver, close } = await openBrowser(1280, 800, { trace: true });
   try {
-    await driver.get(`${address}/boats/sable-wren/beams`);
-    await (await find(driver, '#tab-fish-and-slope')).click();
-    await (await find(driver, 'gk-scene-view .action.chief')).click();
-    const fish = await find(driver, 'gk-fish-section .fish');
+    await driver.get(`${address}/${path}`);
+    for (const one of press) await (await find(driver, one)).click();
+    const held = await find(driver, css);
     await new Promise((resolve) => setTimeout(resolve, 1500));
-    await driver.actions().move({ origin: fish }).press().perform();
+    await driver.actions().move({ origin: held }).press().perform();
     await moveBy(driver, steps);
     // A captured pointer sends no mouse events.
     const costs = costsOf(await traceOf(driver), steps, 'pointermove');
     await driver.actions().release().perform();
     return { workP95: p95(costs) };
+  } finally {
+    await close();
+  }
+};
+
+/** A fish through the section with all its cones and fans. */
+export const fishFrames = (address: string, steps: number): Promise<PaneFrames> =>
+  heldFrames(
+    address,
+    {
+      path: 'boats/sable-wren/beams',
+      press: ['#tab-fish-and-slope', 'gk-scene-view .action.chief'],
+      css: 'gk-fish-section .fish',
+    },
+    steps,
+  );
+
+/** A transducer on the hull, with all the rules of its place live. */
+export const hullFrames = (address: string, steps: number): Promise<PaneFrames> =>
+  heldFrames(address, { path: 'boats/sable-wren/fit', press: [], css: '#mark-plan-transducer-a-wide' }, steps);
+
+/** Lays out the wiring of a boat a few times, and reads how long each took once the library was warm, ms. */
+export const layoutTimes = async (address: string, boatId: string): Promise<readonly number[]> => {
+  const { driver, close } = await openBrowser();
+  try {
+    await driver.get(`${address}/boats/${boatId}/fit`);
+    await (await find(driver, '#tab-network')).click();
+    await find(driver, 'gk-network-diagram svg');
+    for (let i = 0; i < 6; i++) {
+      const field = await find(driver, '#backbone-length');
+      await field.click();
+      await field.sendKeys(i % 2 ? Key.ARROW_UP : Key.ARROW_DOWN, Key.ENTER);
+      await new Promise((resolve) => setTimeout(resolve, 700));
+    }
+    return (
+      await driver.executeScript<number[]>(
+        `return performance.getEntriesByName('lay out the wiring').map(({ duration }) => duration)`,
+      )
+    ).slice(1);
   } finally {
     await close();
   }

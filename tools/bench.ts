@@ -21,6 +21,8 @@ import {
   dragFrames,
   firstView,
   fishFrames,
+  hullFrames,
+  layoutTimes,
   paneFrames,
   scrollFrames,
   type DragFrames,
@@ -165,6 +167,21 @@ const calculateOver = (): Promise<unknown> =>
     body: calc,
   }).then((response) => response.text());
 const health = (): Promise<unknown> => fetch(`${app.address}/api/health`).then((response) => response.text());
+/** Sable Wren with as many sensors as make thirty devices. */
+const crowdedBoat = async (): Promise<string> => {
+  const bundle = (await (await fetch(`${app.address}/api/boats/sable-wren/bundle`)).json()) as { plan: Plan };
+  const [sensor] = Object.values(bundle.plan.equipment).filter(({ kind }) => kind === 'heading sensor');
+  for (let i = 0; i < 24 && sensor; i++) {
+    bundle.plan.equipment[`z-${i}`] = { ...sensor, name: `Sensor ${i}` };
+    bundle.plan.network.devices[`z-${i}`] = { sockets: [], onBackbone: true, dropM: 1, loads: 1 };
+  }
+  await fetch(`${app.address}/api/bundles/crowded`, {
+    method: 'PUT',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(bundle),
+  });
+  return 'crowded';
+};
 const drags: DragFrames[] = [];
 for (let i = 0; i < 5; i++) drags.push(await dragFrames(app.address, 200));
 const dragged = (part: keyof DragFrames): number => median(drags.map((one) => one[part]));
@@ -187,6 +204,9 @@ await thousand.remove();
 const first = await firstView(app.address);
 const fishDrags: PaneFrames[] = [];
 for (let i = 0; i < 5; i++) fishDrags.push(await fishFrames(app.address, 200));
+const hullDrags: PaneFrames[] = [];
+for (let i = 0; i < 5; i++) hullDrags.push(await hullFrames(app.address, 200));
+const laidOut = median([...(await layoutTimes(app.address, await crowdedBoat()))]);
 const paneDrags: PaneFrames[] = [];
 for (let i = 0; i < 5; i++) paneDrags.push(await paneFrames(app.address, 100));
 
@@ -325,6 +345,22 @@ const rows: Row[] = [
     baseline: 'budget',
     baselineValue: 10,
     ratio: median(fishDrags.map(({ workP95 }) => workP95)) / 10,
+  },
+  {
+    name: 'drag a transducer on the hull, rules live: an event, p95',
+    value: median(hullDrags.map(({ workP95 }) => workP95)),
+    unit: 'ms',
+    baseline: 'budget',
+    baselineValue: 10,
+    ratio: median(hullDrags.map(({ workP95 }) => workP95)) / 10,
+  },
+  {
+    name: 'lay out the wiring of thirty devices, warm, median',
+    value: laidOut,
+    unit: 'ms',
+    baseline: 'budget',
+    baselineValue: 300,
+    ratio: laidOut / 300,
   },
   {
     name: 'drag the depth: gap between frames, p95',

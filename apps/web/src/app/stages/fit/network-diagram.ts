@@ -68,6 +68,8 @@ const asLaid = (graph: ElkNode): Laid => ({
       >
         @for (line of it.lines; track line.id) {
           <polyline [attr.points]="line.points" class="line" [class.backbone]="line.kind === 'backbone'" />
+        }
+        @for (line of it.lines; track line.id) {
           @if (line.label) {
             <text [attr.x]="line.x" [attr.y]="line.y" class="label">{{ line.label }}</text>
           }
@@ -201,8 +203,10 @@ export class NetworkDiagram {
           workerFactory: () =>
             new Worker(new URL('../../workers/graph-layout.worker', import.meta.url), { type: 'module' }),
         });
+        const start = performance.now();
         try {
           const graph = await elk.layout(asGraph(diagram));
+          performance.measure('lay out the wiring', { start });
           // A newer drawing is under way: what came late is not shown.
           if (mine === turn) this.laid.set({ diagram, laid: asLaid(graph) });
         } catch {
