@@ -90,24 +90,56 @@ describe('the views', () => {
   );
 
   it(
-    'of the beams have nothing serious for axe, and none scrolls sideways on a tablet',
+    'behind tabs have nothing serious for axe, and none scrolls sideways on a tablet',
     async () => {
       const { driver } = browser;
       await browser.resize(1024, 768);
-      await show('boats/sable-wren/beams');
-      const tabs = await driver.findElements({ css: 'gk-stage-tabs [role="tab"]' });
-      expect(tabs.length).toBe(9);
-      for (const tab of tabs) {
-        const id = (await tab.getAttribute('id')) ?? '';
-        await tab.click();
-        await find(driver, `#${id}[aria-selected="true"]`);
-        await find(driver, '.sheet');
-        expect(await seriousFaults(driver))
-          .withContext(id)
-          .toEqual([]);
-        const over = await driver.executeScript<number>('return document.documentElement.scrollWidth - innerWidth');
-        expect(over).withContext(id).toBeLessThanOrEqual(0);
+      for (const [stage, count] of [
+        ['beams', 9],
+        ['fit', 5],
+      ] as const) {
+        await show(`boats/sable-wren/${stage}`);
+        const tabs = await driver.findElements({ css: 'gk-stage-tabs [role="tab"]' });
+        expect(tabs.length).toBe(count);
+        for (const tab of tabs) {
+          const id = (await tab.getAttribute('id')) ?? '';
+          await tab.click();
+          await find(driver, `#${id}[aria-selected="true"]`);
+          await find(driver, '.sheet');
+          expect(await seriousFaults(driver))
+            .withContext(id)
+            .toEqual([]);
+          const over = await driver.executeScript<number>('return document.documentElement.scrollWidth - innerWidth');
+          expect(over).withContext(id).toBeLessThanOrEqual(0);
+        }
       }
+    },
+    2 * minutes,
+  );
+
+  it(
+    'move a transducer on the hull under the pointer, say what that breaks, and take the whole drag back at once',
+    async () => {
+      const { driver } = browser;
+      await show('boats/sable-wren/fit');
+      const mark = '#mark-plan-transducer-b-narrow';
+      const words = async (): Promise<string> =>
+        (await (await find(driver, mark)).getAttribute('aria-valuetext')) ?? '';
+      const before = await words();
+      const actions = driver
+        .actions()
+        .move({ origin: await find(driver, mark) })
+        .press();
+      for (let i = 0; i < 8; i++) actions.move({ origin: Origin.POINTER, x: -1, y: 3, duration: 20 });
+      await actions.perform();
+      expect(await words()).not.toBe(before);
+      expect(await textOf(driver, '.broken')).toContain('Too near a propeller');
+      await driver.actions().release().perform();
+      await findingIs(driver, 'near-propeller', true);
+      await kept(driver);
+      await driver.actions().keyDown(Key.CONTROL).sendKeys('z').keyUp(Key.CONTROL).perform();
+      await eventually(words, (text) => text === before, 'the place before the drag');
+      await findingIs(driver, 'near-propeller', false);
     },
     minutes,
   );

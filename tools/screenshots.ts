@@ -28,13 +28,13 @@ const views = [
   { name: 'cone', path: 'boats/sable-wren/beams', theme: 'shop', press: ['#tab-cone-or-frequency'] },
   { name: 'fit', path: 'boats/sable-wren/fit', theme: 'shop', press: [] },
   { name: 'power', path: 'boats/sable-wren/fit', theme: 'shop', press: ['#tab-power'] },
+  { name: 'network', path: 'boats/sable-wren/fit', theme: 'night', press: ['#tab-network'] },
   { name: 'sources', path: 'boats/sable-wren/sources', theme: 'shop', press: [] },
   { name: 'calibrate', path: 'boats/sable-wren/calibrate', theme: 'shop', press: [] },
   { name: 'working', path: 'boats/sable-wren/calibrate', theme: 'shop', press: ['#result gk-number button'] },
   { name: 'pages', path: 'boats/sable-wren/pages', theme: 'shop', press: ['#cell-a-helm-port-searching'] },
   { name: 'keys', path: 'boats/sable-wren/keys', theme: 'shop', press: [] },
   { name: 'find', path: 'boats/sable-wren/brief', theme: 'shop', press: ['button[aria-label^=Find]'] },
-  { name: 'pages-night', path: 'boats/sable-wren/pages', theme: 'night', press: ['#cell-c-bow-searching'] },
   { name: 'handover', path: 'boats/sable-wren/handover', theme: 'shop', press: [] },
 ] as const;
 

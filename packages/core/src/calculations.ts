@@ -25,6 +25,7 @@ import type { Calculation } from './calculation.ts';
 import { depthOffset } from './calibration/depth-offset.ts';
 import { legibility } from './pages/legibility.ts';
 import { paneScale } from './pages/pane-scale.ts';
+import { sightLine } from './fit/sight-line.ts';
 import { ampacity } from './power/ampacity.ts';
 import { batteryDay } from './power/battery-day.ts';
 import { startDip } from './power/start-dip.ts';
@@ -63,6 +64,7 @@ export const calculations: ReadonlyMap<string, Calculation> = new Map(
     depthOffset,
     legibility,
     paneScale,
+    sightLine,
     voltageDrop,
     ampacity,
     batteryDay,

@@ -165,6 +165,8 @@ export {
   type Blocked,
   type MarkShift,
 } from './fit/clearances.ts';
+export { sightLine } from './fit/sight-line.ts';
+export { stationSight, usualTrimDeg } from './fit/station-sight.ts';
 export { ampacity } from './power/ampacity.ts';
 export { batteryDay } from './power/battery-day.ts';
 export { circuitStanding, worstCurrentA, type CircuitStanding } from './power/circuit-standing.ts';
@@ -175,7 +177,7 @@ export { feedChoices, poorRank, type FeedChoice } from './sources/feeds.ts';
 export { changesWith, travelClashes, whatTravels, type TravellingSetting } from './sources/what-travels.ts';
 export { isFactoryName, suggestSourceName } from './sources/source-names.ts';
 export { disturbanceOf, disturbsDb, sharedBandHz, type Disturbance } from './disturbance/disturbance.ts';
-export { disturbancesIn, quietPlan, type QuietPlan } from './disturbance/quiet-plan.ts';
+export { disturbancesIn, otherBeamCost, quietPlan, standbyCost, type QuietPlan } from './disturbance/quiet-plan.ts';
 export { devicesOf, newNetworkDevice, takesTransducers, type Device } from './network/devices.ts';
 export { diagramOf, type Diagram, type DiagramEdge, type DiagramNode } from './network/diagram.ts';
 export { wiringSheets, type SheetTable } from './sheets/wiring-sheet.ts';

@@ -107,6 +107,10 @@ const inputs: Record<string, object[]> = {
     { view: 'side-scan', rangeM: 40, widthPx: 1280, heightPx: 400 },
     { view: 'sounder', rangeM: 40, widthPx: 640, heightPx: 400 },
   ],
+  'sight-line': [
+    { eyeM: 2, screenTopM: 1.6, screenAheadM: 0.9, bowM: 0.8, bowAheadM: 4, lengthM: 7.4 },
+    { eyeM: 2, screenTopM: 1.98, screenAheadM: 0.9, bowM: 0.8, bowAheadM: 4, lengthM: 7.4 },
+  ],
   'voltage-drop': [{ oneWayLengthM: 4.5, currentA: 8, gauge: '2.5 mm2', supplyV: 12, temperatureC: 35 }],
   ampacity: [{ gauge: 'AWG 10', engineSpace: true }],
   'battery-day': [

@@ -1,5 +1,16 @@
-import { applyEdits, checkSheet, findings, stageStates, waterline } from '@grey-keel/core';
-import type { Plan } from '@grey-keel/model';
+import {
+  applyEdits,
+  checkSheet,
+  disturbancesIn,
+  disturbsDb,
+  findings,
+  otherBeamCost,
+  quietPlan,
+  stageStates,
+  standbyCost,
+  waterline,
+} from '@grey-keel/core';
+import type { Edit, Plan, Way } from '@grey-keel/model';
 import { shippedCatalogue } from '../catalogue/shipped.ts';
 import { demoFleet, oldMarlCommissionedAt } from './demo-fleet.ts';
 
@@ -35,6 +46,73 @@ describe('the demo fleet', () => {
         'key-place',
       ]),
     );
+  });
+
+  it('has each planted fault cleared by following its way out, and no other put in its place', () => {
+    let plan = planOf('sable-wren');
+    const planted = ['same-band', 'source-twice', 'feed-poor', 'offset-wrong-sign', 'number-small', 'key-place'];
+    const before = new Set(findings(plan).map(({ id }) => id));
+    for (const rule of planted) {
+      const found = findings(plan).filter(({ id }) => id.split(':')[0] === rule);
+      expect(found.length).withContext(rule).toBe(1);
+      const edits = found[0]?.wayOut.edits;
+      if (!edits) continue;
+      const applied = applyEdits(plan, edits);
+      if (!applied.ok) throw new Error(JSON.stringify(applied.errors));
+      plan = applied.plan;
+      expect(findings(plan).map(({ id }) => id))
+        .withContext(rule)
+        .not.toContain(found[0]?.id ?? '');
+    }
+    expect(rulesOf(plan)).not.toContain('same-band');
+    for (const { id } of findings(plan)) expect(before).withContext(id).toContain(id);
+  });
+
+  it('is quieted by the least change there is, by brute force over beams and standby', () => {
+    for (const { id } of boats) {
+      const plan = planOf(id);
+      const units = Object.entries(plan.transducers).sort(([a], [b]) => (a < b ? -1 : 1));
+      const ways = (Object.keys(plan.ways) as Way[]).filter((way) => way !== 'trailer');
+      const after = (edits: readonly Edit[]): Plan => {
+        const applied = edits.length ? applyEdits(plan, edits) : { ok: true as const, plan };
+        if (!applied.ok) throw new Error(JSON.stringify(applied.errors));
+        return applied.plan;
+      };
+      const beams = units.reduce<Edit[][]>(
+        (made, [unit, { beams: own, workingBeam }]) =>
+          made.flatMap((chosen) =>
+            own.map((_, beam): Edit[] =>
+              beam === workingBeam
+                ? chosen
+                : [...chosen, { type: 'describeTransducer', id: unit, changes: { workingBeam: beam } }],
+            ),
+          ),
+        [[]],
+      );
+      const least = Math.min(
+        ...beams.map((chosen) => {
+          const standby = ways.map((way) => {
+            const on = units.filter(([, { transmitsIn }]) => transmitsIn[way]).map(([unit]) => unit);
+            const sets = Array.from({ length: 2 ** on.length }, (_, set) => on.filter((_unit, i) => set & (1 << i)));
+            return Math.min(
+              ...sets
+                .filter((off) => {
+                  const quiet = after([
+                    ...chosen,
+                    ...off.map((unit): Edit => ({ type: 'transmitIn', id: unit, way, transmits: false })),
+                  ]);
+                  return disturbancesIn(quiet, way).every(({ overNoiseDb }) => overNoiseDb <= disturbsDb);
+                })
+                .map((off) => off.reduce((sum, unit) => sum + standbyCost(plan, unit, way), 0)),
+            );
+          });
+          return otherBeamCost * chosen.length + standby.reduce((sum, cost) => sum + cost, 0);
+        }),
+      );
+      expect(quietPlan(plan)?.cost ?? 0)
+        .withContext(id)
+        .toBe(least);
+    }
   });
 
   it('has Pewter Skua with her brief and no transducer', () => {

@@ -462,6 +462,8 @@ const sableWren = (now: Date): DemoBoat => {
         viewingDistanceM: 0.95,
         posture: 'standing',
         place: { forwardM: 3.3, starboardM: 0.2, aboveKeelM: 1.9 },
+        eyeAboveKeelM: 2.75,
+        mount: 'fixed',
       },
       'b-helm-starboard': {
         name: 'Helm, starboard',
@@ -715,6 +717,8 @@ const oldMarl = (now: Date): DemoBoat => {
         viewingDistanceM: 0.9,
         posture: 'both',
         place: { forwardM: 6.2, starboardM: 0.4, aboveKeelM: 2.6 },
+        eyeAboveKeelM: 3.7,
+        mount: 'fixed',
       },
       'b-flybridge': {
         name: 'Flybridge',

@@ -4,6 +4,9 @@ import type { Content } from 'pdfmake/interfaces.js';
 import { pdf } from './pdf.ts';
 import { head, sheet, words, type PrintOptions } from './sheet.ts';
 
+/** Columns whose cells are short whatever the boat; the others share what is left, and wrap. */
+const short = new Set(['One way', 'Fuse', 'Draws', 'Lost', 'Length', 'Number']);
+
 /** What an installer takes along: the circuits, the cables and parts, and what each screen listens to. */
 export const wiringPdf = (plan: Plan, options: PrintOptions): Promise<Buffer> => {
   const content: Content[] = [
@@ -16,7 +19,7 @@ export const wiringPdf = (plan: Plan, options: PrintOptions): Promise<Buffer> =>
             table: {
               headerRows: 1,
               dontBreakRows: true,
-              widths: columns.map((_, i) => (i === 0 || i === columns.length - 1 ? '*' : 'auto')),
+              widths: columns.map((column) => (short.has(column) ? 'auto' : '*')),
               body: [
                 columns.map((column) => head(column, 'left')),
                 ...rows.map((row) => row.map((cell) => words(cell, { fontSize: 8.5 }))),

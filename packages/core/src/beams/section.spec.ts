@@ -53,6 +53,13 @@ describe('sectionAt', () => {
     expect(sectionAt(alike, 32).ring).toBeNull();
   });
 
+  it('draws a planing bottom with the deadrise that was measured', () => {
+    const boat = { ...aPlan().boat, hullForm: 'planing monohull' as const, beamM: 2, draughtM: 0.4, deadriseDeg: 20 };
+    const [, chine, keel] = silhouetteOf(boat).astern[0] ?? [];
+    expect((Math.atan2((chine?.y ?? 0) - (keel?.y ?? 0), Math.abs(chine?.x ?? 1)) * 180) / Math.PI).toBeCloseTo(20, 9);
+    expect(keel?.y).toBe(-0.4);
+  });
+
   it('keeps fans in their own views: side-scan to both sides, forward-facing ahead, a down fan thin along', () => {
     const fan = (kind: 'side-scan' | 'forward-facing' | 'down fan') =>
       sectionAt(

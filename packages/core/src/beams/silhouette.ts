@@ -16,9 +16,13 @@ export interface Silhouette {
 
 const point = (x: number, y: number): Point => ({ x, y });
 
-const sections: Record<Boat['hullForm'], (b: number, d: number, f: number) => Point[][]> = {
-  'planing monohull': (b, d, f) => [
-    [point(-b / 2, f), point(-b * 0.46, -d * 0.25), point(0, -d), point(b * 0.46, -d * 0.25), point(b / 2, f)],
+/** Half-width of a planing bottom at its chines, of the beam. */
+const chineAt = 0.46;
+
+/** From beam, draught, freeboard and the height of the chines above the waterline. */
+const sections: Record<Boat['hullForm'], (b: number, d: number, f: number, chine: number) => Point[][]> = {
+  'planing monohull': (b, d, f, chine) => [
+    [point(-b / 2, f), point(-b * chineAt, chine), point(0, -d), point(b * chineAt, chine), point(b / 2, f)],
   ],
   displacement: (b, d, f) => [
     [
@@ -54,6 +58,11 @@ export const silhouetteOf = (boat: Boat): Silhouette => {
   const draught = boat.draughtM ?? length * 0.06;
   const freeboard = 0.35 * beam;
   const sheer = freeboard * 1.35;
+  const { deadriseDeg } = boat;
+  const chine =
+    deadriseDeg == null
+      ? -draught * 0.25
+      : Math.min(freeboard * 0.9, chineAt * beam * Math.tan((deadriseDeg * Math.PI) / 180) - draught);
   const cabin =
     boat.hullForm === 'displacement'
       ? [
@@ -73,7 +82,7 @@ export const silhouetteOf = (boat: Boat): Silhouette => {
     lengthM: length,
     beamM: beam,
     astern: [
-      ...sections[boat.hullForm](beam, draught, freeboard),
+      ...sections[boat.hullForm](beam, draught, freeboard, chine),
       ...(house.length
         ? [
             [

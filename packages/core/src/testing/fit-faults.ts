@@ -182,11 +182,12 @@ export const fitFaults: Readonly<Record<string, Fault>> = {
     ];
     return { faulty: at(0.9 * d), nearly: at(1.1 * d) };
   },
-  'flow-stirred': () => {
+  'flow-stirred': (_, random) => {
+    const kind = random() < 0.5 ? 'speed and temperature sensor' : 'strake or fitting';
     const log = (starboardM: number): Edit => ({
       type: 'placeEquipment',
       id: 'z-log',
-      equipment: equipment('speed and temperature sensor', [3, starboardM, 0.1]),
+      equipment: equipment(kind, [3, starboardM, 0.1]),
     });
     return { faulty: [log(0.09)], nearly: [log(0.11)] };
   },
@@ -229,6 +230,27 @@ export const fitFaults: Readonly<Record<string, Fault>> = {
     faulty: [transducer('b-stern', { aboveKeelM: 0.26 })],
     nearly: [transducer('b-stern', { aboveKeelM: 0.24 })],
   }),
+  'sight-hidden': (plan) => {
+    const { screenDiagonalM: d, pixelsHigh: h, pixelsWide: w } = plan.displays['helm']!;
+    const top = (d * h) / Math.hypot(h, w) / 2;
+    // Level trim: an eye 0.9 m behind has to be as far above the screen's top as it is above the water in four lengths.
+    const limitM = Math.min(4 * plan.boat.lengthM!, 50);
+    const eye = 2.5;
+    const drop = (0.9 * (eye - plan.boat.draughtM!)) / limitM;
+    const at = (aboveTopM: number): Edit[] => [
+      { type: 'useWay', way: 'running', used: true },
+      { type: 'describeBoat', changes: { runningTrimDeg: 0 } },
+      {
+        type: 'describeStation',
+        id: 'helm',
+        changes: {
+          eyeAboveKeelM: eye,
+          place: { forwardM: 3, starboardM: 0, aboveKeelM: eye - aboveTopM - top },
+        },
+      },
+    ];
+    return { faulty: at(0.98 * drop), nearly: at(1.02 * drop) };
+  },
   'circuit-loose': () => ({
     faulty: [helm({ batteryId: null })],
     nearly: [helm({ name: 'Loose' })],

@@ -22,6 +22,8 @@ export const boatSchema = z.strictObject({
   hullForm: z.enum(hullForms),
   /** Rise of the bottom at the transom from the level, to each side; left out or null where not measured. */
   deadriseDeg: z.number().min(0).max(45).nullable().optional(),
+  /** How far the bow rises when running; left out or null where not measured. */
+  runningTrimDeg: z.number().min(0).max(15).nullable().optional(),
   hullMaterial: z.enum(hullMaterials),
   propulsion: z.enum(propulsions),
   cruiseSpeedMps: z.number().min(0).max(60).nullable(),

@@ -19,6 +19,7 @@ export const equipmentKinds = [
   'engine gateway',
   'sounder module',
   'battery box',
+  'strake or fitting',
 ] as const;
 export const equipmentKindSchema = z.enum(equipmentKinds);
 export type EquipmentKind = z.output<typeof equipmentKindSchema>;

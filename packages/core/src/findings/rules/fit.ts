@@ -3,6 +3,7 @@ import { hullForbids } from '../../beams/advice/candidate.ts';
 import { halfPowerCone } from '../../beams/half-power-cone.ts';
 import { workingBeamOf } from '../../beams/working-beam.ts';
 import { apartM, axisTiltDeg, equipmentOf, markShift, sideViewBlocked, toBladeTips } from '../../fit/clearances.ts';
+import { stationSight } from '../../fit/station-sight.ts';
 import { inOrder } from '../../plan/working-water.ts';
 import { given, reckoned } from '../../working-step.ts';
 import { figure, type Found, type Rule } from '../rule.ts';
@@ -104,7 +105,7 @@ export const flowStirred: Rule = {
   find: (plan) => {
     const fittings = [
       ...inOrder(plan.transducers).filter(([, { mounting }]) => mounting === 'through-hull'),
-      ...equipmentOf(plan, 'speed and temperature sensor'),
+      ...equipmentOf(plan, 'speed and temperature sensor', 'strake or fitting'),
     ];
     return inOrder(plan.transducers)
       .filter(([, { mounting, kind }]) => kind === 'sounder' && ['through-hull', 'transom'].includes(mounting))
@@ -320,6 +321,46 @@ export const twoHeights: Rule = {
   },
 };
 
+/** Who runs her has to see the water over the screen and the bow. */
+export const sightHidden: Rule = {
+  id: 'sight-hidden',
+  stage: 'fit',
+  severity: 'check',
+  find: (plan) =>
+    plan.ways.running
+      ? inOrder(plan.stations).flatMap(([id, { name, mount }]): Found[] => {
+          const sight = stationSight(plan, id);
+          // What is taken off or swung away does not stand in the way when running.
+          if (!sight || sight.seen || (sight.hiddenBy === 'screen' && mount !== undefined && mount !== 'fixed'))
+            return [];
+          const ahead = figure(sight.seenFromM ?? sight.limitM, 'length');
+          return [
+            {
+              subject: id,
+              title: `The ${sight.hiddenBy} hides the water ahead`,
+              reason:
+                sight.seenFromM === null
+                  ? [
+                      `From ${name}, running, no water is seen over the ${sight.hiddenBy}; it has to be from `,
+                      ahead,
+                      ' on.',
+                    ]
+                  : [
+                      `From ${name}, running, the water is seen only from `,
+                      ahead,
+                      ` on, over the ${sight.hiddenBy}; it has to be from `,
+                      figure(sight.limitM, 'length'),
+                      ' on.',
+                    ],
+              figure: ahead,
+              working: sight.working,
+              wayOut: move(id),
+            },
+          ];
+        })
+      : [],
+};
+
 export const fitRules: readonly Rule[] = [
   mountingHull,
   nearPropeller,
@@ -331,4 +372,5 @@ export const fitRules: readonly Rule[] = [
   headingNear,
   marksShifted,
   twoHeights,
+  sightHidden,
 ];

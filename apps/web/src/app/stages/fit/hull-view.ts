@@ -1,14 +1,18 @@
 import { ChangeDetectionStrategy, Component, computed, linkedSignal, signal } from '@angular/core';
-import { equipmentOf, findingsOf, fitRules, markShift } from '@grey-keel/core';
+import { equipmentOf, findingsOf, fitRules, markShift, stationSight } from '@grey-keel/core';
 import {
   boatSchema,
+  displayMounts,
   equipmentKinds,
   equipmentSchema,
   placeSchema,
+  stationSchema,
   transducerSchema,
+  type Boat,
   type Equipment,
   type EquipmentKind,
   type Place,
+  type Station,
 } from '@grey-keel/model';
 import { ChoiceField, choicesOf } from '../../shared/choice-field.ts';
 import { ComputedNumber } from '../../shared/computed-number.ts';
@@ -31,6 +35,7 @@ const usual: Readonly<Record<EquipmentKind, readonly [along: number, across: num
   'engine gateway': [0.1, 0, 0.7],
   'sounder module': [0.5, 0.15, 1],
   'battery box': [0.15, 0, 0.5],
+  'strake or fitting': [0.3, 0.2, 0.1],
 };
 
 /** The hull with everything on it, what its places break, and what is known of the thing that is looked at. */
@@ -195,6 +200,42 @@ const usual: Readonly<Record<EquipmentKind, readonly [along: number, across: num
               />
             }
           </div>
+          @if (station(); as own) {
+            <div class="fields">
+              <gk-quantity-field
+                label="Eye above the keel"
+                [fieldId]="'eye-' + it.id"
+                quantity="length"
+                [value]="own.eyeAboveKeelM ?? null"
+                [schema]="stationShape.eyeAboveKeelM"
+                (changed)="setStation(it, { eyeAboveKeelM: $event })"
+              />
+              <gk-choice-field
+                label="The screen is"
+                [fieldId]="'mount-' + it.id"
+                [value]="own.mount ?? 'fixed'"
+                [choices]="mounts"
+                (changed)="setStation(it, { mount: $event })"
+              />
+            </div>
+          }
+          @if (sight(); as seen) {
+            <p>
+              @if (seen.seenFromM !== null) {
+                Running, the water is seen over the {{ seen.hiddenBy }} from
+                <gk-number
+                  of="Where the water is first seen"
+                  [value]="seen.seenFromM"
+                  quantity="length"
+                  [decimals]="1"
+                  [steps]="seen.working"
+                />
+                on; the most is {{ seen.limitM | figure: 'length' : units() : { decimals: 1 } }}.
+              } @else {
+                Running, the {{ seen.hiddenBy }} hides all the water ahead.
+              }
+            </p>
+          }
           @for (shift of shifts(); track shift.name) {
             <p>
               From {{ shift.name }}:
@@ -221,8 +262,16 @@ const usual: Readonly<Record<EquipmentKind, readonly [along: number, across: num
             fieldId="boat-deadrise"
             quantity="angle"
             [value]="shown().boat.deadriseDeg ?? null"
-            [schema]="deadrise"
-            (changed)="setDeadrise($event)"
+            [schema]="boat.deadriseDeg"
+            (changed)="setBoat({ deadriseDeg: $event })"
+          />
+          <gk-quantity-field
+            label="Bow up when running"
+            fieldId="boat-running-trim"
+            quantity="angle"
+            [value]="shown().boat.runningTrimDeg ?? null"
+            [schema]="boat.runningTrimDeg"
+            (changed)="setBoat({ runningTrimDeg: $event })"
           />
         </div>
       </section>
@@ -283,7 +332,9 @@ export class HullView {
   protected readonly place = placeSchema.shape;
   protected readonly equipment = equipmentSchema.shape;
   protected readonly fairing = transducerSchema.shape.fairingDeg;
-  protected readonly deadrise = boatSchema.shape.deadriseDeg;
+  protected readonly boat = boatSchema.shape;
+  protected readonly stationShape = stationSchema.shape;
+  protected readonly mounts = choicesOf(displayMounts);
   protected readonly kinds = choicesOf(equipmentKinds);
   protected readonly newKind = signal<EquipmentKind>('propeller');
   protected readonly chosenKey = signal<string | null>(null);
@@ -317,6 +368,14 @@ export class HullView {
     const it = this.chosen();
     const own = it?.of === 'transducer' ? this.shown().transducers[it.id] : undefined;
     return own && ['through-hull', 'shoot-through-hull'].includes(own.mounting) ? own : null;
+  });
+  protected readonly station = computed((): Station | null => {
+    const it = this.chosen();
+    return it?.of === 'station' ? (this.shown().stations[it.id] ?? null) : null;
+  });
+  protected readonly sight = computed(() => {
+    const it = this.chosen();
+    return it?.of === 'station' ? stationSight(this.shown(), it.id) : null;
   });
   protected readonly shifts = computed(() => {
     const it = this.chosen();
@@ -359,8 +418,12 @@ export class HullView {
     this.open.edits.edit('the fairing', { type: 'describeTransducer', id, changes: { fairingDeg } });
   }
 
-  protected setDeadrise(deadriseDeg: number | null): void {
-    this.open.edits.edit('the deadrise', { type: 'describeBoat', changes: { deadriseDeg } });
+  protected setBoat(changes: Partial<Boat>): void {
+    this.open.edits.edit('the hull', { type: 'describeBoat', changes });
+  }
+
+  protected setStation({ id, name }: FittedThing, changes: Partial<Station>): void {
+    this.open.edits.edit(name, { type: 'describeStation', id, changes });
   }
 
   protected add(): void {

@@ -380,6 +380,7 @@ export class PowerView {
     { key: 'nominalV', id: 'voltage', label: 'Nominal', quantity: 'voltage', decimals: 0 },
     { key: 'capacityAh', id: 'capacity', label: 'Capacity', quantity: 'charge', decimals: 0 },
     { key: 'capacityLeft', id: 'left', label: 'Left of it with age', quantity: 'fraction', decimals: 0 },
+    { key: 'peukert', id: 'peukert', label: 'Peukert, lead-acid', quantity: 'count', decimals: 2 },
     { key: 'internalOhm', id: 'inner', label: 'Inner resistance', quantity: 'resistance', decimals: 1 },
     { key: 'crankingA', id: 'cranking', label: 'Starter takes', quantity: 'current', decimals: 0 },
     { key: 'chargingV', id: 'charging', label: 'Charged at', quantity: 'voltage', decimals: 1 },

@@ -361,7 +361,7 @@ export class SourcesPage {
         transducer: true,
       })),
       ...inOrder(plan.equipment)
-        .filter(([, { kind }]) => !['propeller', 'bow motor', 'battery box'].includes(kind))
+        .filter(([, { kind }]) => !['propeller', 'bow motor', 'battery box', 'strake or fitting'].includes(kind))
         .map(([id, { name, kind }]) => ({ id, unit: name, kind, colour: 'var(--hull-light)', transducer: false })),
     ].map((one) => ({
       ...one,
