@@ -308,9 +308,9 @@ export class HullDrawing {
         ),
         rays: frame.view === 'astern' ? this.fans(plan, at, perMetre) : [],
         metre: {
-          x1: frame.x + frame.w - 10 - stepM * perMetre,
-          x2: frame.x + frame.w - 10,
-          y: frame.y + frame.h - 8,
+          x1: frame.x + 10,
+          x2: frame.x + 10 + stepM * perMetre,
+          y: frame.y + 22,
           label: this.length(stepM),
         },
       };

@@ -301,6 +301,7 @@ const usual: Readonly<Record<EquipmentKind, readonly [along: number, across: num
       margin-right: 8px;
       text-align: left;
     }
+    .fields + .fields,
     .add,
     .hull,
     .broken {

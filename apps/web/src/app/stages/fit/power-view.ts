@@ -277,10 +277,9 @@ const usualLoad: Load = { name: 'Display', currentA: 3, lowestV: 10, highestV: 1
                       <button
                         type="button"
                         class="plain"
-                        [attr.aria-label]="'Take ' + load[1].name + ' off ' + it.circuit.name"
                         (click)="putLoad(it.id, load[0], null, 'take ' + load[1].name + ' off')"
                       >
-                        Remove
+                        Remove<span class="hidden-label"> {{ load[1].name }} from {{ it.circuit.name }}</span>
                       </button>
                     </td>
                   </tr>
