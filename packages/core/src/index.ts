@@ -184,5 +184,6 @@ export { wiringSheets, type SheetTable } from './sheets/wiring-sheet.ts';
 export { copyPlan } from './plan/copy-plan.ts';
 export { fingerprint, quantised } from './plan/fingerprint.ts';
 export { builtStages, stageStates, waterline, type StageStanding } from './plan/stage-state.ts';
+export { fitToDo, sourcesToDo, type ToDo } from './plan/still-to-do.ts';
 export { faceDepthM, inOrder, soundSpeedDownTo, workingWater } from './plan/working-water.ts';
 export * from './units/index.ts';

@@ -6,6 +6,7 @@ import { fittedStations } from '../findings/rules/pages.ts';
 import { cardStanding } from '../handover/card.ts';
 import { bindingsAt } from '../keys/key-slots.ts';
 import { pageFor, shownWays } from '../pages/pages-at.ts';
+import { fitToDo, sourcesToDo } from './still-to-do.ts';
 
 type Standing = Exclude<StageState, 'stop'>;
 
@@ -26,34 +27,14 @@ const keysStanding = (plan: Plan): Standing => {
   return fitted.length > 0 && bound ? 'fresh' : 'missing';
 };
 
-/** Every screen and what it hangs on has its place: a station where it stands, and wires to something. */
-const fitStanding = (plan: Plan): Standing => {
-  const fitted = fittedStations(plan);
-  const placed = fitted.every(({ station }) => station.place);
-  return fitted.length > 0 && placed && Object.keys(plan.power.circuits).length > 0 ? 'fresh' : 'missing';
-};
-
-/** Every transducer is named, its tag read and its type selected; every screen has its depth, its water and its north. */
-const sourcesStanding = (plan: Plan): Standing => {
-  const ids = Object.keys(plan.transducers);
-  const fitted = fittedStations(plan);
-  const named = ids.every((id) => {
-    const source = plan.sources[id];
-    return source !== undefined && source.name !== '' && source.tag !== '' && source.selected !== '';
-  });
-  const fed = fitted.every(({ id }) => {
-    const unit = plan.units[id];
-    return plan.feeds[id]?.depth && unit?.waterType && unit.north && unit.sidesRight !== 'not looked at';
-  });
-  return ids.length > 0 && fitted.length > 0 && named && fed ? 'fresh' : 'missing';
-};
+const done = (left: readonly unknown[]): Standing => (left.length === 0 ? 'fresh' : 'missing');
 
 /** The stages that are built, in the order of the job, each with how far it has come. */
 export const builtStages: readonly { readonly stage: Stage; readonly standing: (plan: Plan) => Standing }[] = [
   { stage: 'brief', standing: (plan) => (missingFacts(plan).length === 0 ? 'fresh' : 'missing') },
   { stage: 'beams', standing: (plan) => (Object.keys(plan.transducers).length > 0 ? 'fresh' : 'missing') },
-  { stage: 'fit', standing: fitStanding },
-  { stage: 'sources', standing: sourcesStanding },
+  { stage: 'fit', standing: (plan) => done(fitToDo(plan)) },
+  { stage: 'sources', standing: (plan) => done(sourcesToDo(plan)) },
   {
     stage: 'calibrate',
     standing: (plan) => {

@@ -89,6 +89,10 @@ describe('the fit', () => {
 
   it('puts the screen of a station in its place, and adds, describes and takes off a piece of equipment', async () => {
     const root = await page(FitPage, boat());
+    document.body.append(root);
+    expect(text(root, 'gk-to-do-list')).toContain('put the screen of Helm where it stands');
+    await press(root, 'gk-to-do-list button');
+    expect(document.activeElement?.id).toBe('thing-station-helm');
     await press(root, '#thing-station-helm');
     await press(root, '#place-helm');
     expect(plan().stations['helm']?.place).toEqual({ forwardM: 3.7, starboardM: 0, aboveKeelM: 1.5 });
@@ -100,6 +104,8 @@ describe('the fit', () => {
     expect(plan().equipment[id]?.name).toBe('Compass');
     await press(root, '.action.risky');
     expect(plan().equipment[id]).toBeUndefined();
+    expect(text(root, 'gk-to-do-list')).not.toContain('Helm');
+    root.remove();
   });
 
   it('reckons a circuit as it is typed and the day of its battery', async () => {
@@ -107,7 +113,7 @@ describe('the fit', () => {
     await press(root, '#tab-power');
     expect(root.textContent).toContain('Add a battery');
     await press(root, '#add-battery');
-    await press(root, '#add-circuit');
+    await press(root, '#circuit-add');
     const [battery = ''] = Object.keys(plan().power.batteries);
     const [circuit = ''] = Object.keys(plan().power.circuits);
     expect(plan().power.circuits[circuit]?.batteryId).toBe(battery);
@@ -257,7 +263,7 @@ describe('the sources', () => {
     await press(root, '#name-by-rule-a-wide');
     expect(plan().sources['a-wide']?.name).toBe('Hull port 190 sounder');
     await write(root, '#source-after-a-wide', '90');
-    expect(text(root, 'strong')).toBe('90 s');
+    expect(text(root, '[aria-labelledby="on-title"] strong')).toBe('90 s');
   });
 
   it('fill what is empty with the best, leave what stands, and mark what measures something else', async () => {

@@ -1,5 +1,8 @@
-import { ChangeDetectionStrategy, Component, effect, inject, signal, untracked } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, untracked } from '@angular/core';
+import { fitToDo } from '@grey-keel/core';
+import { openBoat } from '../open-boat.ts';
 import { GoTo } from '../../shared/go-to.ts';
+import { ToDoList } from '../../shared/to-do-list.ts';
 import { StageTabs } from '../../shared/stage-tabs.ts';
 import { HullView } from './hull-view.ts';
 import { NetworkView } from './network-view.ts';
@@ -19,9 +22,10 @@ const viewOf = (target: string): FitView => {
 
 @Component({
   selector: 'gk-fit-page',
-  imports: [HullView, NetworkView, PowerView, SheetsView, StageTabs, TransmitView],
+  imports: [HullView, NetworkView, PowerView, SheetsView, StageTabs, ToDoList, TransmitView],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
+    <gk-to-do-list [items]="toDo()" />
     <gk-stage-tabs label="Ways of looking at the fit" [views]="views" [(chosen)]="view" />
     @switch (view()) {
       @case ('power') {
@@ -57,6 +61,8 @@ const viewOf = (target: string): FitView => {
 })
 export class FitPage {
   private readonly goTo = inject(GoTo);
+  private readonly plan = openBoat().plan;
+  protected readonly toDo = computed(() => fitToDo(this.plan()));
   protected readonly views = fitViews;
   protected readonly view = signal<FitView>('hull');
 

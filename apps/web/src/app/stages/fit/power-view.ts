@@ -297,7 +297,7 @@ const usualLoad: Load = { name: 'Display', currentA: 3, lowestV: 10, highestV: 1
       } @empty {
         <p class="faint">None yet. A circuit is one pair of wires from a battery, with its fuse.</p>
       }
-      <button type="button" class="action" id="add-circuit" (click)="addCircuit()">Add a circuit</button>
+      <button type="button" class="action" id="circuit-add" (click)="addCircuit()">Add a circuit</button>
       <p class="small faint">
         A fuse opens on too much current. It stops neither a dip nor a spike of voltage, and a lithium battery does not
         sharpen a picture: it holds its voltage longer, which only counts where a device runs out of it.

@@ -5,6 +5,7 @@ import {
   newSource,
   newUnitSettings,
   poorRank,
+  sourcesToDo,
   suggestSourceName,
   workingWater,
 } from '@grey-keel/core';
@@ -24,6 +25,7 @@ import { FigurePipe } from '../../shared/figure-pipe.ts';
 import { QuantityField } from '../../shared/quantity-field.ts';
 import { TextField } from '../../shared/text-field.ts';
 import { openBoat } from '../open-boat.ts';
+import { ToDoList } from '../../shared/to-do-list.ts';
 import { TravelView } from './travel-view.ts';
 import { seriesVariable } from '../beams/series.ts';
 
@@ -33,9 +35,10 @@ const unset = { value: '' as const, label: 'not looked at' };
 /** The first power-up, in the order it is done: on, tags and types, names, feeds, settings, housekeeping. */
 @Component({
   selector: 'gk-sources-page',
-  imports: [ChoiceField, FigurePipe, QuantityField, TextField, TravelView],
+  imports: [ChoiceField, FigurePipe, QuantityField, TextField, ToDoList, TravelView],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
+    <gk-to-do-list [items]="toDo()" />
     <section class="sheet" aria-labelledby="on-title">
       <h2 id="on-title">1 Everything on, and wait</h2>
       @if (slowest(); as it) {
@@ -350,6 +353,7 @@ export class SourcesPage {
   protected readonly sideChoices = choicesOf(sides);
   protected readonly water = computed(() => workingWater(this.plan())?.kind ?? 'not described');
 
+  protected readonly toDo = computed(() => sourcesToDo(this.plan()));
   protected readonly sources = computed(() => {
     const plan = this.plan();
     return [

@@ -1,0 +1,45 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import type { ToDo } from '@grey-keel/core';
+import { GoTo } from './go-to.ts';
+
+const atFirst = 3;
+
+/** What a stage still waits for, each a way to where it is done; nothing at all once it is whole. */
+@Component({
+  selector: 'gk-to-do-list',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (items().length) {
+      <section class="sheet" aria-label="Still to do on this stage">
+        <p>
+          <strong>Still to do:</strong>
+          @for (item of shown(); track item.target) {
+            <button type="button" class="plain" (click)="goTo.element(item.target, 20)">{{ item.what }}</button>
+          }
+          @if (items().length > shown().length) {
+            <button type="button" class="plain" (click)="all.set(true)">
+              and {{ items().length - shown().length }} more
+            </button>
+          }
+        </p>
+      </section>
+    }
+  `,
+  styles: `
+    p {
+      display: flex;
+      flex-wrap: wrap;
+      align-items: center;
+      gap: 0 8px;
+    }
+    .sheet {
+      padding-block: 2px;
+    }
+  `,
+})
+export class ToDoList {
+  readonly items = input.required<readonly ToDo[]>();
+  protected readonly goTo = inject(GoTo);
+  protected readonly all = signal(false);
+  protected readonly shown = computed(() => (this.all() ? this.items() : this.items().slice(0, atFirst)));
+}
