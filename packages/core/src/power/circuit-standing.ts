@@ -48,7 +48,8 @@ export const circuitStanding = (plan: Plan, circuit: Circuit): CircuitStanding |
         ? Object.entries(circuit.loads).map(([loadId, { lowestV }]) => ({
             loadId,
             dip: answerOf(startDip, {
-              restV: restVoltageV(battery, 1),
+              // The careful case: she is started again at the end of the day.
+              restV: restVoltageV(battery, day[day.length - 1]?.leftAtEnd ?? 1),
               internalOhm: battery.internalOhm,
               crankingA: battery.crankingA,
               lossV: Math.min(60, drop.dropV),

@@ -60,7 +60,7 @@ export interface DaySpan {
 
 /**
  * A battery through the day of the brief, way after way in the order they are listed, from full (as full as age leaves
- * it). Lead-acid loses by Peukert, lithium its charge; voltages are those at its posts. Ratings are over 20 hours.
+ * it). Lead-acid loses by Peukert over its rated current, lithium its charge; voltages are those at its posts. Ratings are over 20 hours.
  */
 export const dayOf = (plan: Plan, batteryId: string): DaySpan[] => {
   const battery = plan.power.batteries[batteryId];
@@ -68,7 +68,6 @@ export const dayOf = (plan: Plan, batteryId: string): DaySpan[] => {
   const circuits = circuitsOn(plan, batteryId);
   const capacityAh = battery.capacityAh * battery.capacityLeft;
   const rated = capacityAh / 20;
-  const k = battery.chemistry === 'lead-acid' ? battery.peukert : 1;
   const voltage = (left: number, currentA: number): number =>
     Math.max(0, restVoltageV(battery, left) - currentA * battery.internalOhm);
   let [hour, left] = [0, 1];
@@ -76,6 +75,8 @@ export const dayOf = (plan: Plan, batteryId: string): DaySpan[] => {
     const hours = plan.power.hours[way] ?? 0;
     if (hours === 0 || !plan.ways[way]) return [];
     const currentA = circuits.reduce((sum, [, circuit]) => sum + currentOf(circuit, way), 0);
+    // Under its rated current Peukert promises more than a battery keeps: there the charge itself is counted.
+    const k = battery.chemistry === 'lead-acid' && currentA > rated ? battery.peukert : 1;
     const share = currentA > 0 ? hours / (20 * (rated / currentA) ** k) : 0;
     const span = {
       way,

@@ -1,10 +1,12 @@
-import { gauges } from '@grey-keel/model';
+import { gauges, type Plan } from '@grey-keel/model';
 import fc from 'fast-check';
 import { answerOf, calculate } from '../calculation.ts';
 import { expectWorkingHolds } from '../testing/evaluated.ts';
 import { ampacity } from './ampacity.ts';
 import { batteryDay } from './battery-day.ts';
-import { restVoltageV } from './day-voltage.ts';
+import { aPlan, edited, fitted } from '../testing/sample-plan.ts';
+import { circuitStanding } from './circuit-standing.ts';
+import { dayOf, restVoltageV } from './day-voltage.ts';
 import { startDip } from './start-dip.ts';
 import { voltageDrop } from './voltage-drop.ts';
 import { ohmPerKm20, sectionMm2 } from './wire.ts';
@@ -161,6 +163,43 @@ describe('start-dip', () => {
     expect(dip.marginV).toBeCloseTo(-0.5, 9);
     expect(dip.flags[0]).toContain('neither a dip nor a spike');
     expectWorkingHolds(dip.working, 'start-dip');
+  });
+});
+
+describe('the day of a battery', () => {
+  const boat = (chemistry: 'lead-acid' | 'lithium', currentA: number): Plan => {
+    const plan = fitted(aPlan());
+    return edited(
+      plan,
+      { type: 'describeBattery', id: 'house', changes: { chemistry, peukert: 1.2, capacityAh: 100 } },
+      {
+        type: 'putLoad',
+        circuitId: 'helm',
+        id: 'screen',
+        load: { ...plan.power.circuits['helm']!.loads['screen']!, currentA },
+      },
+      { type: 'workHours', way: 'trolling', hours: 4 },
+    );
+  };
+  const left = (plan: Plan): number => dayOf(plan, 'house')[0]?.leftAtEnd ?? Number.NaN;
+
+  it('takes the charge itself of lithium, and of lead-acid under its rated current; by Peukert over it', () => {
+    expect(left(boat('lithium', 10))).toBeCloseTo(0.6, 9);
+    expect(left(boat('lead-acid', 4))).toBeCloseTo(0.84, 9);
+    // 20 h at 5 A; at 10 A 20 x (5 / 10)^1.2 = 8.706 h.
+    expect(left(boat('lead-acid', 10))).toBeCloseTo(1 - 4 / 8.7055, 4);
+  });
+
+  it('starts the engine at its end, when least is left', () => {
+    const plan = edited(boat('lithium', 10), {
+      type: 'describeBattery',
+      id: 'house',
+      changes: { crankingA: 100, internalOhm: 0.01 },
+    });
+    const circuit = plan.power.circuits['helm']!;
+    const standing = circuitStanding(plan, circuit);
+    // 60 % left is 13.15 V at rest.
+    expect(standing?.dips[0]?.dip.dipV).toBeCloseTo(13.15 - 1 - (standing?.drop.dropV ?? 0), 9);
   });
 });
 

@@ -290,6 +290,7 @@ export const fitFaults: Readonly<Record<string, Fault>> = {
     // Wires of a metre of 50 mm2 lose nothing that counts.
     const cranked = (lowestV: number): Edit[] => [
       house({ crankingA: 500 }),
+      { type: 'workHours', way: 'trolling', hours: 0 },
       helm({ gauge: '50 mm2', oneWayLengthM: 0.1 }),
       load(plan, { lowestV }),
       { type: 'describeCircuit', id: 'b-bow', changes: { batteryId: null } },
