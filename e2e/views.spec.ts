@@ -139,7 +139,11 @@ describe('the views', () => {
       for (let i = 0; i < 8; i++) actions.move({ origin: Origin.POINTER, x: -1, y: 3, duration: 20 });
       await actions.perform();
       expect(await words()).not.toBe(before);
-      expect(await textOf(driver, '.broken')).toContain('Too near a propeller');
+      await eventually(
+        () => textOf(driver, '.broken'),
+        (text) => text.includes('Too near a propeller'),
+        'what the place breaks',
+      );
       await driver.actions().release().perform();
       await findingIs(driver, 'near-propeller', true);
       await kept(driver);

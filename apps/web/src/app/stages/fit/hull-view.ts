@@ -18,6 +18,7 @@ import { ChoiceField, choicesOf } from '../../shared/choice-field.ts';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe, SentencePipe } from '../../shared/figure-pipe.ts';
 import { QuantityField } from '../../shared/quantity-field.ts';
+import { TurnByTurn } from '../../shared/turn-by-turn.ts';
 import { TextField } from '../../shared/text-field.ts';
 import { newId } from '../../state/open-plan.ts';
 import { openBoat } from '../open-boat.ts';
@@ -261,7 +262,7 @@ const usual: Readonly<Record<EquipmentKind, readonly [along: number, across: num
             label="Deadrise of the bottom"
             fieldId="boat-deadrise"
             quantity="angle"
-            [value]="shown().boat.deadriseDeg ?? null"
+            [value]="looked().boat.deadriseDeg ?? null"
             [schema]="boat.deadriseDeg"
             (changed)="setBoat({ deadriseDeg: $event })"
           />
@@ -269,7 +270,7 @@ const usual: Readonly<Record<EquipmentKind, readonly [along: number, across: num
             label="Bow up when running"
             fieldId="boat-running-trim"
             quantity="angle"
-            [value]="shown().boat.runningTrimDeg ?? null"
+            [value]="looked().boat.runningTrimDeg ?? null"
             [schema]="boat.runningTrimDeg"
             (changed)="setBoat({ runningTrimDeg: $event })"
           />
@@ -349,40 +350,51 @@ export class HullView {
     const moved = this.dragged();
     return moved ? withPlace(this.plan(), moved.thing, moved.place) : this.plan();
   });
-  protected readonly things = computed(() => fittedThings(this.shown()));
-  protected readonly broken = computed(() => fitRules.flatMap((rule) => findingsOf(rule, this.shown())));
+  /**
+   * What is said of the places beside the picture. All of it and the picture are more than one frame holds, so while
+   * something is dragged each event brings the picture and one of these up to date, turn by turn.
+   */
+  private readonly listed = linkedSignal(() => this.plan());
+  private readonly judged = linkedSignal(() => this.plan());
+  protected readonly looked = linkedSignal(() => this.plan());
+  private readonly figures = new TurnByTurn([this.judged, this.listed, this.looked]);
+
+  protected readonly things = computed(() => fittedThings(this.listed()));
+  protected readonly broken = computed(() => fitRules.flatMap((rule) => findingsOf(rule, this.judged())));
   /** By the ids in the finding's own id: what is marked in the drawing. */
   protected readonly wrong = computed(
     () =>
       new Set(
-        this.things()
+        fittedThings(this.judged())
           .map(({ id }) => id)
           .filter((id) => this.broken().some((one) => one.id.includes(id))),
       ),
   );
-  protected readonly chosen = computed(() => this.things().find(({ key }) => key === this.chosenKey()) ?? null);
+  protected readonly chosen = computed(
+    () => fittedThings(this.looked()).find(({ key }) => key === this.chosenKey()) ?? null,
+  );
   protected readonly piece = computed((): Equipment | null => {
     const it = this.chosen();
-    return it?.of === 'equipment' ? (this.shown().equipment[it.id] ?? null) : null;
+    return it?.of === 'equipment' ? (this.looked().equipment[it.id] ?? null) : null;
   });
   protected readonly inHull = computed(() => {
     const it = this.chosen();
-    const own = it?.of === 'transducer' ? this.shown().transducers[it.id] : undefined;
+    const own = it?.of === 'transducer' ? this.looked().transducers[it.id] : undefined;
     return own && ['through-hull', 'shoot-through-hull'].includes(own.mounting) ? own : null;
   });
   protected readonly station = computed((): Station | null => {
     const it = this.chosen();
-    return it?.of === 'station' ? (this.shown().stations[it.id] ?? null) : null;
+    return it?.of === 'station' ? (this.looked().stations[it.id] ?? null) : null;
   });
   protected readonly sight = computed(() => {
     const it = this.chosen();
-    return it?.of === 'station' ? stationSight(this.shown(), it.id) : null;
+    return it?.of === 'station' ? stationSight(this.looked(), it.id) : null;
   });
   protected readonly shifts = computed(() => {
     const it = this.chosen();
     const at = it?.of === 'transducer' ? it.place : null;
     return at
-      ? equipmentOf(this.shown(), 'position antenna').map(([, { name, ...place }]) => ({
+      ? equipmentOf(this.looked(), 'position antenna').map(([, { name, ...place }]) => ({
           name,
           ...markShift(place, at),
         }))
@@ -391,10 +403,12 @@ export class HullView {
 
   protected drag(moved: ThingMoved): void {
     this.dragged.set(moved);
+    this.figures.follow(this.shown());
   }
 
   protected settle(): void {
     const moved = this.dragged();
+    this.figures.catchUp(this.shown());
     if (moved) this.open.edits.edit(`where ${moved.thing.name} is`, placing(moved.thing, moved.place));
   }
 
