@@ -154,7 +154,7 @@ describe('the plan that quiets a boat', () => {
       const plan: Plan = {
         ...boat(
           Object.fromEntries(
-            ['a', 'b', 'c'].map((id) => {
+            ['first', 'second', 'third'].map((id) => {
               const kind = pick(['sounder', 'side-scan', 'forward-facing'] as const);
               const made = unit(
                 {

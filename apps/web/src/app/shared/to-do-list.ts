@@ -26,6 +26,10 @@ const atFirst = 3;
     }
   `,
   styles: `
+    /* Takes no place in the stage's grid once there is nothing left. */
+    :host {
+      display: contents;
+    }
     p {
       display: flex;
       flex-wrap: wrap;
