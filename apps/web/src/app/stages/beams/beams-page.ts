@@ -412,6 +412,9 @@ export class BeamsPage {
       if (target === null) return;
       untracked(() => {
         this.view.set(target === 'speed-table' ? 'speed' : 'section');
+        // The fields of a transducer are only there while it is open.
+        const id = Object.keys(this.plan().transducers).find((one) => target.endsWith(`-${one}`));
+        if (id !== undefined && /^(transducer|transmits)-/.test(target)) this.selected.set(id);
         this.goTo.target.set(null);
       });
     });

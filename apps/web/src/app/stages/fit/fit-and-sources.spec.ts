@@ -1,4 +1,6 @@
+import { TestBed } from '@angular/core/testing';
 import type { Plan } from '@grey-keel/model';
+import { GoTo } from '../../shared/go-to.ts';
 import { aPlan } from '../../testing/plans.ts';
 import { stageHarness } from '../../testing/stage-harness.ts';
 import { SourcesPage } from '../sources/sources-page.ts';
@@ -85,6 +87,16 @@ describe('the fit', () => {
     await write(root, '#place-starboard-b-narrow', '0.1');
     expect(text(root, '.broken')).toContain('Too near a propeller');
     expect(root.querySelector('.thing.wrong')).not.toBeNull();
+  });
+
+  it('opens what a way out leads to, and has its field', async () => {
+    const root = await page(FitPage, boat());
+    TestBed.inject(GoTo).target.set('place-b-narrow');
+    await settle();
+    expect(root.querySelector('#place-b-narrow')).not.toBeNull();
+    TestBed.inject(GoTo).target.set('fairing-a-wide');
+    await settle();
+    expect(root.querySelector('#fairing-a-wide')).not.toBeNull();
   });
 
   it('puts the screen of a station in its place, and adds, describes and takes off a piece of equipment', async () => {

@@ -41,7 +41,7 @@ const viewOf = (target: string): FitView => {
         <gk-transmit-view />
       }
       @default {
-        <gk-hull-view />
+        <gk-hull-view [lookedFor]="lookedFor()" />
       }
     }
     <p class="caution" role="note">
@@ -65,6 +65,8 @@ export class FitPage {
   protected readonly toDo = computed(() => fitToDo(this.plan()));
   protected readonly views = fitViews;
   protected readonly view = signal<FitView>('hull');
+  /** An object, so that the same way out taken again is taken again. */
+  protected readonly lookedFor = signal({ target: '' });
 
   constructor() {
     // What is looked for stands on the hull, but for batteries and circuits.
@@ -73,6 +75,7 @@ export class FitPage {
       if (target === null) return;
       untracked(() => {
         this.view.set(viewOf(target));
+        this.lookedFor.set({ target });
         this.goTo.target.set(null);
       });
     });

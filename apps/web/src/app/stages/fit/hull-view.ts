@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, linkedSignal, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, signal, untracked } from '@angular/core';
 import { equipmentOf, findingsOf, fitRules, markShift, stationSight } from '@grey-keel/core';
 import {
   boatSchema,
@@ -37,6 +37,12 @@ const usual: Readonly<Record<EquipmentKind, readonly [along: number, across: num
   'sounder module': [0.5, 0.15, 1],
   'battery box': [0.15, 0, 0.5],
   'strake or fitting': [0.3, 0.2, 0.1],
+};
+
+/** Whether a finding's id, "rule:subject", names a thing in its subject, which may name two. */
+const speaksOf = (findingId: string, id: string): boolean => {
+  const subject = findingId.slice(findingId.indexOf(':') + 1);
+  return subject === id || subject.startsWith(`${id}-`) || subject.endsWith(`-${id}`);
 };
 
 /** The hull with everything on it, what its places break, and what is known of the thing that is looked at. */
@@ -339,7 +345,13 @@ export class HullView {
   protected readonly mounts = choicesOf(displayMounts);
   protected readonly kinds = choicesOf(equipmentKinds);
   protected readonly newKind = signal<EquipmentKind>('propeller');
-  protected readonly chosenKey = signal<string | null>(null);
+  /** What a way out leads to: its fields are only there while its thing is chosen. */
+  readonly lookedFor = input({ target: '' });
+  protected readonly chosenKey = linkedSignal<{ readonly target: string }, string | null>({
+    source: () => this.lookedFor(),
+    computation: ({ target }, before) =>
+      fittedThings(untracked(this.plan)).find(({ id }) => target.endsWith(`-${id}`))?.key ?? before?.value ?? null,
+  });
 
   /** What is under the finger; nothing once the plan has it. */
   private readonly dragged = linkedSignal<unknown, ThingMoved | null>({
@@ -367,7 +379,7 @@ export class HullView {
       new Set(
         fittedThings(this.judged())
           .map(({ id }) => id)
-          .filter((id) => this.broken().some((one) => one.id.includes(id))),
+          .filter((id) => this.broken().some((one) => speaksOf(one.id, id))),
       ),
   );
   protected readonly chosen = computed(

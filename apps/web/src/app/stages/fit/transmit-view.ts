@@ -35,7 +35,7 @@ import { seriesVariable } from '../beams/series.ts';
                   <td class="mono">{{ unit.frequencyHz | figure: 'frequency' : units_() }}</td>
                   @for (way of ways(); track way) {
                     <td [class.loud]="unit.loud.has(way)">
-                      <label [class.trailer]="way === 'trailer'">
+                      <label>
                         <input
                           type="checkbox"
                           [id]="'sends-' + unit.id + '-' + way.replaceAll(' ', '-')"
