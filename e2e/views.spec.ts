@@ -1,7 +1,7 @@
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { Key, Origin } from 'selenium-webdriver';
-import { pdfText } from '../apps/server/src/testing/pdf-text.ts';
+import { pdfSheets } from '../apps/server/src/testing/pdf-text.ts';
 import { startApplication, type Application } from './support/application.ts';
 import { eventually, find, openBrowser, seriousFaults, textOf, type Browser } from './support/browser.ts';
 import { pointer } from './support/hands.ts';
@@ -298,7 +298,9 @@ describe('the views', () => {
     async () => {
       await theme('night');
       await show('boats/sable-wren/handover');
-      const text = await pdfText(await browser.printed());
+      const sheets = await pdfSheets(await browser.printed());
+      expect(sheets.flatMap(({ cut }) => cut)).toEqual([]);
+      const text = sheets.map((sheet) => sheet.text);
       expect(text.length).toBe(4);
       expect(text[0]).toContain('Not settled');
       for (const [i, station] of ['Helm, port', 'Helm, starboard', 'Bow'].entries())

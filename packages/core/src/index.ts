@@ -134,7 +134,7 @@ export { fitRules } from './findings/rules/fit.ts';
 export { networkRules } from './findings/rules/network.ts';
 export { soundersOf } from './findings/rules/depth-offsets.ts';
 export { keyTarget } from './findings/rules/keys.ts';
-export { cellTarget, fittedStations, type FittedStation } from './findings/rules/pages.ts';
+export { fittedStations, type FittedStation } from './findings/rules/pages.ts';
 export { cardCautions, cautions } from './handover/cautions.ts';
 export {
   cardFingerprint,
@@ -150,7 +150,7 @@ export { bindProposal, keySchools, proposeKeys, type KeySchool, type ProposedKey
 export { changePane, removePane, resizeBands, resizePanes, splitPane, type PanePlace } from './pages/change-layout.ts';
 export { leastAngleArcmin, legibility, type Light } from './pages/legibility.ts';
 export { hardestSight, sightsOf, type Sight } from './pages/number-legibility.ts';
-export { pageFor, pagesAt, shownWays, usedWays, type ListedPage } from './pages/pages-at.ts';
+export { cellTarget, pageFor, pagesAt, shownWays, usedWays, type ListedPage } from './pages/pages-at.ts';
 export { paneScale } from './pages/pane-scale.ts';
 export { panesOf, pixelPitchM, type PlacedPane } from './pages/panes.ts';
 export { suggestLayouts, viewsAboard, type SuggestedLayout } from './pages/suggest-layouts.ts';
@@ -159,7 +159,9 @@ export {
   apartM,
   axisTiltDeg,
   equipmentOf,
+  markingAntennas,
   markShift,
+  sideFanEdgesDeg,
   sideViewBlocked,
   toBladeTips,
   type Blocked,
@@ -169,17 +171,21 @@ export { sightLine } from './fit/sight-line.ts';
 export { stationSight, usualTrimDeg } from './fit/station-sight.ts';
 export { ampacity } from './power/ampacity.ts';
 export { batteryDay } from './power/battery-day.ts';
+export { circuitOf } from './power/circuit-of.ts';
 export { circuitStanding, worstCurrentA, type CircuitStanding } from './power/circuit-standing.ts';
 export { circuitsOn, currentOf, dayOf, restVoltageV, type DaySpan } from './power/day-voltage.ts';
 export { startDip } from './power/start-dip.ts';
 export { voltageDrop } from './power/voltage-drop.ts';
+export { shallowLimits, voltageLimits, type AlarmLimits } from './sources/alarm-limits.ts';
 export { feedChoices, poorRank, type FeedChoice } from './sources/feeds.ts';
 export { changesWith, travelClashes, whatTravels, type TravellingSetting } from './sources/what-travels.ts';
 export { isFactoryName, suggestSourceName } from './sources/source-names.ts';
-export { disturbanceOf, disturbsDb, sharedBandHz, type Disturbance } from './disturbance/disturbance.ts';
+export { disturbanceOf, disturbsDb, type Disturbance } from './disturbance/disturbance.ts';
 export { disturbancesIn, otherBeamCost, quietPlan, standbyCost, type QuietPlan } from './disturbance/quiet-plan.ts';
 export { devicesOf, newNetworkDevice, takesTransducers, type Device } from './network/devices.ts';
-export { diagramOf, type Diagram, type DiagramEdge, type DiagramNode } from './network/diagram.ts';
+export { socketGroups, socketOf, type SocketGroup } from './network/sockets.ts';
+export { diagramOf, type Diagram, type DiagramNode } from './network/diagram.ts';
+export { laidDiagram, layoutGraph, type LaidDiagram } from './network/diagram-layout.ts';
 export { wiringSheets, type SheetTable } from './sheets/wiring-sheet.ts';
 export { copyPlan } from './plan/copy-plan.ts';
 export { fingerprint, quantised } from './plan/fingerprint.ts';

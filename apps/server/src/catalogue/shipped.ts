@@ -1,4 +1,4 @@
-import type { Beam, CatalogueItem, DisplayEntry, TransducerEntry } from '@grey-keel/model';
+import type { Beam, CatalogueItem, DisplayEntry, Socket, TransducerEntry } from '@grey-keel/model';
 
 export interface ShippedEntry {
   readonly id: string;
@@ -59,6 +59,13 @@ const transducer = (
     socket: rest.socket ?? 'sounder, nine-pin',
   },
 });
+
+/** The sockets displays and modules are sold with: what each drives, and how many at once. */
+export const shippedSockets = {
+  sounder: { plug: 'sounder, nine-pin', drives: ['sounder'], atOnce: 1 },
+  imaging: { plug: 'imaging, twelve-pin', drives: ['sounder', 'side-scan', 'down fan'], atOnce: 2 },
+  network: { plug: 'network', drives: ['forward-facing', 'sector'], atOnce: 2 },
+} satisfies Record<string, Socket>;
 
 const display = (
   name: string,
@@ -226,7 +233,7 @@ export const shippedCatalogue: readonly ShippedEntry[] = [
     pressesPerKey: 1,
     keysBindTo: 'place',
     panesPerPage: 2,
-    sockets: ['sounder, nine-pin'],
+    sockets: [shippedSockets.sounder],
     travellingSettings: ['units'],
   }),
   display('Display 7, wide sockets', {
@@ -237,7 +244,7 @@ export const shippedCatalogue: readonly ShippedEntry[] = [
     pressesPerKey: 2,
     keysBindTo: 'page',
     panesPerPage: 3,
-    sockets: ['imaging, twelve-pin'],
+    sockets: [shippedSockets.imaging],
     travellingSettings: ['units', 'water kind'],
   }),
   display('Display 9, touch', {
@@ -248,7 +255,7 @@ export const shippedCatalogue: readonly ShippedEntry[] = [
     pressesPerKey: 1,
     keysBindTo: 'page',
     panesPerPage: 4,
-    sockets: ['sounder, nine-pin', 'network'],
+    sockets: [shippedSockets.sounder, shippedSockets.network],
     travellingSettings: ['units', 'depth offset'],
   }),
   display('Display 9, six keys', {
@@ -259,7 +266,7 @@ export const shippedCatalogue: readonly ShippedEntry[] = [
     pressesPerKey: 2,
     keysBindTo: 'page',
     panesPerPage: 4,
-    sockets: ['imaging, twelve-pin', 'network'],
+    sockets: [shippedSockets.imaging, shippedSockets.network],
     travellingSettings: ['units', 'depth offset', 'alarms'],
   }),
   display('Display 10, place keys', {
@@ -270,7 +277,7 @@ export const shippedCatalogue: readonly ShippedEntry[] = [
     pressesPerKey: 2,
     keysBindTo: 'place',
     panesPerPage: 4,
-    sockets: ['imaging, twelve-pin', 'network'],
+    sockets: [shippedSockets.imaging, shippedSockets.network],
     travellingSettings: ['units', 'sources'],
   }),
   display('Display 12, four keys', {
@@ -281,8 +288,8 @@ export const shippedCatalogue: readonly ShippedEntry[] = [
     pressesPerKey: 2,
     keysBindTo: 'page',
     panesPerPage: 6,
-    sockets: ['sounder, nine-pin', 'imaging, twelve-pin', 'network'],
-    travellingSettings: ['units', 'depth offset', 'sources', 'alarms'],
+    sockets: [shippedSockets.sounder, shippedSockets.imaging, shippedSockets.network],
+    travellingSettings: ['units', 'depth offset', 'sources', 'alarms', 'range'],
   }),
   display('Display 12, glass', {
     inches: 12.1,
@@ -292,8 +299,8 @@ export const shippedCatalogue: readonly ShippedEntry[] = [
     pressesPerKey: 1,
     keysBindTo: 'page',
     panesPerPage: 6,
-    sockets: ['network'],
-    travellingSettings: ['units', 'depth offset', 'sources'],
+    sockets: [shippedSockets.network],
+    travellingSettings: ['units', 'depth offset', 'sources', 'range'],
   }),
   display('Display 16, glass', {
     inches: 15.6,
@@ -303,7 +310,7 @@ export const shippedCatalogue: readonly ShippedEntry[] = [
     pressesPerKey: 1,
     keysBindTo: 'page',
     panesPerPage: 8,
-    sockets: ['network'],
-    travellingSettings: ['units', 'depth offset', 'sources', 'alarms'],
+    sockets: [shippedSockets.network],
+    travellingSettings: ['units', 'depth offset', 'sources', 'alarms', 'range'],
   }),
 ];

@@ -26,7 +26,7 @@ import {
   type Water,
   type WaySet,
 } from '@grey-keel/model';
-import { shippedCatalogue } from '../catalogue/shipped.ts';
+import { shippedCatalogue, shippedSockets } from '../catalogue/shipped.ts';
 
 /** One boat of the demo: her plan as it was made, and the edits since, each at its own time. */
 export interface DemoBoat {
@@ -236,17 +236,12 @@ const wrenScreens = (): Pick<Plan, 'displays' | 'pages' | 'keys'> => {
 
 const load = (
   name: string,
+  deviceId: string | null,
   currentA: number,
   runsIn: WaySet,
-  lowestV: number | null,
-  highestV: number | null,
-): Load => ({
-  name,
-  currentA,
-  lowestV,
-  highestV,
-  runsIn,
-});
+  lowestV: number,
+  highestV: number,
+): Load => ({ name, deviceId, currentA, runsIn, lowestV, highestV });
 
 const circuit = (
   changes: Pick<Circuit, 'name' | 'batteryId' | 'oneWayLengthM' | 'gauge' | 'fuseA' | 'loads'>,
@@ -266,17 +261,17 @@ const source = (name: string, tag: string, changes: Partial<Source> = {}): Sourc
   ...changes,
 });
 
-const unit = (waterType: UnitSettings['waterType'], done: UnitSettings['done']): UnitSettings => ({
-  waterType,
-  north: 'true',
-  sidesRight: 'right',
-  done,
-});
+const unit = (
+  waterType: UnitSettings['waterType'],
+  done: UnitSettings['done'],
+  alarms: UnitSettings['alarms'] = {},
+): UnitSettings => ({ waterType, north: 'true', sidesRight: 'right', done, alarms });
 
 /** Where everything is and what it hangs on. Two sources share a name, and one screen takes its depth from the bow unit. */
 const wrenFit = (): Pick<Plan, 'equipment' | 'power' | 'network' | 'sources' | 'feeds' | 'units'> => {
   const [port, starboard, bow] = ['a-helm-port', 'b-helm-starboard', 'c-bow'] as const;
   const awake: WaySet = { running: true, searching: true, trolling: true, 'on the spot': true };
+  const { sounder, imaging, network } = shippedSockets;
   return {
     equipment: {
       'a-propeller': {
@@ -369,8 +364,8 @@ const wrenFit = (): Pick<Plan, 'equipment' | 'power' | 'network' | 'sources' | '
           gauge: '6 mm2',
           fuseA: 15,
           loads: {
-            'a-port': load('Helm, port', 3.6, awake, 10, 17),
-            'b-starboard': load('Helm, starboard', 2.4, awake, 10, 17),
+            'a-port': load('Helm, port', port, 3.6, awake, 10, 17),
+            'b-starboard': load('Helm, starboard', starboard, 2.4, awake, 10, 17),
           },
         }),
         'b-bow': circuit({
@@ -380,8 +375,22 @@ const wrenFit = (): Pick<Plan, 'equipment' | 'power' | 'network' | 'sources' | '
           gauge: '10 mm2',
           fuseA: 15,
           loads: {
-            'a-display': load('Bow display', 3.2, { searching: true, trolling: true, 'on the spot': true }, 10, 17),
-            'b-ahead': load('Forward-facing module', 2.1, { searching: true, 'on the spot': true }, 10.5, 17),
+            'a-display': load(
+              'Bow display',
+              bow,
+              3.2,
+              { searching: true, trolling: true, 'on the spot': true },
+              10,
+              17,
+            ),
+            'b-ahead': load(
+              'Forward-facing module',
+              'g-module',
+              2.1,
+              { searching: true, 'on the spot': true },
+              10.5,
+              17,
+            ),
           },
         }),
       },
@@ -392,20 +401,15 @@ const wrenFit = (): Pick<Plan, 'equipment' | 'power' | 'network' | 'sources' | '
         'a-wide': { to: port, plug: 'sounder, nine-pin', adapterDisables: null, cableM: 9 },
         'b-narrow': { to: 'g-module', plug: 'sounder, nine-pin', adapterDisables: null, cableM: 7.5 },
         'c-sides': { to: port, plug: 'imaging, twelve-pin', adapterDisables: null, cableM: 9 },
-        'd-ahead': { to: 'g-module', plug: 'imaging, twelve-pin', adapterDisables: null, cableM: 6 },
+        'd-ahead': { to: 'g-module', plug: network.plug, adapterDisables: null, cableM: 6 },
       },
       devices: {
-        [port]: { sockets: ['sounder, nine-pin', 'imaging, twelve-pin'], onBackbone: true, dropM: 1.5, loads: 3 },
-        [starboard]: { sockets: ['sounder, nine-pin'], onBackbone: true, dropM: 1.5, loads: 3 },
-        [bow]: { sockets: [], onBackbone: true, dropM: 2.5, loads: 3 },
+        [port]: { sockets: [sounder, imaging, network], onBackbone: true, dropM: 1.5, loads: 3 },
+        [starboard]: { sockets: [imaging, network], onBackbone: true, dropM: 1.5, loads: 3 },
+        [bow]: { sockets: [network], onBackbone: true, dropM: 2.5, loads: 3 },
         'd-antenna': { sockets: [], onBackbone: true, dropM: 3, loads: 2 },
         'e-compass': { sockets: [], onBackbone: true, dropM: 0.5, loads: 2 },
-        'g-module': {
-          sockets: ['sounder, nine-pin', 'imaging, twelve-pin'],
-          onBackbone: true,
-          dropM: 1,
-          loads: 2,
-        },
+        'g-module': { sockets: [sounder, network], onBackbone: true, dropM: 1, loads: 2 },
       },
       backbone: { lengthM: 8.5, terminators: 2, supplies: 1, supplyA: 3 },
     },
@@ -432,7 +436,7 @@ const wrenFit = (): Pick<Plan, 'equipment' | 'power' | 'network' | 'sources' | '
       },
     },
     units: {
-      [port]: unit('fresh', { 'shallow alarm': true, 'low voltage alarm': true, 'blank card in': true }),
+      [port]: unit('fresh', { 'blank card in': true }, { shallowM: 1.5, lowVoltageV: 11.5 }),
       [starboard]: unit('fresh', {}),
       [bow]: { ...unit('fresh', {}), sidesRight: 'not looked at' },
     },
@@ -614,9 +618,6 @@ const marlFit = (): Pick<Plan, 'equipment' | 'power' | 'network' | 'sources' | '
     'speed through water': { sourceId: 'd-log', fallbackId: null },
   };
   const kept: UnitSettings['done'] = {
-    'engine temperature alarm': true,
-    'low voltage alarm': true,
-    'shallow alarm': true,
     'nuisance alarms off': true,
     'menus that hide off': true,
     'unused pages hidden': true,
@@ -624,6 +625,7 @@ const marlFit = (): Pick<Plan, 'equipment' | 'power' | 'network' | 'sources' | '
     'blank card in': true,
     'chart card in': true,
   };
+  const alarms = { shallowM: 5, lowVoltageV: 23, engineTemperatureC: 95 };
   const at = (forwardM: number, starboardM: number, aboveKeelM: number) => ({ forwardM, starboardM, aboveKeelM });
   return {
     equipment: {
@@ -659,7 +661,7 @@ const marlFit = (): Pick<Plan, 'equipment' | 'power' | 'network' | 'sources' | '
           oneWayLengthM: 5.4,
           gauge: '6 mm2',
           fuseA: 10,
-          loads: { 'a-display': load('Wheelhouse display and sounder', 4.5, awake, 10, 35) },
+          loads: { 'a-display': load('Wheelhouse display and sounder', 'a-wheelhouse', 4.5, awake, 10, 35) },
         }),
         'b-flybridge': circuit({
           name: 'Flybridge',
@@ -667,16 +669,21 @@ const marlFit = (): Pick<Plan, 'equipment' | 'power' | 'network' | 'sources' | '
           oneWayLengthM: 8.2,
           gauge: '4 mm2',
           fuseA: 5,
-          loads: { 'a-display': load('Flybridge display', 1.4, awake, 10, 35) },
+          loads: { 'a-display': load('Flybridge display', 'b-flybridge', 1.4, awake, 10, 35) },
         }),
       },
       hours: { running: 3, drifting: 5, anchored: 2 },
     },
     network: {
-      links: { deep: { to: 'a-wheelhouse', plug: 'sounder, nine-pin', adapterDisables: null, cableM: 10 } },
+      links: { deep: { to: 'a-wheelhouse', plug: shippedSockets.imaging.plug, adapterDisables: null, cableM: 10 } },
       devices: {
-        'a-wheelhouse': { sockets: ['sounder, nine-pin'], onBackbone: true, dropM: 1, loads: 3 },
-        'b-flybridge': { sockets: [], onBackbone: true, dropM: 4, loads: 3 },
+        'a-wheelhouse': {
+          sockets: [shippedSockets.imaging, shippedSockets.network],
+          onBackbone: true,
+          dropM: 1,
+          loads: 3,
+        },
+        'b-flybridge': { sockets: [shippedSockets.imaging], onBackbone: true, dropM: 4, loads: 3 },
         'b-antenna': { sockets: [], onBackbone: true, dropM: 4.5, loads: 2 },
         'c-compass': { sockets: [], onBackbone: true, dropM: 2, loads: 2 },
         'd-log': { sockets: [], onBackbone: true, dropM: 3, loads: 1 },
@@ -690,7 +697,7 @@ const marlFit = (): Pick<Plan, 'equipment' | 'power' | 'network' | 'sources' | '
       'd-log': source('Hull port log', 'Log', { temperature: 'built in' }),
     },
     feeds: { 'a-wheelhouse': feeds, 'b-flybridge': feeds },
-    units: { 'a-wheelhouse': unit('salt', kept), 'b-flybridge': unit('salt', kept) },
+    units: { 'a-wheelhouse': unit('salt', kept, alarms), 'b-flybridge': unit('salt', kept, alarms) },
   };
 };
 

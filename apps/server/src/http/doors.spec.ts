@@ -6,7 +6,7 @@ import { join } from 'node:path';
 import { restore } from '../database/backup.ts';
 import { seedDemo } from '../demo/seed-demo.ts';
 import type { RunningServer } from '../start-server.ts';
-import { pdfText } from '../testing/pdf-text.ts';
+import { pdfSheets, type PrintedSheet } from '../testing/pdf-text.ts';
 import { ask, scratchFolder, serverOn, type Reply } from '../testing/test-server.ts';
 
 /** Text in a PDF is broken wherever the typesetter likes: compare it without its spaces. */
@@ -128,13 +128,19 @@ describe('the other doors', () => {
     await send('DELETE', '/boats/tags');
   });
 
-  const printed = async (id: string, query: object = unitSets.metric, sheet = 'report'): Promise<string[]> => {
+  const sheetsOf = async (id: string, query: object, sheet: string): Promise<PrintedSheet[]> => {
     const asked = new URLSearchParams({ ...query });
     const response = await fetch(`${server.address}/api/boats/${id}/${sheet}.pdf?${asked.toString()}`);
     expect(response.status).toBe(200);
     expect(response.headers.get('content-type')).toContain('application/pdf');
-    return (await pdfText(new Uint8Array(await response.arrayBuffer()))).map(unspaced);
+    const sheets = await pdfSheets(new Uint8Array(await response.arrayBuffer()));
+    expect(sheets.flatMap(({ cut }) => cut))
+      .withContext(`${id}, ${sheet}: cut by the edge of the paper`)
+      .toEqual([]);
+    return sheets;
   };
+  const printed = async (id: string, query: object = unitSets.metric, sheet = 'report'): Promise<string[]> =>
+    (await sheetsOf(id, query, sheet)).map(({ text }) => unspaced(text));
 
   it('prints the report on one sheet with its figures in the units asked for, cautions and what is not settled', async () => {
     for (const paper of ['A4', 'LETTER']) {
@@ -190,6 +196,39 @@ describe('the other doors', () => {
         expect(pages).toContain(unspaced(part));
     }
     expect((await printed('pewter-skua', unitSets.metric, 'wiring')).join('')).toContain(unspaced('Nothing yet.'));
+  });
+
+  it('prints the diagram of thirty devices on one sheet, its letters large enough to be read', async () => {
+    const bundle = await bundleOf('sable-wren');
+    const { plan } = bundle;
+    const sensor = plan.equipment['d-antenna']!;
+    const made = Array.from({ length: 24 }, (_, i) => `z-${i}`);
+    await send('PUT', '/bundles/crowded', {
+      ...bundle,
+      plan: {
+        ...plan,
+        boat: { ...plan.boat, name: 'Crowded' },
+        equipment: {
+          ...plan.equipment,
+          ...Object.fromEntries(made.map((id) => [id, { ...sensor, name: `Sensor ${id}` }])),
+        },
+        network: {
+          ...plan.network,
+          devices: {
+            ...plan.network.devices,
+            ...Object.fromEntries(made.map((id) => [id, { sockets: [], onBackbone: true, dropM: 1, loads: 1 }])),
+          },
+        },
+      },
+    });
+    for (const paper of ['A4', 'LETTER']) {
+      const sheets = await sheetsOf('crowded', { ...unitSets.metric, paper }, 'wiring');
+      const diagram = sheets.filter(({ text }) => unspaced(text).startsWith('Wiring'));
+      expect(diagram.length).withContext(paper).toBe(1);
+      for (const id of made) expect(unspaced(diagram[0]?.text ?? '')).toContain(unspaced(`Sensor ${id}`));
+      expect(diagram[0]?.smallestPt).toBeGreaterThan(5);
+    }
+    await send('DELETE', '/boats/crowded');
   });
 
   it('prints a dash card for each station with its pages and keys, each on one sheet', async () => {

@@ -1,4 +1,4 @@
-import type { Beam, Element, Transducer } from '@grey-keel/model';
+import type { Beam, Element } from '@grey-keel/model';
 import { sourceLevelDb } from '../acoustics/source-level.ts';
 import {
   argumentAtLevel,
@@ -176,5 +176,3 @@ export const impliedEfficiency = (element: Element, beam: Beam): number | null =
   const { directivityIndexDb: directivity } = beamShape(cone.acrossDeg, cone.alongDeg);
   return 10 ** ((beam.sourceLevelDb - sourceLevelDb(1, directivity)) / 10) / element.electricalPowerW;
 };
-
-export type Mounting = Transducer['mounting'];

@@ -1,4 +1,4 @@
-import type { Water } from '@grey-keel/model';
+import type { Mounting, Water } from '@grey-keel/model';
 import { bottomAreaM2 } from '../acoustics/bottom-area.ts';
 import { bottomBackscatterDb, type BottomType } from '../acoustics/backscatter.ts';
 import { greatestRangeM } from '../acoustics/detection-range.ts';
@@ -12,7 +12,7 @@ import {
 } from '../acoustics/noise.ts';
 import { noiseInBandDb } from '../acoustics/sonar-equation.ts';
 import { francoisGarrison } from '../water/francois-garrison.ts';
-import { resolutionOf, type ElementAcoustics, type Mounting } from './element-acoustics.ts';
+import { resolutionOf, type ElementAcoustics } from './element-acoustics.ts';
 
 /** Signal over noise that a trace on the screen wants, dB: a single echo well clear of the specks. */
 export const requiredSnrDb = 10;

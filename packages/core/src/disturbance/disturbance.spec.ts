@@ -3,7 +3,8 @@ import { beamShape } from '../beams/element-acoustics.ts';
 import { expectWorkingHolds } from '../testing/evaluated.ts';
 import { aBeam, aPlan, aTransducer, edited, seeded } from '../testing/sample-plan.ts';
 import { directionLevelDb, type Looks } from './direction-level.ts';
-import { disturbanceOf, disturbsDb, sharedBandHz } from './disturbance.ts';
+import { sharedBandHz } from '../acoustics/sent-band.ts';
+import { disturbanceOf, disturbsDb } from './disturbance.ts';
 import { disturbancesIn, otherBeamCost, quietPlan, standbyCost } from './quiet-plan.ts';
 
 const radian = Math.PI / 180;

@@ -1,5 +1,6 @@
 import type { Place, Plan, Transducer, WorkingStep } from '@grey-keel/model';
 import { bottomBackscatterDb } from '../acoustics/backscatter.ts';
+import { sentBand, sharedBandHz } from '../acoustics/sent-band.ts';
 import { wantsOf, type Wants } from '../beams/advice/wants.ts';
 import { elementAcoustics, type ElementAcoustics } from '../beams/element-acoustics.ts';
 import { usualForward } from '../beams/forward-fan.ts';
@@ -9,18 +10,6 @@ import { given, reckoned } from '../working-step.ts';
 import { directionLevelDb, towards, type Looks } from './direction-level.ts';
 
 const radian = Math.PI / 180;
-
-/** The band a beam fills while it sends; a single frequency spreads over about a fiftieth of itself. */
-export const sentBand = ({ frequencyHz, bandwidthHz }: Transducer['beams'][number]): readonly [number, number] => {
-  const half = (bandwidthHz ?? frequencyHz / 50) / 2;
-  return [frequencyHz - half, frequencyHz + half];
-};
-
-/** How much of its band one unit sends into the other's, Hz. */
-export const sharedBandHz = (a: Transducer['beams'][number], b: Transducer['beams'][number]): number => {
-  const [[lowA, highA], [lowB, highB]] = [sentBand(a), sentBand(b)];
-  return Math.max(0, Math.min(highA, highB) - Math.max(lowA, lowB));
-};
 
 /** A unit on one of its beams, as far as sending into others and listening to them goes. */
 interface Sender {

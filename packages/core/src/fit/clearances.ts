@@ -85,6 +85,12 @@ const hulls = (plan: Plan, { forwardM, starboardM }: Transducer): Obstruction[] 
     }));
 };
 
+/** Between what angles from straight down a side-scan's fan lies, on each side. */
+export const sideFanEdgesDeg = (plan: Plan, transducer: Transducer): readonly [low: number, high: number] => {
+  const { acrossDeg } = elementAcoustics(transducer, workingBeamOf(transducer), plan.working.depthM).shape;
+  return [Math.max(0, sideFanFromDownDeg - acrossDeg / 2), Math.min(90, sideFanFromDownDeg + acrossDeg / 2)];
+};
+
 /**
  * What stands in a side-scan's view: seen from the face it covers the angles from level down to its own lowest edge,
  * and so much of the fan is lost. Angles in degrees from straight down; less than a degree is not counted.
@@ -92,8 +98,7 @@ const hulls = (plan: Plan, { forwardM, starboardM }: Transducer): Obstruction[] 
 export const sideViewBlocked = (plan: Plan, id: string): Blocked[] => {
   const transducer = plan.transducers[id];
   if (transducer?.kind !== 'side-scan') return [];
-  const { acrossDeg } = elementAcoustics(transducer, workingBeamOf(transducer), plan.working.depthM).shape;
-  const [low, high] = [sideFanFromDownDeg - acrossDeg / 2, Math.min(90, sideFanFromDownDeg + acrossDeg / 2)];
+  const [low, high] = sideFanEdgesDeg(plan, transducer);
   const astern = transducer.forwardM <= 0 ? [] : hulls(plan, transducer);
   return [...obstructions(plan, id), ...astern].flatMap((one): Blocked[] => {
     const across = Math.abs(one.starboardM - transducer.starboardM);
@@ -124,6 +129,28 @@ export const sideViewBlocked = (plan: Plan, id: string): Blocked[] => {
       },
     ];
   });
+};
+
+/** An antenna, and the stations that save their marks by it. */
+export interface MarkingAntenna {
+  readonly id: string;
+  readonly antenna: Equipment;
+  readonly stationIds: readonly string[];
+}
+
+/** The antennas marks are saved by: where a station takes its position from, else the first aboard for every screen. */
+export const markingAntennas = (plan: Plan): MarkingAntenna[] => {
+  const antennas = equipmentOf(plan, 'position antenna');
+  const [first] = antennas;
+  return antennas
+    .map(([id, antenna]) => ({
+      id,
+      antenna,
+      stationIds: inOrder(plan.displays).flatMap(([stationId]) =>
+        (plan.feeds[stationId]?.position?.sourceId ?? first?.[0]) === id ? [stationId] : [],
+      ),
+    }))
+    .filter(({ stationIds }) => stationIds.length > 0);
 };
 
 /** How far a mark made at a station lies from what was below a transducer, when nothing corrects for it: a vector, m. */

@@ -1,5 +1,6 @@
 import type { DepthReference, Layout, Plan, Press, Way, WorkingStep } from '@grey-keel/model';
 import { sectionAt } from '../beams/section.ts';
+import { agroundShownM } from '../calibration/aground.ts';
 import { depthOffsetInputs, depthOffsetResult, offsetStanding } from '../calibration/depth-offset-subject.ts';
 import { fittedStations, type FittedStation } from '../findings/rules/pages.ts';
 import { actionInWords } from '../keys/action-words.ts';
@@ -87,7 +88,7 @@ const offsetOn = (plan: Plan, id: string): CardTransducer['offset'] => {
     working: result?.known ? [...result.soundSpeed.working, ...result.answer.working] : [],
     standardErrorM: entered?.standardErrorM ?? null,
     reference,
-    agroundAtM: state !== 'fresh' ? null : reference === 'keel' ? 0 : plan.boat.draughtM,
+    agroundAtM: agroundShownM(plan, id),
   };
 };
 

@@ -1,6 +1,7 @@
 import type { Plan } from '@grey-keel/model';
 import { inOrder } from '../plan/working-water.ts';
-import { devicesOf } from './devices.ts';
+import { devicesOf, takesTransducers } from './devices.ts';
+import { socketGroups } from './sockets.ts';
 
 /** One box of the wiring diagram; sizes in the drawing's own units. */
 export interface DiagramNode {
@@ -53,11 +54,11 @@ export const diagramOf = (plan: Plan): Diagram => {
         beams.map(({ frequencyHz }) => (frequencyHz / 1000).toFixed(0)).join(' / ') + ' kHz',
       ]),
     ),
-    ...devices.map(({ id, name, kind, device }) =>
+    ...devices.map(({ id, name, kind }) =>
       box(`d-${id}`, kind, [
         name,
         ...(kind === 'display' ? [plan.displays[id]?.name ?? ''] : []),
-        ...new Set(device.sockets),
+        ...socketGroups(plan, id).map(({ plug, sockets }) => (sockets > 1 ? `${sockets} × ${plug}` : plug)),
       ]),
     ),
     ...(onBackbone.length
@@ -69,6 +70,13 @@ export const diagramOf = (plan: Plan): Diagram => {
         ]
       : []),
   ];
+  // The backbone stands in the middle: half of what hangs on it beyond, where no transducer's cable has to go.
+  const beyond = new Set(
+    onBackbone
+      .filter((device) => !takesTransducers(device))
+      .slice(0, Math.ceil(onBackbone.length / 2))
+      .map(({ id }) => id),
+  );
   const known = new Set(devices.map(({ id }) => id));
   const edges = [
     ...transducers.flatMap(([id]): DiagramEdge[] => {
@@ -78,8 +86,7 @@ export const diagramOf = (plan: Plan): Diagram => {
     }),
     ...onBackbone.map(({ id, device }): DiagramEdge => ({
       id: `b-${id}`,
-      from: `d-${id}`,
-      to: backboneId,
+      ...(beyond.has(id) ? { from: backboneId, to: `d-${id}` } : { from: `d-${id}`, to: backboneId }),
       label: device.dropM === null ? '' : `${device.dropM.toFixed(1)} m`,
       kind: 'backbone',
     })),

@@ -20,3 +20,6 @@ export const usedWays = (plan: Plan): Way[] => waysOfWorking.filter((way) => pla
 
 /** The used ways in which a screen has something to show: on the trailer everything is quiet. */
 export const shownWays = (plan: Plan): Way[] => usedWays(plan).filter((way) => way !== 'trailer');
+
+/** The id of the element in which a station's page for a way of working is chosen. */
+export const cellTarget = (stationId: string, way: string): string => `cell-${stationId}-${way.replaceAll(' ', '-')}`;

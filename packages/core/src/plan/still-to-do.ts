@@ -1,26 +1,38 @@
-import type { Plan } from '@grey-keel/model';
+import type { Plan, Stage } from '@grey-keel/model';
 import { fittedStations } from '../findings/rules/pages.ts';
+import { circuitOf } from '../power/circuit-of.ts';
 import { inOrder } from './working-water.ts';
 
 /** Something a stage still waits for, and the id of the element where it is done. */
 export interface ToDo {
   readonly what: string;
   readonly target: string;
+  /** Where it is done on another stage than the one that waits for it. */
+  readonly stage?: Stage;
 }
 
-/** Every screen has its place, and something to hang on. */
+const chooseTransducer: ToDo = { what: 'choose a transducer, on Beams', stage: 'beams', target: 'catalogue' };
+const fitDisplay = (plan: Plan): ToDo => ({
+  what: 'fit a display to a station, on Pages',
+  stage: 'pages',
+  target: `display-${inOrder(plan.stations)[0]?.[0] ?? ''}`,
+});
+
+/** Every screen has its place, and a circuit to hang on. */
 export const fitToDo = (plan: Plan): ToDo[] => {
   const fitted = fittedStations(plan);
   return [
-    ...(fitted.length ? [] : [{ what: 'fit a display to a station, on Pages', target: 'hull-title' }]),
+    ...(fitted.length ? [] : [fitDisplay(plan)]),
     ...fitted.flatMap(({ id, station }) =>
       station.place
         ? []
         : [{ what: `put the screen of ${station.name} where it stands`, target: `thing-station-${id}` }],
     ),
-    ...(Object.keys(plan.power.circuits).length
-      ? []
-      : [{ what: 'say what hangs on which battery, under power', target: 'circuit-add' }]),
+    ...fitted.flatMap(({ id, station: { name } }) =>
+      circuitOf(plan, id) === null
+        ? [{ what: `say which circuit the screen of ${name} hangs on, under power`, target: 'circuit-add' }]
+        : [],
+    ),
   ];
 };
 
@@ -29,8 +41,11 @@ export const sourcesToDo = (plan: Plan): ToDo[] => {
   const transducers = inOrder(plan.transducers);
   const fitted = fittedStations(plan);
   return [
-    ...(transducers.length ? [] : [{ what: 'choose a transducer, on Beams', target: 'tags-title' }]),
-    ...(fitted.length ? [] : [{ what: 'fit a display to a station, on Pages', target: 'feeds-title' }]),
+    ...(transducers.length ? [] : [chooseTransducer]),
+    ...(fitted.length ? [] : [fitDisplay(plan)]),
+    ...(fitted.length && !fitted.some(({ id }) => plan.units[id]?.alarms?.shallowM != null)
+      ? [{ what: 'set a shallow alarm at one station at least', target: `alarm-shallow-${fitted[0]?.id ?? ''}` }]
+      : []),
     ...transducers.flatMap(([id, { name }]): ToDo[] => {
       const source = plan.sources[id];
       return [

@@ -1,5 +1,6 @@
 import { fedQuantities, type Plan } from '@grey-keel/model';
 import { devicesOf } from '../network/devices.ts';
+import { socketGroups, splittersOn } from '../network/sockets.ts';
 import { inOrder } from '../plan/working-water.ts';
 import { circuitStanding } from '../power/circuit-standing.ts';
 import { formatFigure, type UnitChoice } from '../units/index.ts';
@@ -24,6 +25,7 @@ export const wiringSheets = (plan: Plan, units: UnitChoice): SheetTable[] => {
   const deviceName = (id: string | undefined): string => devices.find((one) => one.id === id)?.name ?? 'nothing';
   const listed = (id: string): string =>
     plan.sources[id]?.name || (plan.transducers[id]?.name ?? plan.equipment[id]?.name ?? 'a source that is gone');
+  const listedName = (id: string): string => plan.transducers[id]?.name ?? id;
   const { backbone } = plan.network;
   const onBackbone = devices.filter(({ device }) => device.onBackbone);
   return [
@@ -43,7 +45,7 @@ export const wiringSheets = (plan: Plan, units: UnitChoice): SheetTable[] => {
           standing ? formatFigure({ value: standing.drop.dropPercent / 100, quantity: 'fraction' }, units) : unknown,
           inOrder(circuit.loads)
             .map(([, { name }]) => name)
-            .join(', '),
+            .join('; '),
         ];
       }),
     },
@@ -56,6 +58,20 @@ export const wiringSheets = (plan: Plan, units: UnitChoice): SheetTable[] => {
           const link = plan.network.links[id];
           return ['Transducer cable', name, deviceName(link?.to), link?.plug || unknown, length(link?.cableM ?? null)];
         }),
+        ...inOrder(plan.transducers).flatMap(([id, { name, beams }]) => {
+          const link = plan.network.links[id];
+          const beam = link?.adapterDisables == null ? undefined : beams[link.adapterDisables];
+          return link && beam
+            ? [['Adapter', name, deviceName(link.to), `leaves out ${beam.frequencyHz / 1000} kHz`, '']]
+            : [];
+        }),
+        ...devices.flatMap(({ id, name }) =>
+          socketGroups(plan, id).flatMap((group) =>
+            splittersOn(group) > 0
+              ? [['Splitter', group.plugged.map(listedName).join('; '), name, group.plug, `${splittersOn(group)}`]]
+              : [],
+          ),
+        ),
         ...inOrder(plan.power.circuits).map(([, { name, batteryId, gauge, oneWayLengthM }]) => [
           'Supply pair',
           plan.power.batteries[batteryId ?? '']?.name ?? 'nothing',

@@ -1,5 +1,7 @@
 import type { Plan } from '@grey-keel/model';
-import { aPlan, aTransducer, edited } from '../testing/sample-plan.ts';
+import { expectWorkingHolds } from '../testing/evaluated.ts';
+import { aPlan, aTransducer, edited, fitted, withEntered } from '../testing/sample-plan.ts';
+import { shallowLimits, voltageLimits } from './alarm-limits.ts';
 import { feedChoices, poorRank } from './feeds.ts';
 import { isFactoryName, suggestSourceName } from './source-names.ts';
 import { changesWith, whatTravels } from './what-travels.ts';
@@ -51,6 +53,54 @@ describe('what can feed a number', () => {
       },
     };
     expect(feedChoices(plan, 'depth').map(({ id }) => id)).toEqual(['d', 'c', 'b', 'a']);
+  });
+});
+
+describe('the limits of an alarm', () => {
+  const fed = (reference: 'waterline' | 'keel'): Plan =>
+    edited(
+      withEntered(
+        edited(aPlan(), { type: 'describeDepthOffset', transducerId: 'a-wide', changes: { reference } }),
+        'a-wide',
+      ),
+      { type: 'feed', stationId: 'helm', quantity: 'depth', feed: { sourceId: 'a-wide', fallbackId: null } },
+    );
+
+  it('for shallow water go by what that display shows: from the surface, or below the keel', () => {
+    // Half a metre of draught, a tolerance of a tenth, half a metre to act in; the pool is 4 m where it is shallowest.
+    for (const [reference, least, most] of [
+      ['waterline', 1.1, 4],
+      ['keel', 0.6, 3.5],
+    ] as const) {
+      const limits = shallowLimits(fed(reference), 'helm');
+      expect(limits?.least).withContext(reference).toBeCloseTo(least, 9);
+      expect(limits?.most).withContext(reference).toBeCloseTo(most, 9);
+      expectWorkingHolds(limits?.working ?? [], 'shallow');
+    }
+  });
+
+  it('for shallow water are not known while the offset is not, or the display listens to nothing', () => {
+    const plan = fed('waterline');
+    const moved = edited(plan, { type: 'describeTransducer', id: 'a-wide', changes: { aboveKeelM: 0.3 } });
+    expect(shallowLimits(moved, 'helm')).toBeNull();
+    expect(
+      shallowLimits(edited(plan, { type: 'feed', stationId: 'helm', quantity: 'depth', feed: null }), 'helm'),
+    ).toBe(null);
+  });
+
+  it('for voltage are not known while it is not said which load the screen is', () => {
+    const plan = fitted(aPlan());
+    const limits = voltageLimits(plan, 'helm');
+    expect(limits?.least).toBeCloseTo(10.5, 9);
+    expectWorkingHolds(limits?.working ?? [], 'voltage');
+    const load = plan.power.circuits['helm']!.loads['screen']!;
+    const unsaid = edited(plan, {
+      type: 'putLoad',
+      circuitId: 'helm',
+      id: 'screen',
+      load: { ...load, deviceId: null },
+    });
+    expect(voltageLimits(unsaid, 'helm')).toBeNull();
   });
 });
 

@@ -1,4 +1,5 @@
-import { fedQuantities, type Plan } from '@grey-keel/model';
+import { fedQuantities, type Plan, type Stage, type View, type Way } from '@grey-keel/model';
+import { cellTarget, pageFor, shownWays } from '../pages/pages-at.ts';
 import { inOrder } from '../plan/working-water.ts';
 
 /** One setting, and between which stations a change of it travels. */
@@ -37,35 +38,85 @@ export const changesWith = (plan: Plan, setting: string, stationId: string): rea
   return shared.includes(stationId) ? shared : [stationId];
 };
 
-/** Something set differently at two stations between which it travels: the one set last wins on both. */
+/** Something wanted differently at two stations between which it travels: the one set last wins on both. */
 export interface TravelClash {
   readonly setting: string;
   readonly what: string;
   readonly stationIds: readonly [string, string];
+  /** Where it is set at the second of them. */
+  readonly stage: Stage;
+  readonly target: string;
 }
 
-/** The name of the setting that carries the choice of sources, and of the one that carries the water. */
-const sourcesSetting = 'sources';
-const waterSetting = 'water kind';
+/** Names of the settings that carry the choice of sources, the water, the alarms, and the range of the sonar views. */
+const carries = { sources: 'sources', water: 'water kind', alarms: 'alarms', range: 'range' } as const;
+
+type Wanted = Pick<TravelClash, 'what' | 'stage' | 'target'>;
+
+const feedClashes = (plan: Plan, a: string, b: string): Wanted[] =>
+  fedQuantities.flatMap((quantity) => {
+    const [one, other] = [plan.feeds[a]?.[quantity], plan.feeds[b]?.[quantity]];
+    return one && other && one.sourceId !== other.sourceId
+      ? [{ what: `source of ${quantity}`, stage: 'sources', target: `feed-${b}-${quantity.replaceAll(' ', '-')}` }]
+      : [];
+  });
+
+const waterClashes = (plan: Plan, a: string, b: string): Wanted[] => {
+  const [one, other] = [plan.units[a]?.waterType, plan.units[b]?.waterType];
+  return one && other && one !== other ? [{ what: 'water', stage: 'sources', target: `unit-water-${b}` }] : [];
+};
+
+const alarms = [
+  { key: 'shallowM', what: 'shallow alarm', id: 'shallow' },
+  { key: 'lowVoltageV', what: 'low voltage alarm', id: 'voltage' },
+  { key: 'engineTemperatureC', what: 'engine temperature alarm', id: 'engine' },
+] as const;
+
+const alarmClashes = (plan: Plan, a: string, b: string): Wanted[] =>
+  alarms.flatMap(({ key, what, id }) => {
+    const [one, other] = [plan.units[a]?.alarms?.[key] ?? null, plan.units[b]?.alarms?.[key] ?? null];
+    return one !== null && other !== null && one !== other
+      ? [{ what, stage: 'sources', target: `alarm-${id}-${b}` }]
+      : [];
+  });
+
+/** The range each sonar view is set to on the page a station shows in a way of working; null is automatic. */
+const rangesAt = (plan: Plan, stationId: string, way: Way): ReadonlyMap<View, number | null> =>
+  new Map(
+    (pageFor(plan, stationId, way)?.page.layout.bands ?? []).flatMap(({ panes }) =>
+      panes.flatMap(({ view, rangeM }) => (view === 'chart' ? [] : [[view, rangeM] as const])),
+    ),
+  );
+
+const rangeClashes = (plan: Plan, a: string, b: string): Wanted[] =>
+  shownWays(plan).flatMap((way) => {
+    const [here, there] = [rangesAt(plan, a, way), rangesAt(plan, b, way)];
+    return [...here].flatMap(([view, rangeM]): Wanted[] =>
+      there.has(view) && there.get(view) !== rangeM
+        ? [{ what: `range of the ${view} while ${way}`, stage: 'pages', target: cellTarget(b, way) }]
+        : [],
+    );
+  });
+
+const clashesOf: Readonly<Record<keyof typeof carries, (plan: Plan, a: string, b: string) => Wanted[]>> = {
+  sources: feedClashes,
+  water: waterClashes,
+  alarms: alarmClashes,
+  range: rangeClashes,
+};
 
 export const travelClashes = (plan: Plan): TravelClash[] => {
   const travelling = whatTravels(plan);
-  const pairs = (setting: string): (readonly [string, string])[] => {
+  return Object.entries(carries).flatMap(([key, setting]) => {
     const shared = travelling.find((one) => one.setting === setting)?.shared ?? [];
-    return shared.flatMap((a, i) => shared.slice(i + 1).map((b) => [a, b] as const));
-  };
-  return [
-    ...pairs(sourcesSetting).flatMap(([a, b]) =>
-      fedQuantities.flatMap((quantity): TravelClash[] => {
-        const [one, other] = [plan.feeds[a]?.[quantity], plan.feeds[b]?.[quantity]];
-        if (!one || !other || one.sourceId === other.sourceId) return [];
-        return [{ setting: sourcesSetting, what: `source of ${quantity}`, stationIds: [a, b] }];
-      }),
-    ),
-    ...pairs(waterSetting).flatMap(([a, b]): TravelClash[] => {
-      const [one, other] = [plan.units[a]?.waterType, plan.units[b]?.waterType];
-      if (!one || !other || one === other) return [];
-      return [{ setting: waterSetting, what: 'water', stationIds: [a, b] }];
-    }),
-  ];
+    return shared.flatMap((a, i) =>
+      shared.slice(i + 1).flatMap((b) =>
+        clashesOf[key as keyof typeof carries](plan, a, b).map((wanted): TravelClash => ({
+          setting,
+          stationIds: [a, b],
+          ...wanted,
+        })),
+      ),
+    );
+  });
 };

@@ -1,7 +1,7 @@
 import type { Circuit, Edit, Equipment, Plan, Transducer } from '@grey-keel/model';
 import { wireAmpacityA } from '../power/wire.ts';
 import { suggestSourceName } from '../sources/source-names.ts';
-import { aBeam, aPlan, aTransducer, edited } from './sample-plan.ts';
+import { aBeam, aPage, aPlan, aTransducer, edited, withEntered } from './sample-plan.ts';
 
 export type Random = () => number;
 const between = (random: Random, low: number, high: number): number => low + random() * (high - low);
@@ -22,7 +22,7 @@ export const soundBoat = (random: Random): Plan => {
   const display = Object.values(base.displays)[0]!;
   const currentA = between(random, 2, 5);
   const awake = { trolling: true } as const;
-  const fused = (name: string, oneWayLengthM: number): Circuit => ({
+  const fused = (name: string, deviceId: string, oneWayLengthM: number): Circuit => ({
     name,
     batteryId: 'house',
     oneWayLengthM,
@@ -31,7 +31,7 @@ export const soundBoat = (random: Random): Plan => {
     temperatureC: between(random, 10, 40),
     fuseA: 10,
     fuseFromPostM: 0.1,
-    loads: { screen: { name: 'Screen', currentA, lowestV: 9, highestV: 17, runsIn: awake } },
+    loads: { screen: { name: 'Screen', deviceId, currentA, lowestV: 9, highestV: 17, runsIn: awake } },
   });
   const plan: Plan = {
     ...base,
@@ -90,7 +90,10 @@ export const soundBoat = (random: Random): Plan => {
           chargingV: 14.4,
         },
       },
-      circuits: { 'a-helm': fused('Helm', between(random, 1, 4)), 'b-bow': fused('Bow', between(random, 2, 5)) },
+      circuits: {
+        'a-helm': fused('Helm', 'helm', between(random, 1, 4)),
+        'b-bow': fused('Bow', 'bow', between(random, 2, 5)),
+      },
       hours: { trolling: 4 },
     },
   };
@@ -103,19 +106,23 @@ export const soundBoat = (random: Random): Plan => {
     devices: { helm: device, bow: device },
     backbone: { lengthM: between(random, 3, 30), terminators: 2, supplies: 1, supplyA: 3 },
   };
-  return {
-    ...Object.keys(plan.transducers).reduce(
-      (made, id) =>
-        edited(made, {
-          type: 'describeSource',
-          id,
-          changes: { name: suggestSourceName(made, id), tag: `Type ${id}`, selected: `type  ${id}` },
-        }),
-      { ...plan, network },
-    ),
-    feeds: { helm: { depth: feed }, bow: { depth: feed } },
-    units: { helm: unit, bow: unit },
-  };
+  return withEntered(
+    {
+      ...Object.keys(plan.transducers).reduce(
+        (made, id) =>
+          edited(made, {
+            type: 'describeSource',
+            id,
+            changes: { name: suggestSourceName(made, id), tag: `Type ${id}`, selected: `type  ${id}` },
+          }),
+        { ...plan, network },
+      ),
+      feeds: { helm: { depth: feed }, bow: { depth: feed } },
+      units: { helm: { ...unit, alarms: { shallowM: 1.5, lowVoltageV: 11 } }, bow: unit },
+      depthOffsets: { 'a-hull': base.depthOffsets['a-wide']! },
+    },
+    'a-hull',
+  );
 };
 
 /** One fault put in, and the same change made only nearly. */
@@ -189,7 +196,14 @@ export const fitFaults: Readonly<Record<string, Fault>> = {
       id: 'z-log',
       equipment: equipment(kind, [3, starboardM, 0.1]),
     });
-    return { faulty: [log(0.09)], nearly: [log(0.11)] };
+    const strake = (runsForwardM: number): Edit => ({
+      type: 'placeEquipment',
+      id: 'z-strake',
+      equipment: { ...equipment('strake or fitting', [1, 0.09, 0.1]), runsForwardM },
+    });
+    return random() < 0.5
+      ? { faulty: [log(0.09)], nearly: [log(0.11)] }
+      : { faulty: [strake(1.01)], nearly: [strake(0.99)] };
   },
   'axis-tilted': (plan) => {
     const deadriseDeg = 12;
@@ -328,10 +342,28 @@ export const fitFaults: Readonly<Record<string, Fault>> = {
     faulty: [linked('c-sides', { plug: 'twelve-pin' })],
     nearly: [linked('c-sides', { plug: 'twelve-pin' }), device({ sockets: ['twelve-pin', 'nine-pin'] })],
   }),
-  'socket-taken': () => ({
-    faulty: [linked('c-sides', { to: 'helm' })],
-    nearly: [linked('c-sides', { to: 'helm' }), { type: 'removeTransducer', id: 'b-stern' }],
-  }),
+  'socket-cannot-drive': () => {
+    const drives = (...kinds: Transducer['kind'][]): Edit =>
+      device({ sockets: [{ plug: 'nine-pin', drives: kinds, atOnce: 2 }] });
+    return { faulty: [drives('side-scan', 'sounder')], nearly: [drives('side-scan', 'forward-facing')] };
+  },
+  'socket-taken': (_, random) => {
+    const atHelm: Edit[] =
+      random() < 0.5
+        ? []
+        : [
+            {
+              type: 'describeDevice',
+              id: 'helm',
+              changes: { sockets: [{ plug: 'nine-pin', drives: ['sounder', 'side-scan'], atOnce: 2 }] },
+            },
+          ];
+    return { faulty: [...atHelm, linked('c-sides', { to: 'helm' })], nearly: atHelm };
+  },
+  'taken-along': () => {
+    const off = (id: string): Edit => ({ type: 'describeStation', id, changes: { mount: 'taken off' } });
+    return { faulty: [off('helm')], nearly: [off('bow')] };
+  },
   'beam-off': (plan) => {
     const { beams } = plan.transducers['b-stern']!;
     const two: Edit = transducer('b-stern', { beams: [beams[0]!, { ...beams[0]!, frequencyHz: 45_000 }] });
@@ -401,17 +433,71 @@ export const fitFaults: Readonly<Record<string, Fault>> = {
     nearly: [depthFrom('b-stern')],
   }),
   'water-type': () => ({ faulty: [unit({ waterType: 'salt' })], nearly: [unit({ waterType: null })] }),
-  'travels-clash': (plan) => {
-    const passing = (stationId: string, travels: string[]): Edit => ({
+  'travels-clash': (plan, random) => {
+    const passing = (stationId: string, ...travels: string[]): Edit => ({
       type: 'fitDisplay',
       stationId,
       display: { ...plan.displays[stationId]!, travels },
     });
-    const both = [passing('helm', ['sources']), depthFrom('b-stern')];
-    return {
-      faulty: [...both, passing('bow', ['units', 'sources'])],
-      nearly: [...both, passing('bow', ['units'])],
-    };
+    const kind = random();
+    if (kind < 0.4) {
+      const both = [passing('helm', 'sources'), depthFrom('b-stern')];
+      return { faulty: [...both, passing('bow', 'units', 'sources')], nearly: [...both, passing('bow', 'units')] };
+    }
+    if (kind < 0.7) {
+      const calls = (shallowM: number): Edit => ({
+        type: 'describeUnit',
+        stationId: 'bow',
+        changes: { alarms: { shallowM } },
+      });
+      const both = [passing('helm', 'alarms'), passing('bow', 'alarms')];
+      return { faulty: [...both, calls(1.6)], nearly: [...both, calls(1.5)] };
+    }
+    // The page at the helm has its sounder on automatic.
+    const shows = (rangeM: number | null): Edit => ({
+      type: 'addPage',
+      id: 'z-bow',
+      page: aPage({
+        stationId: 'bow',
+        layout: { bandsLie: 'rows', bands: [{ share: 1, panes: [{ share: 1, view: 'sounder', rangeM }] }] },
+      }),
+    });
+    const both = [passing('helm', 'range'), passing('bow', 'range')];
+    return { faulty: [...both, shows(40)], nearly: [...both, shows(null)] };
+  },
+  // Half a metre of draught, a tolerance of a tenth, and half a metre to act in.
+  'alarm-shallow-late': () => ({
+    faulty: [unit({ alarms: { shallowM: 1.09 } })],
+    nearly: [unit({ alarms: { shallowM: 1.1 } })],
+  }),
+  'alarm-shallow-always': () => ({
+    faulty: [unit({ alarms: { shallowM: 4 } })],
+    nearly: [unit({ alarms: { shallowM: 3.99 } })],
+  }),
+  'alarm-voltage-late': (plan, random) => {
+    const calls = (lowVoltageV: number): Edit => unit({ alarms: { lowVoltageV } });
+    const alone: Edit = { type: 'describeCircuit', id: 'b-bow', changes: { batteryId: null } };
+    if (random() < 0.5) return { faulty: [alone, calls(9.49)], nearly: [alone, calls(9.5)] };
+    // Only the bow's screen says what it bears, at the end of a wire that loses 0.3 V.
+    const far: Edit[] = [
+      load(plan, { lowestV: null }),
+      {
+        type: 'describeCircuit',
+        id: 'b-bow',
+        changes: { gauge: '2.5 mm2', temperatureC: 20, oneWayLengthM: 300 / (2 * 7.586 * screenA(plan)) },
+      },
+    ];
+    return { faulty: [...far, calls(9.79)], nearly: [...far, calls(9.81)] };
+  },
+  'alarm-voltage-always': (plan) => {
+    const full = plan.power.batteries['house']?.chemistry === 'lithium' ? 13.5 : 12.7;
+    // A wire that loses next to nothing, from a battery that gives what it holds.
+    const calls = (lowVoltageV: number): Edit[] => [
+      house({ internalOhm: 0 }),
+      helm({ gauge: '50 mm2', oneWayLengthM: 0.1 }),
+      unit({ alarms: { lowVoltageV } }),
+    ];
+    return { faulty: calls(full), nearly: calls(full - 0.01) };
   },
   'two-norths': () => ({ faulty: [unit({ north: 'magnetic' })], nearly: [unit({ north: null })] }),
 };

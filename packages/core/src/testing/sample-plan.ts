@@ -184,7 +184,14 @@ export const fitted = (plan: Plan): Plan =>
         fuseA: 10,
         fuseFromPostM: 0.1,
         loads: {
-          screen: { name: 'Screen', currentA: 3, lowestV: 10, highestV: 17, runsIn: { trolling: true } },
+          screen: {
+            name: 'Screen',
+            deviceId: 'helm',
+            currentA: 3,
+            lowestV: 10,
+            highestV: 17,
+            runsIn: { trolling: true },
+          },
         },
       },
     },
@@ -202,7 +209,7 @@ export const fitted = (plan: Plan): Plan =>
     {
       type: 'describeUnit',
       stationId: 'helm',
-      changes: { waterType: 'fresh', north: 'true', sidesRight: 'right' },
+      changes: { waterType: 'fresh', north: 'true', sidesRight: 'right', alarms: { shallowM: 1.5 } },
     },
   );
 

@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import { screenSchema } from '../plan/display.ts';
 import { idSchema } from '../plan/id.ts';
+import { namedSocketSchema } from '../plan/network.ts';
 import { elementSchema, mountingSchema } from '../plan/transducer.ts';
 
 export const transducerEntrySchema = z.strictObject({
@@ -14,7 +15,7 @@ export type TransducerEntry = z.output<typeof transducerEntrySchema>;
 
 export const displayEntrySchema = screenSchema.extend({
   type: z.literal('display'),
-  sockets: z.array(z.string().max(40)),
+  sockets: z.array(namedSocketSchema),
   travellingSettings: z.array(z.string().max(60)),
 });
 export type DisplayEntry = z.output<typeof displayEntrySchema>;

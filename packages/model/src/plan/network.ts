@@ -1,5 +1,18 @@
 import * as z from 'zod';
 import { idSchema } from './id.ts';
+import { sonarKindSchema } from './transducer.ts';
+
+/** One socket for transducers: the plug it takes, the kinds of sonar it drives, and how many at once through a splitter. */
+export const socketSchema = z.strictObject({
+  plug: z.string().min(1, 'A plug has a name.').max(40),
+  drives: z.array(sonarKindSchema).min(1, 'It drives at least one kind of sonar.').max(5),
+  atOnce: z.number().int().min(1).max(4),
+});
+export type Socket = z.output<typeof socketSchema>;
+
+/** By its plug's name alone where nothing else is known of it: it drives any sonar, one at once. */
+export const namedSocketSchema = z.union([z.string().max(40), socketSchema]);
+export type NamedSocket = z.output<typeof namedSocketSchema>;
 
 /** Where a transducer's cable ends: a socket of a display, or of a sounder module. */
 export const linkSchema = z.strictObject({
@@ -12,10 +25,11 @@ export const linkSchema = z.strictObject({
 });
 export type Link = z.output<typeof linkSchema>;
 
+export const mostSockets = 12;
+
 /** What the network knows of a display (by station) or of a piece of equipment. */
 export const networkDeviceSchema = z.strictObject({
-  /** Each socket for a transducer, by the name of the plug it takes. */
-  sockets: z.array(z.string().max(40)).max(12),
+  sockets: z.array(namedSocketSchema).max(mostSockets),
   onBackbone: z.boolean(),
   /** From the tee to the device. */
   dropM: z.number().min(0).max(60).nullable(),

@@ -68,6 +68,8 @@ export const loadSchema = z.strictObject({
   lowestV: z.number().min(3).max(60).nullable(),
   highestV: z.number().min(6).max(80).nullable(),
   runsIn: waySetSchema,
+  /** The station whose screen it is, or the piece of equipment; left out or null for what is neither. */
+  deviceId: idSchema.nullable().optional(),
 });
 export type Load = z.output<typeof loadSchema>;
 

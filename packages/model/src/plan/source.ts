@@ -46,6 +46,14 @@ export const housekeeping = [
 export const housekeepingSchema = z.enum(housekeeping);
 export type Housekeeping = z.output<typeof housekeepingSchema>;
 
+/** At what a display calls: the depth it shows, the voltage it sees, what the engine says. Left out or null where off. */
+export const alarmsSchema = z.strictObject({
+  shallowM: z.number().min(0.1).max(500).nullable().optional(),
+  lowVoltageV: z.number().min(3).max(60).nullable().optional(),
+  engineTemperatureC: z.number().min(20).max(200).nullable().optional(),
+});
+export type Alarms = z.output<typeof alarmsSchema>;
+
 /** What each display keeps for itself. */
 export const unitSettingsSchema = z.strictObject({
   waterType: z.enum(['fresh', 'brackish', 'salt']).nullable(),
@@ -53,5 +61,6 @@ export const unitSettingsSchema = z.strictObject({
   /** The display's side-scan shows port on its left, and forward-facing points ahead: looked at, not taken for granted. */
   sidesRight: z.enum(['right', 'swapped', 'not looked at']),
   done: z.partialRecord(housekeepingSchema, z.literal(true)),
+  alarms: alarmsSchema.optional(),
 });
 export type UnitSettings = z.output<typeof unitSettingsSchema>;

@@ -8,6 +8,7 @@ export type SonarKind = z.output<typeof sonarKindSchema>;
 
 export const mountings = ['through-hull', 'transom', 'shoot-through-hull', 'bow motor', 'pole'] as const;
 export const mountingSchema = z.enum(mountings);
+export type Mounting = z.output<typeof mountingSchema>;
 
 /** One beam of an element: what it sounds at and how wide, with the level the width is quoted at. */
 export const beamSchema = z.strictObject({

@@ -1,6 +1,6 @@
 import { bundleSchema } from '../exchange/bundle.ts';
 import { editSchema } from '../edits/edit.ts';
-import { emptyPlan, planSchema } from './plan.ts';
+import { emptyPlan, planSchema, planVersion } from './plan.ts';
 import { UnreadablePlan, upgradePlan, type Upgrade } from './upgrade.ts';
 
 const old = { format: 'grey-keel-plan', version: 1, boat: { title: 'Old' } };
@@ -37,6 +37,17 @@ describe('upgradePlan', () => {
 });
 
 describe('the plan', () => {
+  it('of version 4 is read as it stands, a socket by its plug alone', () => {
+    const plan = emptyPlan('Older');
+    const older = {
+      ...plan,
+      version: 4,
+      network: { ...plan.network, devices: { helm: { sockets: ['nine-pin'], onBackbone: true, dropM: 1, loads: 1 } } },
+    };
+    const read = planSchema.parse(upgradePlan(older));
+    expect(read).toEqual({ ...read, version: planVersion, network: older.network });
+  });
+
   it('of a boat of which only the name is known obeys its schema', () => {
     expect(planSchema.parse(emptyPlan('New'))).toEqual(emptyPlan('New'));
   });

@@ -22,6 +22,8 @@ export const upgrades: Readonly<Record<number, Upgrade>> = {
     feeds: {},
     units: {},
   }),
+  // New fields only, all of which may be left out.
+  4: (plan) => plan,
 };
 
 export class UnreadablePlan extends Error {

@@ -1,5 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import type { ToDo } from '@grey-keel/core';
+import { Store } from '@ngrx/store';
+import { selectBoatId } from '../state/plan.selectors.ts';
 import { GoTo } from './go-to.ts';
 
 const atFirst = 3;
@@ -13,8 +15,8 @@ const atFirst = 3;
       <section class="sheet" aria-label="Still to do on this stage">
         <p>
           <strong>Still to do:</strong>
-          @for (item of shown(); track item.target) {
-            <button type="button" class="plain" (click)="goTo.element(item.target, 20)">{{ item.what }}</button>
+          @for (item of shown(); track item.what) {
+            <button type="button" class="plain" (click)="go(item)">{{ item.what }}</button>
           }
           @if (items().length > shown().length) {
             <button type="button" class="plain" (click)="all.set(true)">
@@ -43,7 +45,14 @@ const atFirst = 3;
 })
 export class ToDoList {
   readonly items = input.required<readonly ToDo[]>();
-  protected readonly goTo = inject(GoTo);
+  private readonly goTo = inject(GoTo);
+  private readonly boatId = inject(Store).selectSignal(selectBoatId);
   protected readonly all = signal(false);
   protected readonly shown = computed(() => (this.all() ? this.items() : this.items().slice(0, atFirst)));
+
+  protected go({ stage, target }: ToDo): void {
+    const boatId = this.boatId();
+    if (stage && boatId !== null) void this.goTo.stage(boatId, stage, target);
+    else this.goTo.element(target, 20);
+  }
 }

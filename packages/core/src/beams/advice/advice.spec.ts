@@ -235,7 +235,7 @@ describe('the ranking', () => {
     const { places } = ranked(base, [low, high, wide, narrow, inside], 'two together');
     expect(places.map(({ ids }) => [...ids].sort().join(' '))).not.toContain([narrow.id, wide.id].sort().join(' '));
     expect(places.length).toBeGreaterThan(2);
-    const added = ranked(base, [low, high, entry({ kHz: 195, deg: 20 })], 'add to what is there');
+    const added = ranked(base, [low, high, entry({ kHz: 192, deg: 20 })], 'add to what is there');
     // Aboard are 190 and 95 kHz.
     expect(added.places.map(({ ids }) => ids[0])).toEqual([low.id]);
   });
@@ -269,7 +269,7 @@ describe('the ranking', () => {
       displays: { helm: { ...aPlan().displays['helm']!, catalogue: { entryId: 'screen', version: 1 } } },
     };
     expect(ranked(plan, [plug, low, display]).ruledOut.map(({ by }) => by)).toEqual([
-      'no display aboard has its socket (five-pin)',
+      'no display aboard drives it by its socket (five-pin)',
     ]);
     if (display.item.type === 'display') display.item.sockets.push('network');
     expect(ranked(plan, [plug, low, display]).ruledOut).toEqual([]);

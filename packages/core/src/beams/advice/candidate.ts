@@ -1,13 +1,11 @@
-import type { Beam, CatalogueEntry, Element, Plan, TransducerEntry, Transducer } from '@grey-keel/model';
-
-type Mounting = Transducer['mounting'];
+import type { CatalogueEntry, Element, Mounting, Plan, Socket, TransducerEntry } from '@grey-keel/model';
+import { socketOf } from '../../network/sockets.ts';
 
 /** Something that could be fitted, or is fitted already: an element where it would sit on this boat. */
 export interface Candidate {
   readonly id: string;
   readonly element: Element;
   readonly mounting: Mounting;
-  readonly socket: string | null;
   readonly fitted: boolean;
   /** No display takes its plug; a sounder module on the network would. */
   readonly byModule: boolean;
@@ -32,14 +30,14 @@ export const hullForbids = (mounting: Mounting, plan: Plan): string | null => {
 };
 
 /** The sockets of the displays aboard that came from the catalogue; null while any display is of unknown making. */
-export const socketsAboard = (plan: Plan, catalogue: readonly CatalogueEntry[]): ReadonlySet<string> | null => {
+const socketsAboard = (plan: Plan, catalogue: readonly CatalogueEntry[]): readonly Socket[] | null => {
   const displays = Object.values(plan.displays);
   if (displays.length === 0) return null;
-  const sockets = new Set<string>();
+  const sockets: Socket[] = [];
   for (const display of displays) {
     const entry = catalogue.find(({ id }) => id === display.catalogue?.entryId);
     if (entry?.item.type !== 'display') return null;
-    for (const socket of entry.item.sockets) sockets.add(socket);
+    sockets.push(...entry.item.sockets.map(socketOf));
   }
   return sockets;
 };
@@ -65,10 +63,12 @@ export const candidatesFor = (
     const chosen = chosenMounting(item, plan);
     const refuse = (by: string): number => ruledOut.push({ id, name: item.element.name, by });
     const { element, socket } = item;
-    const direct = !sockets || socket === '' || sockets.has(socket);
+    const direct =
+      !sockets || socket === '' || sockets.some(({ plug, drives }) => plug === socket && drives.includes(kind));
     if ('refused' in chosen) refuse(chosen.refused);
-    else if (!direct && !sockets.has('network')) refuse(`no display aboard has its socket (${socket})`);
-    else candidates.push({ id, element, mounting: chosen.mounting, socket, fitted: false, byModule: !direct });
+    else if (!direct && !sockets.some(({ plug }) => plug === 'network'))
+      refuse(`no display aboard drives it by its socket (${socket})`);
+    else candidates.push({ id, element, mounting: chosen.mounting, fitted: false, byModule: !direct });
   }
   return { candidates, ruledOut };
 };
@@ -82,14 +82,6 @@ export const fittedOf = (plan: Plan, kind: Element['kind']): Candidate[] =>
       id,
       element: transducer,
       mounting: transducer.mounting,
-      socket: null,
       fitted: true,
       byModule: false,
     }));
-
-/** The band a beam occupies while it sends. */
-export const bandOf = ({ frequencyHz, bandwidthHz }: Beam): readonly [number, number] => {
-  // A single frequency still rings over a tenth of itself.
-  const half = (bandwidthHz ?? frequencyHz * 0.1) / 2;
-  return [frequencyHz - half, frequencyHz + half];
-};

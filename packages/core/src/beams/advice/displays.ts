@@ -1,6 +1,7 @@
-import type { CatalogueEntry, DisplayEntry, Plan, WorkingStep } from '@grey-keel/model';
+import type { CatalogueEntry, DisplayEntry, Plan, SonarKind, WorkingStep } from '@grey-keel/model';
 import { answerOf } from '../../calculation.ts';
 import { legibility } from '../../pages/legibility.ts';
+import { socketOf } from '../../network/sockets.ts';
 import { shownWays } from '../../pages/pages-at.ts';
 import { inOrder } from '../../plan/working-water.ts';
 
@@ -30,20 +31,28 @@ export interface StationDisplays {
 /** A digit may fill an eighth of the screen: more leaves no room for what it is about. */
 const mostDigitShare = 1 / 8;
 
-const plugsOf = (plan: Plan, catalogue: readonly CatalogueEntry[]): string[] =>
-  inOrder(plan.transducers).flatMap(([, { catalogue: from }]) => {
+interface Plugged {
+  readonly plug: string;
+  readonly kind: SonarKind;
+}
+
+const plugsOf = (plan: Plan, catalogue: readonly CatalogueEntry[]): Plugged[] =>
+  inOrder(plan.transducers).flatMap(([, { catalogue: from, kind }]) => {
     const item = catalogue.find(({ id }) => id === from?.entryId)?.item;
-    return item?.type === 'transducer' && item.socket !== '' ? [item.socket] : [];
+    return item?.type === 'transducer' && item.socket !== '' ? [{ plug: item.socket, kind }] : [];
   });
 
 const judged = (
   { id, item }: { id: string; item: DisplayEntry },
-  plugs: readonly string[],
+  plugs: readonly Plugged[],
   ways: number,
   viewingDistanceM: number | null,
 ): DisplayJudged => {
-  const drives = plugs.filter((plug) => item.sockets.includes(plug)).length;
-  const byModule = item.sockets.includes('network') ? plugs.length - drives : 0;
+  const sockets = item.sockets.map(socketOf);
+  const drives = plugs.filter(({ plug, kind }) =>
+    sockets.some((socket) => socket.plug === plug && socket.drives.includes(kind)),
+  ).length;
+  const byModule = sockets.some(({ plug }) => plug === 'network') ? plugs.length - drives : 0;
   const sight =
     viewingDistanceM === null
       ? null

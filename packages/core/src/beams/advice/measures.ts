@@ -1,12 +1,6 @@
-import type { Criterion } from '@grey-keel/model';
+import type { Criterion, Mounting } from '@grey-keel/model';
 import { targetStrengthDb } from '../../acoustics/target-strength.ts';
-import {
-  elementAcoustics,
-  resolutionOf,
-  type Derived,
-  type ElementAcoustics,
-  type Mounting,
-} from '../element-acoustics.ts';
+import { elementAcoustics, resolutionOf, type Derived, type ElementAcoustics } from '../element-acoustics.ts';
 import {
   bottomReachM,
   bottomSnrDb,
@@ -36,7 +30,6 @@ export interface BeamMeasures {
   readonly deadZoneM: number;
   /** The fastest it still reads the bottom at the working depth, up to the boat's top speed. */
   readonly holdsBottomToMps: number;
-  readonly chirp: boolean;
 }
 
 /** What a transducer, or several together, give this boat: of each thing the best any of their beams gives. */
@@ -111,7 +104,6 @@ export const measuresOf = (candidate: Candidate, wants: Wants): Measures => {
         resolutionOf(acoustics, wants.conditions.soundSpeedMps),
       ),
       holdsBottomToMps: holds,
-      chirp: acoustics.chirp,
     };
   });
   return {

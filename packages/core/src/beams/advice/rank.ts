@@ -7,7 +7,8 @@ import {
   type Figure,
   type Plan,
 } from '@grey-keel/model';
-import { bandOf, candidatesFor, fittedOf, type Candidate, type RuledOut } from './candidate.ts';
+import { sharedBandHz } from '../../acoustics/sent-band.ts';
+import { candidatesFor, fittedOf, type Candidate, type RuledOut } from './candidate.ts';
 import { measuresOf, together, utility, type Measures } from './measures.ts';
 import { wantsOf, weightsOf, type Wants, type Weights } from './wants.ts';
 
@@ -138,13 +139,7 @@ const withFront = (judged: readonly Judged[]): Place[] => {
 };
 
 const bandsMeet = (a: Candidate, b: Candidate): boolean =>
-  a.element.beams.every((one) =>
-    b.element.beams.every((other) => {
-      const [low, high] = bandOf(one);
-      const [otherLow, otherHigh] = bandOf(other);
-      return low < otherHigh && otherLow < high;
-    }),
-  );
+  a.element.beams.every((one) => b.element.beams.every((other) => sharedBandHz(one, other) > 0));
 
 const remarksOn = (candidate: Candidate, measures: Measures, plan: Plan): string[] => {
   const remarks: string[] = [];

@@ -2,7 +2,15 @@ import type { Equipment } from '@grey-keel/model';
 import { hullForbids } from '../../beams/advice/candidate.ts';
 import { halfPowerCone } from '../../beams/half-power-cone.ts';
 import { workingBeamOf } from '../../beams/working-beam.ts';
-import { apartM, axisTiltDeg, equipmentOf, markShift, sideViewBlocked, toBladeTips } from '../../fit/clearances.ts';
+import {
+  apartM,
+  axisTiltDeg,
+  equipmentOf,
+  markingAntennas,
+  markShift,
+  sideViewBlocked,
+  toBladeTips,
+} from '../../fit/clearances.ts';
 import { stationSight } from '../../fit/station-sight.ts';
 import { inOrder } from '../../plan/working-water.ts';
 import { given, reckoned } from '../../working-step.ts';
@@ -97,34 +105,44 @@ export const inWash: Rule = {
 const laneM = 0.1;
 const downstreamM = 2;
 
-/** In the water another fitting has stirred: straight astern of it, and not far. */
+/** In the water another fitting has stirred: straight astern of it and not far, or beside a strake as long as that runs. */
 export const flowStirred: Rule = {
   id: 'flow-stirred',
   stage: 'fit',
   severity: 'check',
   find: (plan) => {
     const fittings = [
-      ...inOrder(plan.transducers).filter(([, { mounting }]) => mounting === 'through-hull'),
-      ...equipmentOf(plan, 'speed and temperature sensor', 'strake or fitting'),
+      ...inOrder(plan.transducers)
+        .filter(([, { mounting }]) => mounting === 'through-hull')
+        .map(([id, one]) => ({ id, runsForwardM: 0, ...one })),
+      ...equipmentOf(plan, 'speed and temperature sensor', 'strake or fitting').map(([id, one]) => ({ id, ...one })),
     ];
     return inOrder(plan.transducers)
       .filter(([, { mounting, kind }]) => kind === 'sounder' && ['through-hull', 'transom'].includes(mounting))
       .flatMap(([id, transducer]) =>
-        fittings.flatMap(([otherId, other]): Found[] => {
+        fittings.flatMap((other): Found[] => {
           const asternM = other.forwardM - transducer.forwardM;
           const asideM = Math.abs(other.starboardM - transducer.starboardM);
-          if (otherId === id || asternM <= 0 || asternM > downstreamM || asideM >= laneM) return [];
+          const begins = other.forwardM + (other.runsForwardM ?? 0);
+          if (other.id === id || transducer.forwardM >= begins || asternM > downstreamM || asideM >= laneM) return [];
           return [
             {
-              subject: `${id}-${otherId}`,
+              subject: `${id}-${other.id}`,
               title: 'In stirred water',
-              reason: [
-                `${transducer.name} stands `,
-                figure(asternM, 'length'),
-                ` astern of ${other.name} and only `,
-                figure(asideM, 'length'),
-                ' beside its track.',
-              ],
+              reason:
+                asternM > 0
+                  ? [
+                      `${transducer.name} stands `,
+                      figure(asternM, 'length'),
+                      ` astern of ${other.name} and only `,
+                      figure(asideM, 'length'),
+                      ' beside its track.',
+                    ]
+                  : [
+                      `${transducer.name} stands on ${other.name}, only `,
+                      figure(asideM, 'length'),
+                      ' beside its line.',
+                    ],
               figure: figure(asideM, 'length'),
               wayOut: move(id),
             },
@@ -260,33 +278,32 @@ export const marksShifted: Rule = {
   id: 'marks-shifted',
   stage: 'fit',
   severity: 'check',
-  find: (plan) => {
-    const [first] = equipmentOf(plan, 'position antenna');
-    if (!first) return [];
-    const [antennaId, antenna] = first;
-    return inOrder(plan.transducers)
-      .filter(([, { kind }]) => kind === 'sounder')
-      .flatMap(([id, transducer]): Found[] => {
-        const shift = markShift(antenna, transducer);
-        const radiusM =
-          plan.working.depthM * Math.tan((halfPowerCone(workingBeamOf(transducer)).acrossDeg / 2) * radian);
-        if (shift.byM <= Math.max(leastShiftM, radiusM)) return [];
-        return [
-          {
-            subject: `${antennaId}-${id}`,
-            title: 'Marks are saved beside what is marked',
-            reason: [
-              `${transducer.name} is `,
-              figure(shift.byM, 'length'),
-              ` from ${antenna.name}: each mark is off by that, more than its cone reaches at the working depth.`,
-            ],
-            figure: figure(shift.byM, 'length'),
-            working: [shift.working],
-            wayOut: move(antennaId),
-          },
-        ];
-      });
-  },
+  find: (plan) =>
+    markingAntennas(plan).flatMap(({ id: antennaId, antenna, stationIds }) =>
+      inOrder(plan.transducers)
+        .filter(([, { kind }]) => kind === 'sounder')
+        .flatMap(([id, transducer]): Found[] => {
+          const shift = markShift(antenna, transducer);
+          const radiusM =
+            plan.working.depthM * Math.tan((halfPowerCone(workingBeamOf(transducer)).acrossDeg / 2) * radian);
+          if (shift.byM <= Math.max(leastShiftM, radiusM)) return [];
+          const stations = stationIds.map((stationId) => plan.stations[stationId]?.name ?? stationId).join(' and ');
+          return [
+            {
+              subject: `${antennaId}-${id}`,
+              title: 'Marks are saved beside what is marked',
+              reason: [
+                `${transducer.name} is `,
+                figure(shift.byM, 'length'),
+                ` from ${antenna.name}: each mark saved at ${stations} is off by that, more than its cone reaches at the working depth.`,
+              ],
+              figure: figure(shift.byM, 'length'),
+              working: [shift.working],
+              wayOut: move(antennaId),
+            },
+          ];
+        }),
+    ),
 };
 
 const heightsM = 0.15;

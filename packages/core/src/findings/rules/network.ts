@@ -1,4 +1,5 @@
 import { devicesOf, takesTransducers } from '../../network/devices.ts';
+import { socketGroups, socketOf } from '../../network/sockets.ts';
 import { inOrder } from '../../plan/working-water.ts';
 import { figure, type Found, type Rule } from '../rule.ts';
 
@@ -43,7 +44,7 @@ export const socketWrong: Rule = {
       inOrder(plan.network.links)
         .filter(([id, { to, plug }]) => {
           const known = plan.transducers[id] && device.sockets.length > 0 && plug !== '';
-          return to === deviceId && known && !device.sockets.includes(plug);
+          return to === deviceId && known && !device.sockets.some((socket) => socketOf(socket).plug === plug);
         })
         .map(([id, { plug }]): Found => ({
           subject: id,
@@ -59,35 +60,90 @@ export const socketWrong: Rule = {
     ),
 };
 
+/** The plug fits, and the socket behind it cannot drive what hangs on it. */
+export const socketCannotDrive: Rule = {
+  id: 'socket-cannot-drive',
+  stage: 'fit',
+  severity: 'stop',
+  find: (plan) =>
+    devicesOf(plan).flatMap(({ id: deviceId, name }) =>
+      socketGroups(plan, deviceId).flatMap(({ plug, plugged, drives }) =>
+        plugged.flatMap((id): Found[] => {
+          const transducer = plan.transducers[id];
+          if (!transducer || drives.has(transducer.kind)) return [];
+          return [
+            {
+              subject: id,
+              title: 'The socket does not drive it',
+              reason: [
+                `${transducer.name} is a ${transducer.kind}; the socket "${plug}" of ${name} drives `,
+                figure(drives.size, 'count'),
+                `, ${[...drives].join(', ')}.`,
+              ],
+              figure: figure(drives.size, 'count'),
+              wayOut: { label: 'Another device, or a module', target: `link-${id}` },
+            },
+          ];
+        }),
+      ),
+    ),
+};
+
 export const socketTaken: Rule = {
   id: 'socket-taken',
   stage: 'fit',
   severity: 'check',
   find: (plan) =>
-    devicesOf(plan).flatMap(({ id: deviceId, name, device }) =>
-      [...new Set(device.sockets)].flatMap((socket): Found[] => {
-        const there = device.sockets.filter((one) => one === socket).length;
-        const plugged = inOrder(plan.network.links).filter(
-          ([id, { to, plug }]) => to === deviceId && plug === socket && plan.transducers[id],
-        );
+    devicesOf(plan).flatMap(({ id: deviceId, name }) =>
+      socketGroups(plan, deviceId).flatMap(({ plug, plugged, atOnce }): Found[] => {
         const last = plugged[plugged.length - 1];
-        if (!last || plugged.length <= there) return [];
+        if (last === undefined || plugged.length <= atOnce) return [];
         return [
           {
-            subject: last[0],
-            title: 'More plugs than sockets',
+            subject: last,
+            title: 'More than the sockets drive at once',
             reason: [
               figure(plugged.length, 'count'),
-              ` transducers want the socket "${socket}" of ${name}, which has `,
-              figure(there, 'count'),
-              ': a splitter, or another device.',
+              ` transducers want the socket "${plug}" of ${name}, which drives `,
+              figure(atOnce, 'count'),
+              ' at once.',
             ],
             figure: figure(plugged.length, 'count'),
-            wayOut: { label: 'Move one', target: `link-${last[0]}` },
+            wayOut: { label: 'Move one to another device', target: `link-${last}` },
           },
         ];
       }),
     ),
+};
+
+/** A screen that is taken off the boat takes along what is plugged into it. */
+export const takenAlong: Rule = {
+  id: 'taken-along',
+  stage: 'fit',
+  severity: 'check',
+  find: (plan) =>
+    inOrder(plan.stations).flatMap(([id, { name, mount }]): Found[] => {
+      if (mount !== 'taken off') return [];
+      const along = inOrder(plan.network.links).flatMap(([transducerId, { to }]) => (to === id ? [transducerId] : []));
+      const left = inOrder(plan.feeds).flatMap(([stationId, feeds]) =>
+        stationId === id ? [] : Object.values(feeds).filter(({ sourceId }) => along.includes(sourceId)),
+      );
+      const [first] = left;
+      if (!first) return [];
+      return [
+        {
+          subject: id,
+          title: 'What is taken off takes a source along',
+          reason: [
+            `The screen of ${name} is taken off the boat; without it `,
+            figure(left.length, 'count'),
+            ` numbers at other stations come from nothing: they are fed by ${[...new Set(left.map(({ sourceId }) => plan.transducers[sourceId]?.name ?? sourceId))].join(', ')}.`,
+          ],
+          figure: figure(left.length, 'count'),
+          wayOut: { label: 'Hang it on a module, or leave the screen', target: `link-${first.sourceId}` },
+        },
+      ];
+    }),
 };
 
 export const beamOff: Rule = {
@@ -250,11 +306,13 @@ export const backboneLoad = backboneRule('backbone-load', 'check', ({ supplyA },
 
 export const networkRules: readonly Rule[] = [
   socketWrong,
+  socketCannotDrive,
   beamOff,
   terminators,
   oneSupply,
   notConnected,
   socketTaken,
+  takenAlong,
   backboneLong,
   dropLong,
   dropsLong,

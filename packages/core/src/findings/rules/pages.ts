@@ -1,6 +1,6 @@
 import type { FittedDisplay, Plan, Station, View } from '@grey-keel/model';
 import { hardestSight } from '../../pages/number-legibility.ts';
-import { pageFor, pagesAt, shownWays } from '../../pages/pages-at.ts';
+import { cellTarget, pageFor, pagesAt, shownWays } from '../../pages/pages-at.ts';
 import { panesOf } from '../../pages/panes.ts';
 import { viewsAboard } from '../../pages/suggest-layouts.ts';
 import { inOrder } from '../../plan/working-water.ts';
@@ -24,8 +24,6 @@ export const eachFitted =
   (find: (fitted: FittedStation) => Found[]) =>
   (plan: Plan): Found[] =>
     fittedStations(plan).flatMap(find);
-
-export const cellTarget = (stationId: string, way: string): string => `cell-${stationId}-${way.replaceAll(' ', '-')}`;
 
 export const displayMissing: Rule = {
   id: 'display-missing',

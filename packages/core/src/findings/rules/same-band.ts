@@ -1,6 +1,7 @@
 import { waysOfWorking, type Transducer, type WorkingStep } from '@grey-keel/model';
 import { workingBeamOf } from '../../beams/working-beam.ts';
-import { disturbanceOf, disturbsDb, sentBand, sharedBandHz } from '../../disturbance/disturbance.ts';
+import { sentBand, sharedBandHz } from '../../acoustics/sent-band.ts';
+import { disturbanceOf, disturbsDb } from '../../disturbance/disturbance.ts';
 import { quietPlan } from '../../disturbance/quiet-plan.ts';
 import { inOrder } from '../../plan/working-water.ts';
 import { given, reckoned } from '../../working-step.ts';

@@ -1,5 +1,6 @@
 import { fedQuantities, type Edit, type Plan } from '@grey-keel/model';
 import { inOrder, soundSpeedDownTo, workingWater } from '../../plan/working-water.ts';
+import { shallowLimits, voltageLimits, type AlarmLimits } from '../../sources/alarm-limits.ts';
 import { feedChoices, poorRank } from '../../sources/feeds.ts';
 import { travelClashes, whatTravels } from '../../sources/what-travels.ts';
 import { isFactoryName, suggestSourceName } from '../../sources/source-names.ts';
@@ -306,8 +307,8 @@ export const travelsClash: Rule = {
   stage: 'sources',
   severity: 'check',
   find: (plan) =>
-    travelClashes(plan).flatMap(({ setting, what, stationIds: [a, b] }): Found[] => {
-      const quantity = fedQuantities.find((one) => what.endsWith(one));
+    travelClashes(plan).flatMap(({ setting, what, stationIds: [a, b], stage, target }): Found[] => {
+      const quantity = fedQuantities.find((one) => what === `source of ${one}`);
       // A source that is no good there is said already, and clears this, too.
       const poor = [a, b].some((id) => {
         const now = quantity && kept(plan, id, quantity).now;
@@ -326,14 +327,100 @@ export const travelsClash: Rule = {
             ' displays, so what is set last holds on both.',
           ],
           figure: figure(shared.length, 'count'),
-          wayOut: {
-            label: 'Choose one for both',
-            target: quantity ? feedTarget(b, quantity) : `unit-water-${b}`,
-          },
+          wayOut: { label: 'Choose one for both', stage, target },
         },
       ];
     }),
 };
+
+/** To the next step of a tenth, so that what is written is not under what was worked out. */
+const tenthUp = (value: number): number => Math.ceil(Math.round(value * 1e6) / 1e5) / 10;
+
+interface AlarmKind {
+  readonly key: 'shallowM' | 'lowVoltageV';
+  readonly id: 'shallow' | 'voltage';
+  readonly quantity: 'depth' | 'voltage';
+  readonly limits: (plan: Plan, stationId: string) => AlarmLimits | null;
+}
+const shallow: AlarmKind = { key: 'shallowM', id: 'shallow', quantity: 'depth', limits: shallowLimits };
+const lowVoltage: AlarmKind = { key: 'lowVoltageV', id: 'voltage', quantity: 'voltage', limits: voltageLimits };
+
+interface AlarmFault extends Pick<Rule, 'id' | 'severity'> {
+  readonly title: string;
+  /** The limit an alarm set there breaks, or null. */
+  readonly breaks: (setTo: number, limits: AlarmLimits) => number | null;
+  /** What that limit is, before its figure. */
+  readonly why: string;
+}
+
+const alarmRule = ({ key, id, quantity, limits: limitsAt }: AlarmKind, fault: AlarmFault): Rule => ({
+  id: fault.id,
+  severity: fault.severity,
+  stage: 'sources',
+  find: eachFitted(({ id: stationId, plan, station }): Found[] => {
+    const setTo = plan.units[stationId]?.alarms?.[key] ?? null;
+    const limits = limitsAt(plan, stationId);
+    const limit = setTo === null || limits === null ? null : fault.breaks(setTo, limits);
+    if (setTo === null || limits === null || limit === null) return [];
+    const alarms = { ...plan.units[stationId]?.alarms, [key]: tenthUp(limits.least) };
+    return [
+      {
+        subject: stationId,
+        title: fault.title,
+        reason: [
+          `The alarm of ${station.name} calls at `,
+          figure(setTo, quantity),
+          `; ${fault.why} `,
+          figure(limit, quantity),
+          '.',
+        ],
+        figure: figure(setTo, quantity),
+        working: limits.working,
+        wayOut: {
+          label: 'Set it to what is needed',
+          target: `alarm-${id}-${stationId}`,
+          edits: [{ type: 'describeUnit', stationId, changes: { alarms } }],
+        },
+      },
+    ];
+  }),
+});
+
+const late = (setTo: number, { least }: AlarmLimits): number | null => (setTo < least - 1e-9 ? least : null);
+/** Only where there is room between the two: in water that shallow what has to call early calls all day. */
+const always = (setTo: number, { least, most }: AlarmLimits): number | null =>
+  most !== null && tenthUp(least) < most && setTo >= most ? most : null;
+
+export const alarmRules: readonly Rule[] = [
+  alarmRule(shallow, {
+    id: 'alarm-shallow-late',
+    severity: 'stop',
+    title: 'The shallow alarm calls too late',
+    breaks: late,
+    why: 'with what is shown when the keel touches, the tolerance and water to act in it has to be',
+  }),
+  alarmRule(shallow, {
+    id: 'alarm-shallow-always',
+    severity: 'check',
+    title: 'The shallow alarm calls all day',
+    breaks: always,
+    why: 'the shallowest she works in shows as',
+  }),
+  alarmRule(lowVoltage, {
+    id: 'alarm-voltage-late',
+    severity: 'check',
+    title: 'The voltage alarm calls too late',
+    breaks: late,
+    why: 'a device on the same battery is about to go out at',
+  }),
+  alarmRule(lowVoltage, {
+    id: 'alarm-voltage-always',
+    severity: 'check',
+    title: 'The voltage alarm calls all day',
+    breaks: always,
+    why: 'a full battery gives it no more than',
+  }),
+];
 
 export const sourceRules: readonly Rule[] = [
   typeWrong,
@@ -345,4 +432,5 @@ export const sourceRules: readonly Rule[] = [
   waterType,
   twoNorths,
   travelsClash,
+  ...alarmRules,
 ];

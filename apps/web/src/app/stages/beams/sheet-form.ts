@@ -17,7 +17,7 @@ import {
   sonarKinds,
   type Element,
   type SonarKind,
-  type Transducer,
+  type Mounting,
   type TransducerEntry,
 } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
@@ -26,8 +26,6 @@ import { QuantityField } from '../../shared/quantity-field.ts';
 import { TextField } from '../../shared/text-field.ts';
 import { selectUnitChoice } from '../../state/view.ts';
 import type { CatalogueTransducer } from './catalogue-table.ts';
-
-type Mounting = Transducer['mounting'];
 
 export interface FromSheet {
   readonly element: Element;

@@ -1,27 +1,30 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { formatFigure, shoppingOf, type ScorePart } from '@grey-keel/core';
 import { Store } from '@ngrx/store';
-import { firstValueFrom } from 'rxjs';
-import { problemOf } from '../../api/problem.ts';
-import { ServerApi } from '../../api/server-api.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
-import { fileNameOf, saveFile } from '../../shared/save-file.ts';
 import { catalogueEvents, catalogueFeature } from '../../state/lists.ts';
-import { selectBoatId, selectUnsent } from '../../state/plan.selectors.ts';
 import { openBoat } from '../open-boat.ts';
+import { Printing } from '../printing.ts';
 import { seriesVariable } from './series.ts';
 
 /** What to buy and why: the chosen gear, what it gives together, and what it was compared with. */
 @Component({
   selector: 'gk-shopping-view',
   imports: [FigurePipe],
+  providers: [Printing],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="row">
-      <button type="button" class="action chief" id="print-shopping" [disabled]="busy()" (click)="print()">
+      <button
+        type="button"
+        class="action chief"
+        id="print-shopping"
+        [disabled]="printing.busy()"
+        (click)="printing.sheet('shopping', 'A4', 'transducers')"
+      >
         Sheet as PDF
       </button>
-      @if (message(); as words) {
+      @if (printing.message(); as words) {
         <p role="alert">{{ words }}</p>
       }
     </div>
@@ -136,15 +139,11 @@ import { seriesVariable } from './series.ts';
 export class ShoppingView {
   private readonly open = openBoat();
   private readonly store = inject(Store);
-  private readonly api = inject(ServerApi);
-  private readonly boatId = this.store.selectSignal(selectBoatId);
-  private readonly unsent = this.store.selectSignal(selectUnsent);
+  protected readonly printing = inject(Printing);
   private readonly catalogue = this.store.selectSignal(catalogueFeature.selectAll);
   protected readonly plan = this.open.plan;
   protected readonly units = this.open.units;
   protected readonly colour = seriesVariable;
-  protected readonly busy = signal(false);
-  protected readonly message = signal('');
   protected readonly shopping = computed(() => shoppingOf(this.plan(), this.catalogue()));
 
   constructor() {
@@ -153,22 +152,5 @@ export class ShoppingView {
 
   protected written({ figure }: ScorePart): string {
     return formatFigure(figure, this.units(), figure.quantity === 'depth' ? { decimals: 0 } : {});
-  }
-
-  protected async print(): Promise<void> {
-    const boatId = this.boatId();
-    if (boatId === null) return;
-    if (this.unsent().length > 0)
-      return this.message.set('The newest changes have not reached the server yet. Print again in a moment.');
-    this.busy.set(true);
-    this.message.set('');
-    try {
-      const pdf = await firstValueFrom(this.api.printed(boatId, 'shopping', this.units(), 'A4'));
-      saveFile(pdf, fileNameOf(this.plan().boat.name, '-transducers.pdf'));
-    } catch (error) {
-      this.message.set(problemOf(error).detail);
-    } finally {
-      this.busy.set(false);
-    }
   }
 }

@@ -1,5 +1,5 @@
 import { TestBed } from '@angular/core/testing';
-import type { Plan } from '@grey-keel/model';
+import { sonarKinds, type Plan } from '@grey-keel/model';
 import { GoTo } from '../../shared/go-to.ts';
 import { aPlan } from '../../testing/plans.ts';
 import { stageHarness } from '../../testing/stage-harness.ts';
@@ -116,7 +116,7 @@ describe('the fit', () => {
     expect(plan().equipment[id]?.name).toBe('Compass');
     await press(root, '.action.risky');
     expect(plan().equipment[id]).toBeUndefined();
-    expect(text(root, 'gk-to-do-list')).not.toContain('Helm');
+    expect(text(root, 'gk-to-do-list')).not.toContain('put the screen');
     root.remove();
   });
 
@@ -133,6 +133,11 @@ describe('the fit', () => {
     await choose(root, `#circuit-gauge-${circuit}`, '2.5 mm2');
     // 3 A over 10 m of 7.586 ohm a kilometre at 30 degrees: 0.2365 V of 12.
     expect(text(root, '.told')).toContain('2.0 %');
+    const [load = ''] = Object.keys(plan().power.circuits[circuit]?.loads ?? {});
+    await choose(root, `#load-device-${circuit}-${load}`, 'helm');
+    expect(plan().power.circuits[circuit]?.loads[load]).toEqual(
+      jasmine.objectContaining({ deviceId: 'helm', name: 'Helm' }),
+    );
     await write(root, '#hours-trolling', '4');
     expect(text(root, 'table[aria-label="The day of each battery"] tbody tr')).toContain('4.0 h');
     await write(root, `#circuit-fuse-${circuit}`, '');
@@ -156,8 +161,15 @@ describe('the network', () => {
   it('connects by list: a plug that is not named takes a free socket, and what does not fit is marked', async () => {
     const root = await page(FitPage, boat());
     await press(root, '#tab-network');
-    await write(root, '#device-sockets-helm', 'nine-pin; nine-pin ;twelve-pin');
-    expect(plan().network.devices['helm']?.sockets).toEqual(['nine-pin', 'nine-pin', 'twelve-pin']);
+    await press(root, '#add-socket-helm');
+    await write(root, '#socket-helm-0', 'nine-pin');
+    await choose(root, '#socket-at-once-helm-0', '2');
+    await press(root, '#add-socket-helm');
+    await write(root, '#socket-helm-1', 'twelve-pin');
+    expect(plan().network.devices['helm']?.sockets).toEqual([
+      { plug: 'nine-pin', drives: [...sonarKinds], atOnce: 2 },
+      { plug: 'twelve-pin', drives: [...sonarKinds], atOnce: 1 },
+    ]);
     await choose(root, '#link-a-wide', 'helm');
     await choose(root, '#link-b-narrow', 'helm');
     expect(plan().network.links['b-narrow']).toEqual({
@@ -165,6 +177,22 @@ describe('the network', () => {
       plug: 'nine-pin',
       adapterDisables: null,
       cableM: null,
+    });
+    // A socket that drives no sounder says so; ticked off and on again it stands as it did, in the kinds' own order.
+    const drives = (i: number): HTMLInputElement =>
+      root.querySelectorAll<HTMLInputElement>('gk-socket-list .socket')[0]!.querySelectorAll('input[type="checkbox"]')[
+        i
+      ] as HTMLInputElement;
+    drives(0).click();
+    await settle();
+    await laid(root);
+    expect(root.querySelectorAll('.node.wrong').length).toBe(2);
+    drives(0).click();
+    await settle();
+    expect(plan().network.devices['helm']?.sockets[0]).toEqual({
+      plug: 'nine-pin',
+      drives: [...sonarKinds],
+      atOnce: 2,
     });
     await write(root, '#link-plug-b-narrow', 'six-pin');
     expect(text(root, 'details ul')).toContain('Narrow 95 on Helm by six-pin.');
@@ -328,9 +356,51 @@ describe('the sources', () => {
       waterType: 'salt',
       north: 'true',
       sidesRight: 'right',
-      done: { 'engine temperature alarm': true },
+      done: { 'nuisance alarms off': true },
     });
     await choose(root, '#unit-north-helm', '');
     expect(plan().units['helm']?.north).toBeNull();
+  });
+
+  it('say from where on an alarm is worth having, and keep the figure it is set to', async () => {
+    const start = boat();
+    const root = await page(SourcesPage, {
+      ...start,
+      power: {
+        batteries: {
+          house: {
+            name: 'House',
+            chemistry: 'lithium',
+            nominalV: 12,
+            capacityAh: 100,
+            capacityLeft: 1,
+            peukert: 1,
+            internalOhm: 0,
+            crankingA: 0,
+            chargingV: 14.4,
+          },
+        },
+        circuits: {
+          one: {
+            name: 'Helm',
+            batteryId: 'house',
+            oneWayLengthM: 2,
+            gauge: '6 mm2',
+            conductor: 'stranded-tinned',
+            temperatureC: 20,
+            fuseA: 10,
+            fuseFromPostM: 0.1,
+            loads: { a: { name: 'Screen', deviceId: 'helm', currentA: 3, lowestV: 10, highestV: 17, runsIn: {} } },
+          },
+        },
+        hours: {},
+      },
+    });
+    expect(text(root, '.units gk-number')).toBe('10.5 V');
+    await write(root, '#alarm-voltage-helm', '11');
+    await write(root, '#alarm-shallow-helm', '1.5');
+    expect(plan().units['helm']?.alarms).toEqual({ lowVoltageV: 11, shallowM: 1.5 });
+    await write(root, '#alarm-shallow-helm', '');
+    expect(plan().units['helm']?.alarms?.shallowM).toBeNull();
   });
 });

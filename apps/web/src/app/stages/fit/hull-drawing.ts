@@ -2,6 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, input, output } from '@an
 import {
   equipmentOf,
   formatFigure,
+  markingAntennas,
+  sideFanEdgesDeg,
   sideViewBlocked,
   silhouetteOf,
   svgPoints,
@@ -64,6 +66,15 @@ export interface ThingMoved {
           }
           @for (points of view.hull; track $index) {
             <polygon [attr.points]="points" class="hull" />
+          }
+          @for (strake of view.strakes; track strake.id) {
+            <line
+              [attr.x1]="strake.x1"
+              [attr.y1]="strake.y1"
+              [attr.x2]="strake.x2"
+              [attr.y2]="strake.y2"
+              class="strake"
+            />
           }
           @for (line of view.vectors; track line.key) {
             <line [attr.x1]="line.x1" [attr.y1]="line.y1" [attr.x2]="line.x2" [attr.y2]="line.y2" class="vector" />
@@ -146,6 +157,10 @@ export interface ThingMoved {
     .vector {
       stroke: var(--water);
       stroke-dasharray: 5 4;
+    }
+    .strake {
+      stroke: var(--hull);
+      stroke-width: 4;
     }
     .blades {
       fill: none;
@@ -252,7 +267,8 @@ export class HullDrawing {
       side: shape.side,
       astern: shape.astern,
     };
-    const [antenna] = equipmentOf(plan, 'position antenna');
+    const antennas = markingAntennas(plan);
+    const strakes = equipmentOf(plan, 'strake or fitting').filter(([, { runsForwardM }]) => (runsForwardM ?? 0) > 0);
     return frames.map((frame) => {
       const { perMetre, zeroX, zeroUpM, draught } = scales[frame.view];
       const originX = frame.view === 'side' ? frame.x + 12 + scales.asternM * perMetre : zeroX;
@@ -287,13 +303,17 @@ export class HullDrawing {
           ...marks.filter(({ thing }) => thing.key !== chosen),
           ...marks.filter(({ thing }) => thing.key === chosen),
         ],
-        vectors: antenna
-          ? things.flatMap(({ key, of, id, place }) => {
-              if (of !== 'transducer' || !place || plan.transducers[id]?.kind !== 'sounder') return [];
-              const [from, to] = [at(antenna[1]), at(place)];
-              return [{ key, x1: from.x, y1: from.y, x2: to.x, y2: to.y }];
-            })
-          : [],
+        vectors: antennas.flatMap(({ id: antennaId, antenna }) =>
+          things.flatMap(({ key, of, id, place }) => {
+            if (of !== 'transducer' || !place || plan.transducers[id]?.kind !== 'sounder') return [];
+            const [from, to] = [at(antenna), at(place)];
+            return [{ key: `${antennaId}-${key}`, x1: from.x, y1: from.y, x2: to.x, y2: to.y }];
+          }),
+        ),
+        strakes: strakes.map(([id, strake]) => {
+          const [aft, fore] = [at(strake), at({ ...strake, forwardM: strake.forwardM + (strake.runsForwardM ?? 0) })];
+          return { id, x1: aft.x, y1: aft.y, x2: fore.x, y2: fore.y };
+        }),
         rings: things.flatMap(({ key, place, propellerDiameterM }) =>
           place && propellerDiameterM !== null
             ? [
@@ -329,16 +349,18 @@ export class HullDrawing {
         }),
       ]);
     return fittedThings(plan).flatMap(({ id, of, place }) => {
-      if (of !== 'transducer' || !place || plan.transducers[id]?.kind !== 'side-scan') return [];
+      const own = of === 'transducer' ? plan.transducers[id] : undefined;
+      if (!place || own?.kind !== 'side-scan') return [];
       const from = at(place);
+      const [low, high] = sideFanEdgesDeg(plan, own);
       const blocked = sideViewBlocked(plan, id);
       return [-1, 1].flatMap((side) => [
-        { key: `${id}-${side}`, points: wedge(from, side, 35, 85), lost: false },
+        { key: `${id}-${side}`, points: wedge(from, side, low, high), lost: false },
         ...blocked
           .filter((one) => (one.side === 'port') === side < 0)
           .map(({ by, lostDeg }) => ({
             key: `${id}-${side}-${by}`,
-            points: wedge(from, side, 85 - lostDeg, 85),
+            points: wedge(from, side, high - lostDeg, high),
             lost: true,
           })),
       ]);

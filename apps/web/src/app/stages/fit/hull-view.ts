@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, signal, untracked } from '@angular/core';
-import { equipmentOf, findingsOf, fitRules, markShift, stationSight } from '@grey-keel/core';
+import { findingsOf, fitRules, markingAntennas, markShift, stationSight } from '@grey-keel/core';
 import {
   boatSchema,
   displayMounts,
@@ -185,6 +185,16 @@ const speaksOf = (findingId: string, id: string): boolean => {
               </button>
             }
             @if (piece(); as own) {
+              @if (own.kind === 'strake or fitting') {
+                <gk-quantity-field
+                  label="Runs forward from there"
+                  [fieldId]="'runs-' + it.id"
+                  quantity="length"
+                  [value]="own.runsForwardM ?? null"
+                  [schema]="equipment.runsForwardM"
+                  (changed)="describe({ runsForwardM: $event })"
+                />
+              }
               @if (own.kind === 'propeller' || own.kind === 'bow motor') {
                 <gk-quantity-field
                   label="Propeller, diameter"
@@ -245,7 +255,7 @@ const speaksOf = (findingId: string, id: string): boolean => {
           }
           @for (shift of shifts(); track shift.name) {
             <p>
-              From {{ shift.name }}:
+              At {{ shift.at }}, from {{ shift.name }}:
               <gk-number
                 [of]="'From ' + shift.name"
                 [value]="shift.byM"
@@ -406,9 +416,10 @@ export class HullView {
     const it = this.chosen();
     const at = it?.of === 'transducer' ? it.place : null;
     return at
-      ? equipmentOf(this.looked(), 'position antenna').map(([, { name, ...place }]) => ({
-          name,
-          ...markShift(place, at),
+      ? markingAntennas(this.looked()).map(({ antenna, stationIds }) => ({
+          name: antenna.name,
+          at: stationIds.map((id) => this.looked().stations[id]?.name ?? id).join(' and '),
+          ...markShift(antenna, at),
         }))
       : [];
   });

@@ -9,47 +9,9 @@ import {
   output,
   signal,
 } from '@angular/core';
-import { svgPoints, type Diagram, type DiagramNode } from '@grey-keel/core';
-import type { ELK, ElkNode } from 'elkjs/lib/elk-api.js';
+import { laidDiagram, layoutGraph, svgPoints, type Diagram, type DiagramNode, type LaidDiagram } from '@grey-keel/core';
+import type { ELK } from 'elkjs/lib/elk-api.js';
 import { svgPoint } from '../../shared/svg-point.ts';
-
-/** Settings of the layout: layers from left to right, lines at right angles, room for the labels. */
-const layoutOptions = {
-  'elk.algorithm': 'layered',
-  'elk.direction': 'RIGHT',
-  'elk.edgeRouting': 'ORTHOGONAL',
-  'elk.layered.spacing.nodeNodeBetweenLayers': '150',
-  'elk.spacing.nodeNode': '18',
-  'elk.layered.nodePlacement.strategy': 'NETWORK_SIMPLEX',
-};
-
-interface Laid {
-  readonly width: number;
-  readonly height: number;
-  readonly places: ReadonlyMap<string, { readonly x: number; readonly y: number }>;
-  readonly lines: ReadonlyMap<string, readonly { readonly x: number; readonly y: number }[]>;
-}
-
-const asGraph = ({ nodes, edges }: Diagram): ElkNode => ({
-  id: 'root',
-  layoutOptions,
-  children: nodes.map(({ id, width, height }) => ({ id, width, height })),
-  edges: edges.map(({ id, from, to }) => ({ id, sources: [from], targets: [to] })),
-});
-
-const asLaid = (graph: ElkNode): Laid => ({
-  width: (graph.width ?? 100) + 20,
-  height: (graph.height ?? 100) + 20,
-  places: new Map((graph.children ?? []).map(({ id, x = 0, y = 0 }) => [id, { x: x + 10, y: y + 10 }])),
-  lines: new Map(
-    (graph.edges ?? []).map(({ id, sections = [] }) => [
-      id,
-      sections.flatMap(({ startPoint, bendPoints = [], endPoint }) =>
-        [startPoint, ...bendPoints, endPoint].map(({ x, y }) => ({ x: x + 10, y: y + 10 })),
-      ),
-    ]),
-  ),
-});
 
 /** The wiring as boxes and lines, laid out beside the interface; a transducer is dragged onto what takes its cable. */
 @Component({
@@ -67,11 +29,13 @@ const asLaid = (graph: ElkNode): Laid => ({
         (pointercancel)="held.set(null)"
       >
         @for (line of it.lines; track line.id) {
-          <polyline [attr.points]="line.points" class="line" [class.backbone]="line.kind === 'backbone'" />
+          <polyline [attr.points]="line.route" class="line" [class.backbone]="line.kind === 'backbone'" />
         }
         @for (line of it.lines; track line.id) {
           @if (line.label) {
-            <text [attr.x]="line.x" [attr.y]="line.y" class="label">{{ line.label }}</text>
+            <text [attr.x]="line.x" [attr.y]="line.y" class="label">
+              {{ line.label }}
+            </text>
           }
         }
         @if (held(); as from) {
@@ -161,7 +125,7 @@ export class NetworkDiagram {
   /** A transducer was dropped on a device: both by their ids in the plan. */
   readonly connected = output<{ readonly transducerId: string; readonly to: string }>();
 
-  private readonly laid = signal<{ readonly diagram: Diagram; readonly laid: Laid } | null>(null);
+  private readonly laid = signal<LaidDiagram | null>(null);
   protected readonly failed = signal(false);
   protected readonly held = signal<{
     readonly id: string;
@@ -172,24 +136,14 @@ export class NetworkDiagram {
   } | null>(null);
 
   protected readonly drawing = computed(() => {
-    const made = this.laid();
-    if (!made) return null;
-    const { diagram, laid } = made;
-    return {
-      width: laid.width,
-      height: laid.height,
-      nodes: diagram.nodes.map((node) => ({
-        ...node,
-        ...(laid.places.get(node.id) ?? { x: 0, y: 0 }),
-        wrong: this.wrong().has(node.id),
-      })),
-      lines: diagram.edges.map((edge) => {
-        const points = laid.lines.get(edge.id) ?? [];
-        const [start] = points;
-        // Beside the box it leaves, where no other line has joined it yet.
-        return { ...edge, points: svgPoints(points), x: (start?.x ?? 0) + 6, y: (start?.y ?? 0) - 5 };
-      }),
-    };
+    const laid = this.laid();
+    return (
+      laid && {
+        ...laid,
+        nodes: laid.nodes.map((node) => ({ ...node, wrong: this.wrong().has(node.id) })),
+        lines: laid.lines.map((line) => ({ ...line, route: svgPoints(line.points) })),
+      }
+    );
   });
 
   constructor() {
@@ -205,10 +159,10 @@ export class NetworkDiagram {
         });
         const start = performance.now();
         try {
-          const graph = await elk.layout(asGraph(diagram));
+          const graph = await elk.layout(layoutGraph(diagram));
           performance.measure('lay out the wiring', { start });
           // A newer drawing is under way: what came late is not shown.
-          if (mine === turn) this.laid.set({ diagram, laid: asLaid(graph) });
+          if (mine === turn) this.laid.set(laidDiagram(diagram, graph));
         } catch {
           if (mine === turn) this.failed.set(true);
         }

@@ -5,12 +5,20 @@ import {
   findingsOf,
   inOrder,
   networkRules,
+  socketGroups,
+  socketOf,
   takesTransducers,
   type Device,
 } from '@grey-keel/core';
-import { backboneSchema, linkSchema, networkDeviceSchema, type Backbone, type Link } from '@grey-keel/model';
+import {
+  backboneSchema,
+  linkSchema,
+  networkDeviceSchema,
+  type Backbone,
+  type Link,
+  type Socket,
+} from '@grey-keel/model';
 import { Store } from '@ngrx/store';
-import * as z from 'zod';
 import { ChoiceField } from '../../shared/choice-field.ts';
 import { QuantityField } from '../../shared/quantity-field.ts';
 import { TextField } from '../../shared/text-field.ts';
@@ -18,13 +26,12 @@ import { catalogueEvents, catalogueFeature } from '../../state/lists.ts';
 import { openBoat } from '../open-boat.ts';
 import { seriesVariable } from '../beams/series.ts';
 import { NetworkDiagram } from './network-diagram.ts';
-
-const separator = ';';
+import { SocketList } from './socket-list.ts';
 
 /** The wiring of sonars and sensors: the diagram, and the lists it is made from. */
 @Component({
   selector: 'gk-network-view',
-  imports: [ChoiceField, NetworkDiagram, QuantityField, TextField],
+  imports: [ChoiceField, NetworkDiagram, QuantityField, SocketList, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet" aria-labelledby="wiring-title">
@@ -137,26 +144,10 @@ const separator = ';';
         />
       </div>
       @for (it of devices(); track it.id) {
-        <div class="line">
+        <div class="line device">
           <span class="unit"
             >{{ it.name }} <span class="small faint">{{ it.kind }}</span></span
           >
-          @if (it.takes) {
-            <gk-text-field
-              label="Sockets, parted by ;"
-              [fieldId]="'device-sockets-' + it.id"
-              [value]="it.sockets"
-              [schema]="socketText"
-              (changed)="setSockets(it.id, it.name, $event)"
-            />
-            @if (it.sheet) {
-              <button type="button" class="plain" [id]="'device-sheet-' + it.id" (click)="fromSheet(it.id, it.name)">
-                From its sheet: {{ it.sheet }}
-              </button>
-            }
-          } @else {
-            <span></span>
-          }
           <label class="tick"
             ><input
               type="checkbox"
@@ -183,6 +174,26 @@ const separator = ';';
             [schema]="deviceShape.loads"
             (changed)="set(it.id, it.name, { loads: $event ?? 0 })"
           />
+          @if (it.takes) {
+            <div class="sockets">
+              <gk-socket-list
+                [deviceId]="it.id"
+                [of]="it.name"
+                [sockets]="it.device.sockets"
+                (changed)="set(it.id, it.name, { sockets: $event })"
+              />
+              @if (it.sheet.length) {
+                <button
+                  type="button"
+                  class="plain"
+                  [id]="'device-sheet-' + it.id"
+                  (click)="set(it.id, it.name, { sockets: it.sheet })"
+                >
+                  From its sheet: {{ it.sheetWords }}
+                </button>
+              }
+            </div>
+          }
         </div>
       }
     </section>
@@ -201,10 +212,11 @@ const separator = ';';
       padding: 8px 0;
       border-bottom: var(--hairline) solid var(--rule);
     }
-    .line .plain {
-      order: 9;
+    .device {
+      grid-template-columns: minmax(0, 2fr) minmax(0, 1.4fr) minmax(0, 1fr) minmax(0, 1fr);
+    }
+    .sockets {
       grid-column: 1 / -1;
-      justify-self: start;
     }
     .unit {
       align-self: center;
@@ -248,7 +260,6 @@ export class NetworkView {
   protected readonly linkShape = linkSchema.shape;
   protected readonly deviceShape = networkDeviceSchema.shape;
   protected readonly backboneShape = backboneSchema.shape;
-  protected readonly socketText = z.string().max(480, 'That is too long: at most twelve sockets.');
 
   protected readonly diagram = computed(() => diagramOf(this.plan()));
   protected readonly backbone = computed(() => this.plan().network.backbone);
@@ -284,8 +295,7 @@ export class NetworkView {
     devicesOf(this.plan()).map((one) => ({
       ...one,
       takes: takesTransducers(one),
-      sheet: one.device.sockets.length === 0 ? this.socketsOf(one.id).join(`${separator} `) : '',
-      sockets: one.device.sockets.join(`${separator} `),
+      ...this.sheetOf(one),
     })),
   );
 
@@ -306,14 +316,11 @@ export class NetworkView {
   }
 
   /** The sockets its catalogue entry gives a display, for a list that is still empty. */
-  private socketsOf(stationId: string): string[] {
+  private sheetOf({ id: stationId, device }: Device): { sheet: Socket[]; sheetWords: string } {
     const entryId = this.plan().displays[stationId]?.catalogue?.entryId;
     const item = this.catalogue().find(({ id }) => id === entryId)?.item;
-    return item?.type === 'display' ? item.sockets.filter((socket) => socket !== 'network') : [];
-  }
-
-  protected fromSheet(id: string, name: string): void {
-    this.set(id, name, { sockets: this.socketsOf(id) });
+    const sheet = item?.type === 'display' && device.sockets.length === 0 ? item.sockets.map(socketOf) : [];
+    return { sheet, sheetWords: sheet.map(({ plug }) => plug).join('; ') };
   }
 
   /** A plug that is not named yet takes its name from the catalogue, or from a free socket there. */
@@ -330,23 +337,15 @@ export class NetworkView {
   }
 
   private freeSocket(to: string, own: string): string {
-    const sockets = [...(this.plan().network.devices[to]?.sockets ?? [])];
-    for (const [id, { to: other, plug }] of inOrder(this.plan().network.links))
-      if (id !== own && other === to && sockets.includes(plug)) sockets.splice(sockets.indexOf(plug), 1);
-    return sockets[0] ?? '';
+    const kind = this.plan().transducers[own]?.kind;
+    const free = socketGroups(this.plan(), to).find(
+      ({ drives, plugged, atOnce }) => kind && drives.has(kind) && plugged.filter((id) => id !== own).length < atOnce,
+    );
+    return free?.plug ?? '';
   }
 
   protected set(id: string, name: string, changes: Partial<Device['device']>): void {
     this.open.edits.edit(name, { type: 'describeDevice', id, changes });
-  }
-
-  protected setSockets(id: string, name: string, text: string): void {
-    const sockets = text
-      .split(separator)
-      .map((one) => one.trim().slice(0, 40))
-      .filter((one) => one !== '')
-      .slice(0, 12);
-    this.set(id, name, { sockets });
   }
 
   protected setBackbone(changes: Partial<Backbone>): void {

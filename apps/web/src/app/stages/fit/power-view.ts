@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
-import { circuitStanding, dayOf, formatFigure, inOrder, toDisplay, unitFor } from '@grey-keel/core';
+import { circuitStanding, dayOf, devicesOf, formatFigure, inOrder, toDisplay, unitFor } from '@grey-keel/core';
 import {
   batterySchema,
   chemistries,
@@ -246,6 +246,15 @@ const usualLoad: Load = { name: 'Display', currentA: 3, lowestV: 10, highestV: 1
                         (changed)="setLoad(it.id, load, { name: $event })"
                       />
                     </td>
+                    <td class="name">
+                      <gk-choice-field
+                        label="It is"
+                        [fieldId]="'load-device-' + it.id + '-' + load[0]"
+                        [value]="load[1].deviceId ?? ''"
+                        [choices]="deviceChoices()"
+                        (changed)="setLoad(it.id, load, asDevice(load[1], $event))"
+                      />
+                    </td>
                     @for (one of loadFields; track one.key) {
                       <td>
                         <gk-quantity-field
@@ -396,6 +405,10 @@ export class PowerView {
     { value: '', label: 'nothing yet' },
     ...this.batteries().map(([id, { name }]) => ({ value: id, label: name })),
   ]);
+  protected readonly deviceChoices = computed(() => [
+    { value: '', label: 'something else' },
+    ...devicesOf(this.plan()).map(({ id, name, kind }) => ({ value: id, label: `${name}, ${kind}` })),
+  ]);
   protected readonly circuits = computed(() =>
     inOrder(this.plan().power.circuits).map(([id, circuit]) => ({
       id,
@@ -498,6 +511,12 @@ export class PowerView {
 
   protected asChange(key: (typeof this.batteryFields)[number]['key'], value: number | null): Partial<Battery> {
     return value === null ? {} : { [key]: value };
+  }
+
+  /** A load that has the usual name still takes that of what it is said to be. */
+  protected asDevice({ name }: Load, deviceId: string): Partial<Load> {
+    const found = devicesOf(this.plan()).find(({ id }) => id === deviceId);
+    return { deviceId: deviceId || null, ...(found && name === usualLoad.name ? { name: found.name } : {}) };
   }
 
   protected asLoadChange(key: (typeof this.loadFields)[number]['key'], value: number | null): Partial<Load> {

@@ -1,27 +1,36 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { wiringSheets, type SheetTable } from '@grey-keel/core';
-import { Store } from '@ngrx/store';
-import { firstValueFrom } from 'rxjs';
-import { problemOf } from '../../api/problem.ts';
-import { ServerApi } from '../../api/server-api.ts';
 import { fileNameOf, saveFile } from '../../shared/save-file.ts';
-import { selectBoatId, selectUnsent } from '../../state/plan.selectors.ts';
 import { openBoat } from '../open-boat.ts';
+import { Printing } from '../printing.ts';
 
 /** What an installer takes along: circuits, cables and parts, sources; on the screen, as PDF and as CSV. */
 @Component({
   selector: 'gk-sheets-view',
+  providers: [Printing],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet row" aria-label="Printing">
-      <button type="button" class="action chief" id="wiring-a4" [disabled]="busy()" (click)="print('A4')">
+      <button
+        type="button"
+        class="action chief"
+        id="wiring-a4"
+        [disabled]="printing.busy()"
+        (click)="printing.sheet('wiring', 'A4')"
+      >
         Wiring sheet as PDF, A4
       </button>
-      <button type="button" class="action" id="wiring-letter" [disabled]="busy()" (click)="print('LETTER')">
+      <button
+        type="button"
+        class="action"
+        id="wiring-letter"
+        [disabled]="printing.busy()"
+        (click)="printing.sheet('wiring', 'LETTER')"
+      >
         PDF, Letter
       </button>
-      @if (message()) {
-        <p role="alert">{{ message() }}</p>
+      @if (printing.message()) {
+        <p role="alert">{{ printing.message() }}</p>
       }
     </section>
     @for (table of tables(); track table.id) {
@@ -78,35 +87,13 @@ import { openBoat } from '../open-boat.ts';
 })
 export class SheetsView {
   private readonly open = openBoat();
-  private readonly store = inject(Store);
-  private readonly api = inject(ServerApi);
-  private readonly boatId = this.store.selectSignal(selectBoatId);
-  private readonly unsent = this.store.selectSignal(selectUnsent);
-  protected readonly busy = signal(false);
-  protected readonly message = signal('');
+  protected readonly printing = inject(Printing);
   protected readonly tables = computed(() => wiringSheets(this.open.plan(), this.open.units()));
   protected readonly none: Readonly<Record<SheetTable['id'], string>> = {
     wiring: 'No circuit yet: add batteries and circuits under power.',
     cables: 'Nothing to cut or buy yet.',
     sources: 'No screen listens to anything yet: choose feeds on Sources.',
   };
-
-  protected async print(paper: 'A4' | 'LETTER'): Promise<void> {
-    const boatId = this.boatId();
-    if (boatId === null) return;
-    if (this.unsent().length > 0)
-      return this.message.set('The newest changes have not reached the server yet. Print again in a moment.');
-    this.busy.set(true);
-    this.message.set('');
-    try {
-      const pdf = await firstValueFrom(this.api.printed(boatId, 'wiring', this.open.units(), paper));
-      saveFile(pdf, fileNameOf(this.open.plan().boat.name, '-wiring.pdf'));
-    } catch (error) {
-      this.message.set(problemOf(error).detail);
-    } finally {
-      this.busy.set(false);
-    }
-  }
 
   protected async csv({ id, columns, rows }: SheetTable): Promise<void> {
     const { unparse } = await import('papaparse');

@@ -10,34 +10,35 @@ import {
   type Card,
 } from '@grey-keel/core';
 import { Store } from '@ngrx/store';
-import { filter, firstValueFrom, race, timer } from 'rxjs';
-import { problemOf } from '../../api/problem.ts';
-import { ServerApi, type PrintedSheet } from '../../api/server-api.ts';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe, SentencePipe } from '../../shared/figure-pipe.ts';
-import { fileNameOf, saveFile } from '../../shared/save-file.ts';
 import { newId } from '../../state/open-plan.ts';
-import { selectBoatId, selectFindings, selectStages, selectUnsent } from '../../state/plan.selectors.ts';
+import { selectFindings, selectStages } from '../../state/plan.selectors.ts';
 import { seriesVariable } from '../beams/series.ts';
 import { openBoat } from '../open-boat.ts';
+import { Printing, type Paper } from '../printing.ts';
 import { stageRegister } from '../stages.ts';
 import { CardSection } from './card-section.ts';
 import { StationCard } from './station-card.ts';
 
-/** How long printing waits for edits that the server has not answered for. */
-const patienceMs = 5000;
-
 @Component({
   selector: 'gk-handover-page',
   imports: [CardSection, ComputedNumber, FigurePipe, RouterLink, SentencePipe, StationCard],
+  providers: [Printing],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let it = card();
     <div class="row bar">
-      <button type="button" class="action chief" id="print-card" [disabled]="busy()" (click)="print('card')">
+      <button type="button" class="action chief" id="print-card" [disabled]="printing.busy()" (click)="printCard()">
         Dash cards as PDF
       </button>
-      <button type="button" class="action" id="print-report" [disabled]="busy()" (click)="print('report')">
+      <button
+        type="button"
+        class="action"
+        id="print-report"
+        [disabled]="printing.busy()"
+        (click)="printing.sheet('report', paper())"
+      >
         Report as PDF
       </button>
       <label class="small paper"
@@ -48,10 +49,12 @@ const patienceMs = 5000;
         </select>
       </label>
       <button type="button" class="action" (click)="printHere()">Print</button>
-      <button type="button" class="action" [disabled]="busy()" (click)="bundle()">Bundle for another shop</button>
+      <button type="button" class="action" [disabled]="printing.busy()" (click)="printing.bundle()">
+        Bundle for another shop
+      </button>
       <span class="small standing {{ standing() }}" role="status">{{ standingWords() }}</span>
     </div>
-    @if (message(); as words) {
+    @if (printing.message(); as words) {
       <p class="sheet bad" role="alert">{{ words }}</p>
     }
     <article class="sheet card" aria-labelledby="card-title">
@@ -277,8 +280,6 @@ const patienceMs = 5000;
 export class HandoverPage {
   private readonly open = openBoat();
   private readonly store = inject(Store);
-  private readonly api = inject(ServerApi);
-  private readonly boatId = this.store.selectSignal(selectBoatId);
   private readonly found = this.store.selectSignal(selectFindings);
   private readonly stages = this.store.selectSignal(selectStages);
   protected readonly units = this.open.units;
@@ -287,9 +288,8 @@ export class HandoverPage {
   protected readonly standing = computed(() => cardStanding(this.open.plan()));
   protected readonly cautions = cardCautions;
   protected readonly colour = seriesVariable;
-  protected readonly busy = signal(false);
-  protected readonly message = signal('');
-  protected readonly paper = signal<'A4' | 'LETTER'>('A4');
+  protected readonly printing = inject(Printing);
+  protected readonly paper = signal<Paper>('A4');
 
   protected readonly standingWords = computed(
     () =>
@@ -320,52 +320,23 @@ export class HandoverPage {
       .map(({ id, stage, severity, title, reason }) => ({ key: id, stage, words: `${severity}: ${title}.`, reason })),
   ]);
 
-  protected print(sheet: PrintedSheet): void {
-    void this.working(async (boatId) => {
-      const pdf = await firstValueFrom(this.api.printed(boatId, sheet, this.units(), this.paper()));
-      saveFile(pdf, fileNameOf(this.card().boat.name, `-${sheet}.pdf`));
-      if (sheet === 'card') this.remember();
-    });
+  protected async printCard(): Promise<void> {
+    // What is on the sheet is what was asked for, whatever is typed while it is made.
+    const fingerprint = cardFingerprint(this.card());
+    if (await this.printing.sheet('card', this.paper())) this.remember(fingerprint);
   }
 
   /** The sheets as they are seen, through the browser's own printing. */
   protected printHere(): void {
     window.print();
-    this.remember();
+    this.remember(cardFingerprint(this.card()));
   }
 
-  private remember(): void {
+  private remember(fingerprint: string): void {
     this.open.edits.edit('print the card', {
       type: 'printCard',
       id: newId(),
-      card: { at: new Date().toISOString(), fingerprint: cardFingerprint(this.card()) },
+      card: { at: new Date().toISOString(), fingerprint },
     });
-  }
-
-  protected bundle(): void {
-    void this.working(async (boatId) =>
-      saveFile(await firstValueFrom(this.api.bundle(boatId)), fileNameOf(this.card().boat.name, '.grey-keel.json')),
-    );
-  }
-
-  /** The server prints what it has kept, so everything typed must have reached it first. */
-  private async working(work: (boatId: string) => Promise<void>): Promise<void> {
-    const boatId = this.boatId();
-    if (boatId === null) return;
-    this.busy.set(true);
-    this.message.set('');
-    try {
-      const sent = this.store.select(selectUnsent).pipe(filter((unsent) => unsent.length === 0));
-      const waited = await firstValueFrom(race(sent, timer(patienceMs)));
-      if (waited === 0)
-        this.message.set(
-          'The newest changes have not reached the server, so nothing was printed. Start it again and try once more; nothing typed is lost.',
-        );
-      else await work(boatId);
-    } catch (error) {
-      this.message.set(problemOf(error).detail);
-    } finally {
-      this.busy.set(false);
-    }
   }
 }

@@ -5,15 +5,19 @@ import {
   newSource,
   newUnitSettings,
   poorRank,
+  shallowLimits,
   sourcesToDo,
   suggestSourceName,
+  voltageLimits,
   workingWater,
 } from '@grey-keel/core';
 import {
+  alarmsSchema,
   fedQuantities,
   housekeeping,
   sourceSchema,
   temperatureSensors,
+  type Alarms,
   type Edit,
   type FedQuantity,
   type Housekeeping,
@@ -21,6 +25,7 @@ import {
   type UnitSettings,
 } from '@grey-keel/model';
 import { ChoiceField, choicesOf } from '../../shared/choice-field.ts';
+import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
 import { QuantityField } from '../../shared/quantity-field.ts';
 import { TextField } from '../../shared/text-field.ts';
@@ -35,7 +40,7 @@ const unset = { value: '' as const, label: 'not looked at' };
 /** The first power-up, in the order it is done: on, tags and types, names, feeds, settings, housekeeping. */
 @Component({
   selector: 'gk-sources-page',
-  imports: [ChoiceField, FigurePipe, QuantityField, TextField, ToDoList, TravelView],
+  imports: [ChoiceField, ComputedNumber, FigurePipe, QuantityField, TextField, ToDoList, TravelView],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <gk-to-do-list [items]="toDo()" />
@@ -192,6 +197,7 @@ const unset = { value: '' as const, label: 'not looked at' };
               <th scope="col">its water</th>
               <th scope="col">north</th>
               <th scope="col">port is drawn on port</th>
+              <th scope="col">alarms, empty where off</th>
               <th scope="col">housekeeping</th>
             </tr>
           </thead>
@@ -233,8 +239,33 @@ const unset = { value: '' as const, label: 'not looked at' };
                   />
                 </td>
                 <td class="left">
+                  @for (alarm of alarmFields; track alarm.key) {
+                    <gk-quantity-field
+                      [label]="alarm.label"
+                      [fieldId]="'alarm-' + alarm.id + '-' + it.id"
+                      [quantity]="alarm.quantity"
+                      [decimals]="1"
+                      [value]="it.unit.alarms?.[alarm.key] ?? null"
+                      [schema]="alarmShape[alarm.key]"
+                      (changed)="setAlarm(it.id, it.name, it.unit, alarm.key, $event)"
+                    />
+                    @if (it.limits[alarm.key]; as limit) {
+                      <span class="small faint">
+                        at least
+                        <gk-number
+                          [of]="'Least for the ' + alarm.label + ' alarm of ' + it.name"
+                          [value]="limit.least"
+                          [quantity]="alarm.quantity"
+                          [decimals]="1"
+                          [steps]="limit.working"
+                        />
+                      </span>
+                    }
+                  }
+                </td>
+                <td class="left">
                   <details>
-                    <summary>{{ it.done }} of ${housekeeping.length} done</summary>
+                    <summary>{{ it.done }} of {{ items.length }} done</summary>
                     @for (item of items; track item) {
                       <label
                         ><input
@@ -253,8 +284,9 @@ const unset = { value: '' as const, label: 'not looked at' };
         </table>
       </div>
       <p class="small faint">
-        Alarms worth having: engine temperature, low voltage (half a volt over the lowest a device bears), shallow
-        (draught and the margin of the water). Nuisance ones off, so that the others are heeded.
+        Alarms worth having: shallow, as the display shows it (over what it shows when the keel touches); low voltage
+        (over what the first device goes out at); engine temperature, as the engine's maker says. Nuisance ones off, so
+        that the others are heeded.
       </p>
     </section>
     <section class="sheet" aria-labelledby="travels-title">
@@ -347,7 +379,14 @@ export class SourcesPage {
   protected readonly units = this.open.units;
   protected readonly shape = sourceSchema.shape;
   protected readonly sensors = choicesOf(temperatureSensors);
-  protected readonly items = housekeeping;
+  /** What is ticked off; the alarms have a figure of their own. */
+  protected readonly items = housekeeping.filter((item) => !item.endsWith('alarm'));
+  protected readonly alarmShape = alarmsSchema.shape;
+  protected readonly alarmFields = [
+    { key: 'shallowM', id: 'shallow', label: 'Shallow', quantity: 'depth' },
+    { key: 'lowVoltageV', id: 'voltage', label: 'Low voltage', quantity: 'voltage' },
+    { key: 'engineTemperatureC', id: 'engine', label: 'Engine', quantity: 'temperature' },
+  ] as const;
   protected readonly waters = [unset, ...choicesOf(['fresh', 'brackish', 'salt'] as const)];
   protected readonly norths = [unset, ...choicesOf(['true', 'magnetic'] as const)];
   protected readonly sideChoices = choicesOf(sides);
@@ -387,7 +426,13 @@ export class SourcesPage {
       const display = plan.displays[id];
       if (!display) return [];
       const unit = plan.units[id] ?? newUnitSettings();
-      return [{ id, name, display: display.name, unit, done: Object.keys(unit.done).length }];
+      const limits = {
+        shallowM: shallowLimits(plan, id),
+        lowVoltageV: voltageLimits(plan, id),
+        engineTemperatureC: null,
+      };
+      const done = this.items.filter((item) => unit.done[item]).length;
+      return [{ id, name, display: display.name, unit, limits, done }];
     });
   });
 
@@ -445,6 +490,16 @@ export class SourcesPage {
 
   protected setUnit(stationId: string, name: string, changes: Partial<UnitSettings>): void {
     this.open.edits.edit(name, { type: 'describeUnit', stationId, changes });
+  }
+
+  protected setAlarm(
+    stationId: string,
+    name: string,
+    { alarms }: UnitSettings,
+    key: keyof Alarms,
+    value: number | null,
+  ): void {
+    this.setUnit(stationId, name, { alarms: { ...alarms, [key]: value } });
   }
 
   protected tick(stationId: string, unit: UnitSettings, item: Housekeeping, on: boolean): void {
