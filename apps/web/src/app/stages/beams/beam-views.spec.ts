@@ -165,7 +165,26 @@ describe('the views of the beams', () => {
     TestBed.inject(GoTo).element('absorption-chart', 30);
     await settle();
     expect(root.querySelector('#absorption-chart')).not.toBeNull();
+    expect(root.querySelector('#transducer-mounting-b-narrow')).toBeNull();
+    TestBed.inject(GoTo).element('transducer-mounting-b-narrow', 30);
+    await settle();
+    expect(root.querySelector('#transducer-mounting-b-narrow')).not.toBeNull();
     root.remove();
+  });
+
+  it('put a transducer of the catalogue on the boat with the sensor it has built in, as one edit', async () => {
+    const root = await page(BeamsPage);
+    const [first] = catalogue;
+    if (first?.item.type !== 'transducer') return fail('no transducer');
+    store().dispatch(
+      catalogueEvents.loaded({ entries: [{ ...first, item: { ...first.item, temperatureSensor: 'built in' } }] }),
+    );
+    await settle();
+    const before = Object.keys(plan().transducers);
+    await press(root, 'gk-catalogue-table tbody button');
+    const [id = ''] = Object.keys(plan().transducers).filter((one) => !before.includes(one));
+    expect(plan().transducers[id]?.name).toBe('wide-fan');
+    expect(plan().sources[id]?.temperature).toBe('built in');
   });
 
   it('keep a changed sheet as a new version, with figures derived no longer, and leave the other beam as it was', async () => {

@@ -11,7 +11,7 @@ import {
   untracked,
 } from '@angular/core';
 import { lostToAbsorption, sectionAt, workingWater } from '@grey-keel/core';
-import { planSchema, type CatalogueEntry, type Transducer, type TransducerEntry } from '@grey-keel/model';
+import { planSchema, type CatalogueEntry, type Source, type Transducer, type TransducerEntry } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
 import { ServerApi } from '../../api/server-api.ts';
 import { problemOf } from '../../api/problem.ts';
@@ -471,7 +471,8 @@ export class BeamsPage {
   }
 
   protected place({ entry, item }: CatalogueTransducer): void {
-    this.put(item.element, item.mountings[0] ?? 'transom', { entryId: entry.id, version: entry.version });
+    const catalogue = { entryId: entry.id, version: entry.version };
+    this.put(item.element, item.mountings[0] ?? 'transom', catalogue, item.temperatureSensor);
   }
 
   protected placeAll(entries: CatalogueEntry[]): void {
@@ -521,26 +522,28 @@ export class BeamsPage {
     element: Transducer | CatalogueTransducer['item']['element'],
     mounting: Transducer['mounting'],
     catalogue: Transducer['catalogue'],
+    temperature: Source['temperature'] = 'none',
   ): void {
     const id = newId();
     const { along, aboveKeelM } = usualPlace[mounting];
     const length = this.plan().boat.lengthM ?? 6;
     const ways = this.plan().ways;
     const { trailer: _never, ...wet } = ways;
-    this.open.edits.edit(`place ${element.name}`, {
-      type: 'placeTransducer',
-      id,
-      transducer: {
-        ...element,
-        catalogue,
-        mounting,
-        forwardM: Math.round(length * along * 100) / 100,
-        starboardM: 0,
-        aboveKeelM,
-        workingBeam: 0,
-        transmitsIn: wet,
-      },
-    });
+    const transducer = {
+      ...element,
+      catalogue,
+      mounting,
+      forwardM: Math.round(length * along * 100) / 100,
+      starboardM: 0,
+      aboveKeelM,
+      workingBeam: 0,
+      transmitsIn: wet,
+    };
+    this.open.edits.edit(
+      `place ${element.name}`,
+      { type: 'placeTransducer', id, transducer },
+      ...(temperature === 'none' ? [] : [{ type: 'describeSource' as const, id, changes: { temperature } }]),
+    );
     this.selected.set(id);
   }
 }

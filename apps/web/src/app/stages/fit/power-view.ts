@@ -232,70 +232,54 @@ const usualLoad: Load = { name: 'Display', currentA: 3, lowestV: 10, highestV: 1
               }
             </ul>
           }
-          <div class="scroll">
-            <table class="figures" [attr.aria-label]="'What hangs on ' + it.circuit.name">
-              <tbody>
-                @for (load of it.loads; track load[0]) {
-                  <tr>
-                    <td class="name">
-                      <gk-text-field
-                        label="Load"
-                        [fieldId]="'load-name-' + it.id + '-' + load[0]"
-                        [value]="load[1].name"
-                        [schema]="loadShape.name"
-                        (changed)="setLoad(it.id, load, { name: $event })"
-                      />
-                    </td>
-                    <td class="name">
-                      <gk-choice-field
-                        label="It is"
-                        [fieldId]="'load-device-' + it.id + '-' + load[0]"
-                        [value]="load[1].deviceId ?? ''"
-                        [choices]="deviceChoices()"
-                        (changed)="setLoad(it.id, load, asDevice(load[1], $event))"
-                      />
-                    </td>
-                    @for (one of loadFields; track one.key) {
-                      <td>
-                        <gk-quantity-field
-                          [label]="one.label"
-                          [fieldId]="'load-' + one.key + '-' + it.id + '-' + load[0]"
-                          [quantity]="one.quantity"
-                          [value]="load[1][one.key]"
-                          [schema]="loadShape[one.key]"
-                          (changed)="setLoad(it.id, load, asLoadChange(one.key, $event))"
-                        />
-                      </td>
-                    }
-                    <td class="left">
-                      <span class="small faint">on while</span>
-                      <div class="ways">
-                        @for (way of ways(); track way) {
-                          <label class="small"
-                            ><input
-                              type="checkbox"
-                              [checked]="load[1].runsIn[way] === true"
-                              (change)="runs(it.id, load, way, $any($event.target).checked)"
-                            />
-                            {{ way }}</label
-                          >
-                        }
-                      </div>
-                    </td>
-                    <td>
-                      <button
-                        type="button"
-                        class="plain"
-                        (click)="putLoad(it.id, load[0], null, 'take ' + load[1].name + ' off')"
-                      >
-                        Remove<span class="hidden-label"> {{ load[1].name }} from {{ it.circuit.name }}</span>
-                      </button>
-                    </td>
-                  </tr>
+          @for (load of it.loads; track load[0]) {
+            <div class="load" role="group" [attr.aria-label]="load[1].name + ' on ' + it.circuit.name">
+              <gk-text-field
+                label="Load"
+                [fieldId]="'load-name-' + it.id + '-' + load[0]"
+                [value]="load[1].name"
+                [schema]="loadShape.name"
+                (changed)="setLoad(it.id, load, { name: $event })"
+              />
+              <gk-choice-field
+                label="It is"
+                [fieldId]="'load-device-' + it.id + '-' + load[0]"
+                [value]="load[1].deviceId ?? ''"
+                [choices]="deviceChoices()"
+                (changed)="setLoad(it.id, load, asDevice(load[1], $event))"
+              />
+              @for (one of loadFields; track one.key) {
+                <gk-quantity-field
+                  [label]="one.label"
+                  [fieldId]="'load-' + one.key + '-' + it.id + '-' + load[0]"
+                  [quantity]="one.quantity"
+                  [value]="load[1][one.key]"
+                  [schema]="loadShape[one.key]"
+                  (changed)="setLoad(it.id, load, asLoadChange(one.key, $event))"
+                />
+              }
+              <div class="ways">
+                <span class="small faint">on while</span>
+                @for (way of ways(); track way) {
+                  <label class="small"
+                    ><input
+                      type="checkbox"
+                      [checked]="load[1].runsIn[way] === true"
+                      (change)="runs(it.id, load, way, $any($event.target).checked)"
+                    />
+                    {{ way }}</label
+                  >
                 }
-              </tbody>
-            </table>
-          </div>
+                <button
+                  type="button"
+                  class="plain"
+                  (click)="putLoad(it.id, load[0], null, 'take ' + load[1].name + ' off')"
+                >
+                  Remove<span class="hidden-label"> {{ load[1].name }} from {{ it.circuit.name }}</span>
+                </button>
+              </div>
+            </div>
+          }
           <div class="row">
             <button type="button" class="action" (click)="addLoad(it.id)">Hang another load on it</button>
             <button type="button" class="plain" (click)="removeCircuit(it.id, it.circuit.name)">
@@ -341,21 +325,23 @@ const usualLoad: Load = { name: 'Display', currentA: 3, lowestV: 10, highestV: 1
       padding: 0;
       list-style: none;
     }
-    .scroll {
-      overflow-x: auto;
-    }
-    td {
-      vertical-align: top;
-      min-width: 112px;
-    }
-    td.name {
-      min-width: 170px;
+    .load {
+      display: grid;
+      grid-template-columns: minmax(0, 2fr) minmax(0, 2fr) repeat(3, minmax(0, 1fr));
+      gap: 4px 12px;
+      padding: 6px 0 0 14px;
+      border-left: 3px solid var(--rule);
+      margin-bottom: 8px;
     }
     .ways {
+      grid-column: 1 / -1;
       display: flex;
       flex-wrap: wrap;
-      gap: 0 12px;
-      min-width: 220px;
+      align-items: center;
+      gap: 0 16px;
+    }
+    .ways .plain {
+      margin-left: auto;
     }
     .ways label {
       display: flex;
@@ -370,6 +356,11 @@ const usualLoad: Load = { name: 'Display', currentA: 3, lowestV: 10, highestV: 1
     }
     h3 {
       margin: 10px 0 4px;
+    }
+    @media (max-width: 900px) {
+      .load {
+        grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+      }
     }
   `,
 })

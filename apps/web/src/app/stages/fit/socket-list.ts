@@ -57,14 +57,15 @@ import { TextField } from '../../shared/text-field.ts';
   styles: `
     .socket {
       display: grid;
-      grid-template-columns: minmax(0, 2fr) minmax(0, 5fr) 84px auto;
+      grid-template-columns: minmax(0, 1.5fr) minmax(0, 4fr) 72px auto;
       gap: 4px 12px;
       align-items: end;
     }
     .kinds {
       display: flex;
       flex-wrap: wrap;
-      gap: 0 14px;
+      gap: 0 12px;
+      font-size: var(--small);
     }
     label {
       display: flex;

@@ -1,12 +1,19 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
-import type { DisplayEntry, FittedDisplay } from '@grey-keel/model';
+import type { DisplayEntry, FittedDisplay, NamedSocket } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
 import { ChoiceField } from '../../shared/choice-field.ts';
 import { catalogueEvents, catalogueFeature } from '../../state/lists.ts';
 
-const fitted = (item: DisplayEntry, entryId: string, version: number): FittedDisplay => {
-  const { type: _type, sockets: _sockets, travellingSettings: travels, ...screen } = item;
-  return { ...screen, catalogue: { entryId, version }, seatedDistanceM: null, readAtNight: false, travels };
+/** A display as its catalogue entry has it, and the sockets it comes with. */
+export interface ChosenDisplay {
+  readonly display: FittedDisplay;
+  readonly sockets: readonly NamedSocket[];
+}
+
+const fitted = (item: DisplayEntry, entryId: string, version: number): ChosenDisplay => {
+  const { type: _type, sockets, travellingSettings: travels, ...screen } = item;
+  const catalogue = { entryId, version };
+  return { display: { ...screen, catalogue, seatedDistanceM: null, readAtNight: false, travels }, sockets };
 };
 
 /** Which display stands at a station, from the shop's catalogue. */
@@ -32,7 +39,7 @@ export class DisplayPicker {
   readonly stationId = input.required<string>();
   readonly label = input.required<string>();
   readonly display = input<FittedDisplay | null>(null);
-  readonly chosen = output<FittedDisplay | null>();
+  readonly chosen = output<ChosenDisplay | null>();
 
   private readonly store = inject(Store);
   private readonly entries = this.store.selectSignal(catalogueFeature.selectAll);

@@ -38,7 +38,7 @@ import { GoTo } from '../../shared/go-to.ts';
 import { newId } from '../../state/open-plan.ts';
 import { KeyList } from '../keys/key-list.ts';
 import { openBoat } from '../open-boat.ts';
-import { DisplayPicker } from './display-picker.ts';
+import { DisplayPicker, type ChosenDisplay } from './display-picker.ts';
 import { LayoutGives } from './layout-gives.ts';
 import { PageMatrix, type Cell } from './page-matrix.ts';
 import { ScreenEditor, type Chosen } from './screen-editor.ts';
@@ -225,11 +225,17 @@ export class PagesPage {
     computation: () => null,
   });
 
-  protected fitDisplay(stationId: string, display: FittedDisplay | null): void {
+  protected fitDisplay(stationId: string, chosen: ChosenDisplay | null): void {
     const before = this.plan().displays[stationId];
-    if (!display) return this.open.edits.edit('take the display off', { type: 'removeDisplay', stationId });
+    if (!chosen) return this.open.edits.edit('take the display off', { type: 'removeDisplay', stationId });
     const kept = before ? { seatedDistanceM: before.seatedDistanceM, readAtNight: before.readAtNight } : {};
-    this.open.edits.edit(`fit ${display.name}`, { type: 'fitDisplay', stationId, display: { ...display, ...kept } });
+    const { display, sockets } = chosen;
+    this.open.edits.edit(
+      `fit ${display.name}`,
+      { type: 'fitDisplay', stationId, display: { ...display, ...kept } },
+      // Its sockets come with it: those of another display are not there any more.
+      { type: 'describeDevice', id: stationId, changes: { sockets: [...sockets] } },
+    );
   }
 
   protected look(stationId: string, changes: Partial<FittedDisplay>): void {

@@ -57,7 +57,7 @@ const entry: CatalogueEntry = {
     pressesPerKey: 1,
     keysBindTo: 'page',
     panesPerPage: 6,
-    sockets: [],
+    sockets: ['nine-pin'],
     travellingSettings: [],
   },
 };
@@ -96,6 +96,7 @@ describe('Pages', () => {
         panesPerPage: 6,
       }),
     );
+    expect(plan().network.devices['helm']?.sockets).toEqual(['nine-pin']);
     await choose(root, '#display-helm', '');
     expect([plan().displays, plan().pages]).toEqual([{}, {}]);
   });

@@ -197,7 +197,6 @@ const unset = { value: '' as const, label: 'not looked at' };
               <th scope="col">its water</th>
               <th scope="col">north</th>
               <th scope="col">port is drawn on port</th>
-              <th scope="col">alarms, empty where off</th>
               <th scope="col">housekeeping</th>
             </tr>
           </thead>
@@ -239,31 +238,6 @@ const unset = { value: '' as const, label: 'not looked at' };
                   />
                 </td>
                 <td class="left">
-                  @for (alarm of alarmFields; track alarm.key) {
-                    <gk-quantity-field
-                      [label]="alarm.label"
-                      [fieldId]="'alarm-' + alarm.id + '-' + it.id"
-                      [quantity]="alarm.quantity"
-                      [decimals]="1"
-                      [value]="it.unit.alarms?.[alarm.key] ?? null"
-                      [schema]="alarmShape[alarm.key]"
-                      (changed)="setAlarm(it.id, it.name, it.unit, alarm.key, $event)"
-                    />
-                    @if (it.limits[alarm.key]; as limit) {
-                      <span class="small faint">
-                        at least
-                        <gk-number
-                          [of]="'Least for the ' + alarm.label + ' alarm of ' + it.name"
-                          [value]="limit.least"
-                          [quantity]="alarm.quantity"
-                          [decimals]="1"
-                          [steps]="limit.working"
-                        />
-                      </span>
-                    }
-                  }
-                </td>
-                <td class="left">
                   <details>
                     <summary>{{ it.done }} of {{ items.length }} done</summary>
                     @for (item of items; track item) {
@@ -283,10 +257,57 @@ const unset = { value: '' as const, label: 'not looked at' };
           </tbody>
         </table>
       </div>
+      <h3 id="alarms-title">Alarms, empty where off</h3>
+      <div class="scroll">
+        <table class="figures units" aria-labelledby="alarms-title">
+          <thead>
+            <tr>
+              <th scope="col">Display</th>
+              @for (alarm of alarmFields; track alarm.key) {
+                <th scope="col">{{ alarm.label }}</th>
+              }
+            </tr>
+          </thead>
+          <tbody>
+            @for (it of stations(); track it.id) {
+              <tr>
+                <th scope="row">{{ it.name }}</th>
+                @for (alarm of alarmFields; track alarm.key) {
+                  <td>
+                    <gk-quantity-field
+                      [label]="alarm.label + ' at ' + it.name"
+                      [labelHidden]="true"
+                      [fieldId]="'alarm-' + alarm.id + '-' + it.id"
+                      [quantity]="alarm.quantity"
+                      [decimals]="1"
+                      [value]="it.unit.alarms?.[alarm.key] ?? null"
+                      [schema]="alarmShape[alarm.key]"
+                      (changed)="setAlarm(it.id, it.name, it.unit, alarm.key, $event)"
+                    />
+                    <span class="small faint">
+                      @if (it.limits[alarm.key]; as limit) {
+                        at least
+                        <gk-number
+                          [of]="'Least for the ' + alarm.label + ' alarm of ' + it.name"
+                          [value]="limit.least"
+                          [quantity]="alarm.quantity"
+                          [decimals]="1"
+                          [steps]="limit.working"
+                        />
+                      } @else {
+                        {{ alarm.unknown }}
+                      }
+                    </span>
+                  </td>
+                }
+              </tr>
+            }
+          </tbody>
+        </table>
+      </div>
       <p class="small faint">
-        Alarms worth having: shallow, as the display shows it (over what it shows when the keel touches); low voltage
-        (over what the first device goes out at); engine temperature, as the engine's maker says. Nuisance ones off, so
-        that the others are heeded.
+        Shallow is as the display shows it. An alarm that calls all day is switched off: turn off the nuisance ones, so
+        that these are heeded.
       </p>
     </section>
     <section class="sheet" aria-labelledby="travels-title">
@@ -368,7 +389,8 @@ const unset = { value: '' as const, label: 'not looked at' };
       height: 22px;
       accent-color: var(--water);
     }
-    .action {
+    .action,
+    h3 {
       margin-top: 10px;
     }
   `,
@@ -383,9 +405,27 @@ export class SourcesPage {
   protected readonly items = housekeeping.filter((item) => !item.endsWith('alarm'));
   protected readonly alarmShape = alarmsSchema.shape;
   protected readonly alarmFields = [
-    { key: 'shallowM', id: 'shallow', label: 'Shallow', quantity: 'depth' },
-    { key: 'lowVoltageV', id: 'voltage', label: 'Low voltage', quantity: 'voltage' },
-    { key: 'engineTemperatureC', id: 'engine', label: 'Engine', quantity: 'temperature' },
+    {
+      key: 'shallowM',
+      id: 'shallow',
+      label: 'shallow water',
+      quantity: 'depth',
+      unknown: 'least not known: its depth offset is missing or stale',
+    },
+    {
+      key: 'lowVoltageV',
+      id: 'voltage',
+      label: 'low voltage',
+      quantity: 'voltage',
+      unknown: 'least not known: say on Fit, under power, which load it is',
+    },
+    {
+      key: 'engineTemperatureC',
+      id: 'engine',
+      label: 'engine temperature',
+      quantity: 'temperature',
+      unknown: 'as the engine’s maker says',
+    },
   ] as const;
   protected readonly waters = [unset, ...choicesOf(['fresh', 'brackish', 'salt'] as const)];
   protected readonly norths = [unset, ...choicesOf(['true', 'magnetic'] as const)];
