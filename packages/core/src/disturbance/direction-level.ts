@@ -43,8 +43,14 @@ const crestDb = (shape: Shape, argument: number): number => {
   return Math.max(floorDb, Math.min(lobe.db, 20 * Math.log10(crest)));
 };
 
+/** Where each pattern is down by half: found once, since a bottom asks for it hundreds of times. */
+const halfPowerAt = {
+  piston: argumentAtLevel('piston', halfPowerDb),
+  line: argumentAtLevel('line', halfPowerDb),
+} as const satisfies Record<Shape, number>;
+
 const argument = (shape: Shape, widthDeg: number, sine: number): number =>
-  (argumentAtLevel(shape, halfPowerDb) / Math.sin((Math.min(179, widthDeg) / 2) * radian)) * sine;
+  (halfPowerAt[shape] / Math.sin((Math.min(179, widthDeg) / 2) * radian)) * sine;
 
 /** A fan about an axis: the part of the direction along its wide side and along its thin one, as sines. */
 const fanDb = (shape: BeamShape, wide: number, thin: number, along: number): number =>
@@ -65,8 +71,23 @@ export interface Looks {
   readonly depthM: number;
 }
 
+const middles = new WeakMap<Looks, number>();
+
+/** From straight down to the middle of what a forward-facing fan covers: once for a unit, whatever direction is asked for. */
+const middleRad = (looks: Looks): number => {
+  const before = middles.get(looks);
+  if (before !== undefined) return before;
+  const { shape, faceM, setting, depthM } = looks;
+  const unit = { kind: 'forward-facing' as const, acrossDeg: shape.acrossDeg, alongDeg: shape.alongDeg, faceM };
+  const { fromDownDeg, toDownDeg } = coveredAhead(unit, setting, depthM);
+  const middle = ((fromDownDeg + toDownDeg) / 2) * radian;
+  middles.set(looks, middle);
+  return middle;
+};
+
 /** One-way level of a unit in a direction against its axis, dB, from 0 to -80. */
-export const directionLevelDb = ({ kind, shape, faceM, setting, depthM }: Looks, direction: Direction): number => {
+export const directionLevelDb = (looks: Looks, direction: Direction): number => {
+  const { kind, shape, setting } = looks;
   const length = Math.hypot(direction.forward, direction.starboard, direction.down);
   if (length === 0) return 0;
   const [f, s, d] = [direction.forward / length, direction.starboard / length, direction.down / length];
@@ -89,12 +110,7 @@ export const directionLevelDb = ({ kind, shape, faceM, setting, depthM }: Looks,
       );
     }
     case 'forward-facing': {
-      const { fromDownDeg, toDownDeg } = coveredAhead(
-        { kind, acrossDeg: shape.acrossDeg, alongDeg: shape.alongDeg, faceM },
-        setting,
-        depthM,
-      );
-      const middle = ((fromDownDeg + toDownDeg) / 2) * radian;
+      const middle = middleRad(looks);
       const along = f * Math.sin(middle) + d * Math.cos(middle);
       const up = f * Math.cos(middle) - d * Math.sin(middle);
       return setting.mode === 'flat' ? fanDb(shape, s, up, along) : fanDb(shape, up, s, along);

@@ -5,6 +5,7 @@ import { wantsOf, type Wants } from '../beams/advice/wants.ts';
 import { elementAcoustics, type ElementAcoustics } from '../beams/element-acoustics.ts';
 import { usualForward } from '../beams/forward-fan.ts';
 import { reachTerms, requiredSnrDb, type ReachTerms } from '../beams/reach.ts';
+import { perPlan } from '../plan/per-plan.ts';
 import { faceDepthM } from '../plan/working-water.ts';
 import { given, reckoned } from '../working-step.ts';
 import { directionLevelDb, towards, type Looks } from './direction-level.ts';
@@ -116,19 +117,22 @@ const byBottomDb = (plan: Plan, wants: Wants, source: Sender, victim: Sender): n
 
 const summed = (a: number, b: number): number => 10 * Math.log10(10 ** (a / 10) + 10 ** (b / 10));
 
+type OnBeam = readonly [transducerId: string, beam: number];
+
 /**
  * How one unit on one of its beams disturbs another on one of its own: straight through the water by the lobes of both,
  * and by way of the bottom they both look at. Null where their bands do not meet or the water is not described. Rubbing
  * out by a display's own filter is not counted. Source: sonar equation, Urick 1983, ch. 2, one way and by the bottom.
  */
-export const disturbanceOf = (
-  plan: Plan,
-  [sourceId, sourceBeam]: readonly [id: string, beam: number],
-  [victimId, victimBeam]: readonly [id: string, beam: number],
-): Disturbance | null => {
+export const disturbanceOf = (plan: Plan, source: OnBeam, victim: OnBeam): Disturbance | null =>
+  worked(plan, [...source, ...victim].join(' '));
+
+/** Asked for again and again while the quietest of all combinations is looked for. */
+const worked = perPlan((plan, key): Disturbance | null => {
+  const [sourceId = '', sourceBeam, victimId = '', victimBeam] = key.split(' ');
   const wants = wantsOf(plan);
-  const source = wants && sender(plan, wants, sourceId, sourceBeam);
-  const victim = wants && sender(plan, wants, victimId, victimBeam);
+  const source = wants && sender(plan, wants, sourceId, Number(sourceBeam));
+  const victim = wants && sender(plan, wants, victimId, Number(victimBeam));
   if (!wants || !source || !victim) return null;
   const shared = sharedBandHz(source.beam, victim.beam);
   if (shared === 0) return null;
@@ -159,7 +163,7 @@ export const disturbanceOf = (
       ),
     ],
   };
-};
+});
 
 /** Over this an echo is seen, so a disturbance is, too. */
 export const disturbsDb = requiredSnrDb;

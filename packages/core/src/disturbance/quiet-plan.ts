@@ -5,20 +5,6 @@ import { disturbanceOf, disturbsDb, type Disturbance } from './disturbance.ts';
 
 type Chosen = Readonly<Record<string, number>>;
 
-/** The disturbances of a plan between units on given beams, worked out once each. */
-const remembered = (plan: Plan) => {
-  const known = new Map<string, Disturbance | null>();
-  return (sourceId: string, sourceBeam: number, victimId: string, victimBeam: number): Disturbance | null => {
-    const key = `${sourceId} ${sourceBeam} ${victimId} ${victimBeam}`;
-    let found = known.get(key);
-    if (found === undefined) {
-      found = disturbanceOf(plan, [sourceId, sourceBeam], [victimId, victimBeam]);
-      known.set(key, found);
-    }
-    return found;
-  };
-};
-
 const sends = (plan: Plan, way: Way): string[] =>
   inOrder(plan.transducers).flatMap(([id, { transmitsIn }]) => (transmitsIn[way] ? [id] : []));
 
@@ -87,7 +73,6 @@ const mostCombinations = 4096;
  * combinations of beams, and for each over all sets of units; of equally cheap ones the first found.
  */
 export const quietPlan = (plan: Plan): QuietPlan | null => {
-  const level = remembered(plan);
   const ways = usedWays(plan);
   const units = inOrder(plan.transducers);
   const now: Chosen = Object.fromEntries(units.map(([id, { workingBeam }]) => [id, workingBeam]));
@@ -98,7 +83,8 @@ export const quietPlan = (plan: Plan): QuietPlan | null => {
         [a, b],
         [b, a],
       ].some(
-        ([from = '', to = '']) => (level(from, beams[from] ?? 0, to, beams[to] ?? 0)?.overNoiseDb ?? -1) > disturbsDb,
+        ([from = '', to = '']) =>
+          (disturbanceOf(plan, [from, beams[from] ?? 0], [to, beams[to] ?? 0])?.overNoiseDb ?? -1) > disturbsDb,
       );
   const disturbed = ways.some((way) => {
     const ids = sends(plan, way);

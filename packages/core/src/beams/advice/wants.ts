@@ -1,5 +1,6 @@
 import type { Boat, Criterion, Plan, Way } from '@grey-keel/model';
 import { bottomOf, type BottomType } from '../../acoustics/backscatter.ts';
+import { perPlan } from '../../plan/per-plan.ts';
 import { inOrder, soundSpeedDownTo, workingWater } from '../../plan/working-water.ts';
 import type { Conditions } from '../reach.ts';
 
@@ -29,7 +30,9 @@ const usualFishCm = 30;
 const usualSlopeDeg = 5;
 
 /** Reads the brief: null while the water is not described. */
-export const wantsOf = (plan: Plan): Wants | null => {
+export const wantsOf = (plan: Plan): Wants | null => read(plan, '');
+
+const read = perPlan((plan): Wants | null => {
   const water = workingWater(plan);
   if (!water) return null;
   const workingM = plan.working.depthM;
@@ -58,7 +61,7 @@ export const wantsOf = (plan: Plan): Wants | null => {
     hullMaterial: plan.boat.hullMaterial,
     runs: plan.ways.running === true && topMps > 7,
   };
-};
+});
 
 export type Weights = Readonly<Record<Criterion, number>>;
 
