@@ -147,6 +147,7 @@ export const mutants = [
   { file: 'power/start-dip.ts', from: 'crankingA * internalOhm - lossV);', to: 'crankingA * internalOhm);' },
   { file: 'power/day-voltage.ts', from: '(volts * nominalV) / 12)', to: 'volts)' },
   { file: 'fit/clearances.ts', from: 'Math.atan2(across, below) / radian;', to: 'Math.atan2(below, across) / radian;' },
+  { file: 'fit/clearances.ts', from: 'Math.min(piece.runsForwardM ?? 0,', to: 'Math.min(0,' },
   { file: 'fit/sight-line.ts', from: '- trimDeg * radian;', to: '+ trimDeg * radian;' },
   { file: 'findings/rules/fit.ts', from: 'if (clear.value >= wanted) return [];', to: '' },
   { file: 'findings/rules/power.ts', from: 'fuseA <= bears.ampacityA', to: 'fuseA <= 2 * bears.ampacityA' },

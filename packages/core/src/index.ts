@@ -135,6 +135,7 @@ export { networkRules } from './findings/rules/network.ts';
 export { soundersOf } from './findings/rules/depth-offsets.ts';
 export { keyTarget } from './findings/rules/keys.ts';
 export { fittedStations, type FittedStation } from './findings/rules/pages.ts';
+export { alarmsInWords } from './handover/alarm-words.ts';
 export { cardCautions, cautions } from './handover/cautions.ts';
 export {
   cardFingerprint,
@@ -156,7 +157,6 @@ export { panesOf, pixelPitchM, type PlacedPane } from './pages/panes.ts';
 export { suggestLayouts, viewsAboard, type SuggestedLayout } from './pages/suggest-layouts.ts';
 export { viewRangeM } from './pages/view-range.ts';
 export {
-  apartM,
   axisTiltDeg,
   equipmentOf,
   markingAntennas,

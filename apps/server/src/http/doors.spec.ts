@@ -243,6 +243,8 @@ describe('the other doors', () => {
       for (const part of ['2 Search', 'on the spot, trolling', 'side-scan', 'stop transmitting'])
         expect(cards.join('')).toContain(unspaced(part));
       expect(cards.filter((one) => one.includes('noprogrammablekeys')).length).toBe(1);
+      expect(cards.map((card) => card.includes('calls'))).toEqual([true, false, false]);
+      expect(cards[0]).toContain(unspaced('Its alarm calls at 1.50 m of water as it shows it and 11.5 V.'));
     }
   });
 

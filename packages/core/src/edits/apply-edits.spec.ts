@@ -1,4 +1,4 @@
-import type { Edit, Plan } from '@grey-keel/model';
+import type { Alarms, Edit, Plan } from '@grey-keel/model';
 import fc from 'fast-check';
 import { aPlan, aTransducer, aWater, edited, pair } from '../testing/sample-plan.ts';
 import { applyEdits, undoing } from './apply-edits.ts';
@@ -195,5 +195,13 @@ describe('splitPatches', () => {
     expect(applied(applied(aPlan(), theirs).plan, ours).plan).toEqual(
       applied(applied(aPlan(), ours).plan, theirs).plan,
     );
+  });
+
+  it('sets one alarm of a display and leaves its others as they are', () => {
+    const set = (alarms: Alarms): Edit => ({ type: 'describeUnit', stationId: 'helm', changes: { alarms } });
+    const plan = edited(aPlan(), set({ shallowM: 2, lowVoltageV: 11 }));
+    expect(edited(plan, set({ shallowM: null })).units['helm']?.alarms).toEqual({ shallowM: null, lowVoltageV: 11 });
+    const third = applyEdits(plan, [set({ shallowM: 3 })]);
+    expect(third.ok && third.patches.map(({ path }) => path)).toEqual([['units', 'helm', 'alarms', 'shallowM']]);
   });
 });

@@ -410,10 +410,15 @@ const applyTo = (plan: Plan, edit: Exclude<Edit, { type: 'restore' }>): void => 
       else delete feeds[edit.quantity];
       return;
     }
-    case 'describeUnit':
+    case 'describeUnit': {
       present(plan, 'displays', edit.stationId);
-      Object.assign((plan.units[edit.stationId] ??= newUnitSettings()), edit.changes);
+      const unit = (plan.units[edit.stationId] ??= newUnitSettings());
+      const { alarms, ...others } = edit.changes;
+      Object.assign(unit, others);
+      // One alarm by itself, so that two people setting two of them do not meet.
+      if (alarms) Object.assign((unit.alarms ??= {}), alarms);
       return;
+    }
     case 'printCard':
       plan.cards[edit.id] = edit.card;
       return;

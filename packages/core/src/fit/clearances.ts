@@ -12,8 +12,14 @@ const geometry = 'plane geometry';
 export const equipmentOf = (plan: Plan, ...kinds: Equipment['kind'][]): (readonly [string, Equipment])[] =>
   inOrder(plan.equipment).filter(([, { kind }]) => kinds.includes(kind));
 
-export const apartM = (a: Place, b: Place): number =>
+const apartM = (a: Place, b: Place): number =>
   Math.hypot(a.forwardM - b.forwardM, a.starboardM - b.starboardM, a.aboveKeelM - b.aboveKeelM);
+
+/** From a place to a piece of equipment, m: to the nearest of its line for what runs forward. */
+export const awayFromM = (place: Place, piece: Equipment): number => {
+  const along = Math.min(piece.runsForwardM ?? 0, Math.max(0, place.forwardM - piece.forwardM));
+  return apartM(place, { ...piece, forwardM: piece.forwardM + along });
+};
 
 /** From a face to the tips of a propeller's blades, m. */
 export const toBladeTips = (face: Place, propeller: Equipment): WorkingStep =>

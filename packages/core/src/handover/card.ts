@@ -1,4 +1,4 @@
-import type { DepthReference, Layout, Plan, Press, Way, WorkingStep } from '@grey-keel/model';
+import type { Alarms, DepthReference, Layout, Plan, Press, Way, WorkingStep } from '@grey-keel/model';
 import { sectionAt } from '../beams/section.ts';
 import { agroundShownM } from '../calibration/aground.ts';
 import { depthOffsetInputs, depthOffsetResult, offsetStanding } from '../calibration/depth-offset-subject.ts';
@@ -11,7 +11,7 @@ import { perPlan } from '../plan/per-plan.ts';
 import { faceDepthM, soundSpeedDownTo, workingWater } from '../plan/working-water.ts';
 
 /** Goes up when the card shows other things from the same plan. */
-const cardVersion = 2;
+const cardVersion = 3;
 
 export interface CardTransducer {
   readonly id: string;
@@ -43,6 +43,7 @@ export interface CardStation {
   readonly name: string;
   readonly display: string;
   readonly screen: { readonly pixelsWide: number; readonly pixelsHigh: number };
+  readonly alarms: Alarms;
   readonly pages: readonly {
     readonly place: number;
     readonly name: string;
@@ -103,6 +104,7 @@ const cardStation = ({ id, station, display, plan }: FittedStation): CardStation
     name: station.name,
     display: display.name,
     screen: { pixelsWide: display.pixelsWide, pixelsHigh: display.pixelsHigh },
+    alarms: plan.units[id]?.alarms ?? {},
     pages: pagesAt(plan, id).map(({ page: { place, name, shownIn, layout } }) => ({
       place,
       name,

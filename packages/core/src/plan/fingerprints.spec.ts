@@ -85,6 +85,7 @@ const figuresOf = (card: ReturnType<typeof cardOf>): unknown => [
   card.ring?.nearestM,
   card.ring?.farthestM,
   card.transducers.map(({ footprintM, coneDeg, offset }) => [footprintM, coneDeg, offset?.offsetM, offset?.agroundAtM]),
+  card.stations.map(({ alarms }) => alarms),
 ];
 
 describe('what was entered', () => {

@@ -228,7 +228,18 @@ export const fitFaults: Readonly<Record<string, Fault>> = {
   }),
   'heading-near': (_, random) => {
     const away = (metres: number): Edit => piece('d-battery', { forwardM: 3 - metres, starboardM: 0, aboveKeelM: 1 });
-    return { faulty: [away(between(random, 0.1, 0.59))], nearly: [away(0.61)] };
+    // A cable that runs past the sensor, from 2 m astern of it.
+    const past = (aside: number, runsForwardM: number): Edit => ({
+      type: 'placeEquipment',
+      id: 'z-cable',
+      equipment: { ...equipment('cable run', [1, aside, 1]), runsForwardM },
+    });
+    const kind = Math.floor(3 * random());
+    return [
+      { faulty: [away(between(random, 0.1, 0.59))], nearly: [away(0.61)] },
+      { faulty: [past(0.49, 5)], nearly: [past(0.51, 5)] },
+      { faulty: [past(0, 1.51)], nearly: [past(0, 1.49)] },
+    ][kind]!;
   },
   'marks-shifted': (plan) => {
     const radius = plan.working.depthM * Math.tan((10 * Math.PI) / 180);

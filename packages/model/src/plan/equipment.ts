@@ -20,6 +20,7 @@ export const equipmentKinds = [
   'sounder module',
   'battery box',
   'strake or fitting',
+  'cable run',
 ] as const;
 export const equipmentKindSchema = z.enum(equipmentKinds);
 export type EquipmentKind = z.output<typeof equipmentKindSchema>;
@@ -30,7 +31,7 @@ export const equipmentSchema = placeSchema.extend({
   kind: equipmentKindSchema,
   /** Of a propeller or a bow motor's; null for what has none. */
   propellerDiameterM: z.number().min(0.05).max(3).nullable(),
-  /** How far it runs forward from there, for a strake; left out or null for what stands in one place. */
+  /** How far it runs forward from there, for a strake or a cable; left out or null for what stands in one place. */
   runsForwardM: z.number().min(0).max(60).nullable().optional(),
 });
 export type Equipment = z.output<typeof equipmentSchema>;

@@ -3,7 +3,7 @@ import { hullForbids } from '../../beams/advice/candidate.ts';
 import { halfPowerCone } from '../../beams/half-power-cone.ts';
 import { workingBeamOf } from '../../beams/working-beam.ts';
 import {
-  apartM,
+  awayFromM,
   axisTiltDeg,
   equipmentOf,
   markingAntennas,
@@ -240,7 +240,12 @@ export const aheadMount: Rule = {
 };
 
 /** How far a compass stays from what bends its field, in round figures of ours; the maker's own distance comes first. */
-const magneticM: Partial<Record<Equipment['kind'], number>> = { propeller: 1, 'bow motor': 1, 'battery box': 0.6 };
+const magneticM: Partial<Record<Equipment['kind'], number>> = {
+  propeller: 1,
+  'bow motor': 1,
+  'battery box': 0.6,
+  'cable run': 0.5,
+};
 
 export const headingNear: Rule = {
   id: 'heading-near',
@@ -250,7 +255,7 @@ export const headingNear: Rule = {
     equipmentOf(plan, 'heading sensor').flatMap(([id, sensor]) =>
       inOrder(plan.equipment).flatMap(([otherId, other]): Found[] => {
         const wanted = magneticM[other.kind];
-        const away = apartM(sensor, other);
+        const away = awayFromM(sensor, other);
         if (wanted === undefined || away >= wanted) return [];
         return [
           {

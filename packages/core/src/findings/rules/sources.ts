@@ -362,7 +362,6 @@ const alarmRule = ({ key, id, quantity, limits: limitsAt }: AlarmKind, fault: Al
     const limits = limitsAt(plan, stationId);
     const limit = setTo === null || limits === null ? null : fault.breaks(setTo, limits);
     if (setTo === null || limits === null || limit === null) return [];
-    const alarms = { ...plan.units[stationId]?.alarms, [key]: tenthUp(limits.least) };
     return [
       {
         subject: stationId,
@@ -379,7 +378,7 @@ const alarmRule = ({ key, id, quantity, limits: limitsAt }: AlarmKind, fault: Al
         wayOut: {
           label: 'Set it to what is needed',
           target: `alarm-${id}-${stationId}`,
-          edits: [{ type: 'describeUnit', stationId, changes: { alarms } }],
+          edits: [{ type: 'describeUnit', stationId, changes: { alarms: { [key]: tenthUp(limits.least) } } }],
         },
       },
     ];

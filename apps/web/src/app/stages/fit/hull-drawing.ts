@@ -15,6 +15,7 @@ import { scaleLinear } from 'd3-scale';
 import { Movable, type Nudge } from '../../shared/movable.ts';
 import { fittedThings, type FittedThing } from './fitted-things.ts';
 
+const radian = Math.PI / 180;
 const width = 900;
 const height = 560;
 
@@ -67,13 +68,14 @@ export interface ThingMoved {
           @for (points of view.hull; track $index) {
             <polygon [attr.points]="points" class="hull" />
           }
-          @for (strake of view.strakes; track strake.id) {
+          @for (line of view.lines; track line.id) {
             <line
-              [attr.x1]="strake.x1"
-              [attr.y1]="strake.y1"
-              [attr.x2]="strake.x2"
-              [attr.y2]="strake.y2"
+              [attr.x1]="line.x1"
+              [attr.y1]="line.y1"
+              [attr.x2]="line.x2"
+              [attr.y2]="line.y2"
               class="strake"
+              [class.cable]="line.cable"
             />
           }
           @for (line of view.vectors; track line.key) {
@@ -161,6 +163,10 @@ export interface ThingMoved {
     .strake {
       stroke: var(--hull);
       stroke-width: 4;
+    }
+    .strake.cable {
+      stroke: var(--check);
+      stroke-width: 2;
     }
     .blades {
       fill: none;
@@ -268,7 +274,7 @@ export class HullDrawing {
       astern: shape.astern,
     };
     const antennas = markingAntennas(plan);
-    const strakes = equipmentOf(plan, 'strake or fitting').filter(([, { runsForwardM }]) => (runsForwardM ?? 0) > 0);
+    const lines = equipmentOf(plan, 'strake or fitting', 'cable run').filter(([, one]) => (one.runsForwardM ?? 0) > 0);
     return frames.map((frame) => {
       const { perMetre, zeroX, zeroUpM, draught } = scales[frame.view];
       const originX = frame.view === 'side' ? frame.x + 12 + scales.asternM * perMetre : zeroX;
@@ -310,9 +316,9 @@ export class HullDrawing {
             return [{ key: `${antennaId}-${key}`, x1: from.x, y1: from.y, x2: to.x, y2: to.y }];
           }),
         ),
-        strakes: strakes.map(([id, strake]) => {
-          const [aft, fore] = [at(strake), at({ ...strake, forwardM: strake.forwardM + (strake.runsForwardM ?? 0) })];
-          return { id, x1: aft.x, y1: aft.y, x2: fore.x, y2: fore.y };
+        lines: lines.map(([id, line]) => {
+          const [aft, fore] = [at(line), at({ ...line, forwardM: line.forwardM + (line.runsForwardM ?? 0) })];
+          return { id, cable: line.kind === 'cable run', x1: aft.x, y1: aft.y, x2: fore.x, y2: fore.y };
         }),
         rings: things.flatMap(({ key, place, propellerDiameterM }) =>
           place && propellerDiameterM !== null
@@ -326,7 +332,7 @@ export class HullDrawing {
               ]
             : [],
         ),
-        rays: frame.view === 'astern' ? this.fans(plan, at, perMetre) : [],
+        rays: frame.view === 'astern' ? this.fans(plan, at, perMetre, frame.y + frame.h - 4) : [],
         metre: {
           x1: frame.x + 10,
           x2: frame.x + 10 + stepM * perMetre,
@@ -337,30 +343,30 @@ export class HullDrawing {
     });
   });
 
-  /** The fans of a side-scan from astern, and in them what is covered. */
-  private fans(plan: Plan, at: (place: Place) => { x: number; y: number }, perMetre: number) {
-    const reach = 1.6 * perMetre;
-    const wedge = (from: { x: number; y: number }, side: number, low: number, high: number): string =>
-      svgPoints([
-        from,
-        ...Array.from({ length: 9 }, (_, i) => {
-          const angle = ((low + ((high - low) * i) / 8) * Math.PI) / 180;
-          return { x: from.x + side * reach * Math.sin(angle), y: from.y + reach * Math.cos(angle) };
-        }),
-      ]);
+  /** The fans of a side-scan from astern, as far as they stay on the sheet, and in them what is covered. */
+  private fans(plan: Plan, at: (place: Place) => Point, perMetre: number, floorY: number) {
     return fittedThings(plan).flatMap(({ id, of, place }) => {
       const own = of === 'transducer' ? plan.transducers[id] : undefined;
       if (!place || own?.kind !== 'side-scan') return [];
       const from = at(place);
       const [low, high] = sideFanEdgesDeg(plan, own);
+      const reach = Math.max(12, Math.min(1.6 * perMetre, (floorY - from.y) / Math.cos(low * radian)));
+      const wedge = (side: number, above: number): string =>
+        svgPoints([
+          from,
+          ...Array.from({ length: 9 }, (_, i) => {
+            const angle = (above + ((high - above) * i) / 8) * radian;
+            return { x: from.x + side * reach * Math.sin(angle), y: from.y + reach * Math.cos(angle) };
+          }),
+        ]);
       const blocked = sideViewBlocked(plan, id);
       return [-1, 1].flatMap((side) => [
-        { key: `${id}-${side}`, points: wedge(from, side, low, high), lost: false },
+        { key: `${id}-${side}`, points: wedge(side, low), lost: false },
         ...blocked
           .filter((one) => (one.side === 'port') === side < 0)
           .map(({ by, lostDeg }) => ({
             key: `${id}-${side}-${by}`,
-            points: wedge(from, side, high - lostDeg, high),
+            points: wedge(side, high - lostDeg),
             lost: true,
           })),
       ]);

@@ -37,6 +37,7 @@ const usual: Readonly<Record<EquipmentKind, readonly [along: number, across: num
   'sounder module': [0.5, 0.15, 1],
   'battery box': [0.15, 0, 0.5],
   'strake or fitting': [0.3, 0.2, 0.1],
+  'cable run': [0.1, 0.3, 0.8],
 };
 
 /** Whether a finding's id, "rule:subject", names a thing in its subject, which may name two. */
@@ -185,7 +186,7 @@ const speaksOf = (findingId: string, id: string): boolean => {
               </button>
             }
             @if (piece(); as own) {
-              @if (own.kind === 'strake or fitting') {
+              @if (own.kind === 'strake or fitting' || own.kind === 'cable run') {
                 <gk-quantity-field
                   label="Runs forward from there"
                   [fieldId]="'runs-' + it.id"

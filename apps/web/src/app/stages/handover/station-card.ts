@@ -1,5 +1,5 @@
-import { ChangeDetectionStrategy, Component, input } from '@angular/core';
-import { cardCautions, type Card, type CardStation, type UnitChoice } from '@grey-keel/core';
+import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import { alarmsInWords, cardCautions, type Card, type CardStation, type UnitChoice } from '@grey-keel/core';
 import type { Sentence } from '@grey-keel/model';
 import { FigurePipe, SentencePipe } from '../../shared/figure-pipe.ts';
 import { PageDrawing } from '../pages/page-drawing.ts';
@@ -20,6 +20,9 @@ import { PageDrawing } from '../pages/page-drawing.ts';
         <p>
           <strong>{{ line.name }}: {{ line.words | sentence: units() }}</strong>
         </p>
+      }
+      @if (alarms(); as words) {
+        <p>{{ words | sentence: units() }}</p>
       }
       <div class="screens">
         <ol class="pages">
@@ -157,4 +160,5 @@ export class StationCard {
   readonly aground = input.required<readonly { readonly name: string; readonly words: Sentence }[]>();
   readonly unsettled = input.required<number>();
   protected readonly cautions = cardCautions;
+  protected readonly alarms = computed(() => alarmsInWords(this.station().alarms));
 }

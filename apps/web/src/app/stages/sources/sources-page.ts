@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
 import {
+  devicesOf,
   feedChoices,
   inOrder,
   newSource,
@@ -282,7 +283,7 @@ const unset = { value: '' as const, label: 'not looked at' };
                       [decimals]="1"
                       [value]="it.unit.alarms?.[alarm.key] ?? null"
                       [schema]="alarmShape[alarm.key]"
-                      (changed)="setAlarm(it.id, it.name, it.unit, alarm.key, $event)"
+                      (changed)="setAlarm(it.id, it.name, alarm.key, $event)"
                     />
                     <span class="small faint">
                       @if (it.limits[alarm.key]; as limit) {
@@ -443,9 +444,12 @@ export class SourcesPage {
         colour: seriesVariable(i),
         transducer: true,
       })),
-      ...inOrder(plan.equipment)
-        .filter(([, { kind }]) => !['propeller', 'bow motor', 'battery box', 'strake or fitting'].includes(kind))
-        .map(([id, { name, kind }]) => ({ id, unit: name, kind, colour: 'var(--hull-light)', transducer: false })),
+      ...devicesOf(plan).flatMap(({ id }) => {
+        const piece = plan.equipment[id];
+        return piece
+          ? [{ id, unit: piece.name, kind: piece.kind, colour: 'var(--hull-light)', transducer: false }]
+          : [];
+      }),
     ].map((one) => ({
       ...one,
       source: plan.sources[one.id] ?? newSource(),
@@ -532,14 +536,8 @@ export class SourcesPage {
     this.open.edits.edit(name, { type: 'describeUnit', stationId, changes });
   }
 
-  protected setAlarm(
-    stationId: string,
-    name: string,
-    { alarms }: UnitSettings,
-    key: keyof Alarms,
-    value: number | null,
-  ): void {
-    this.setUnit(stationId, name, { alarms: { ...alarms, [key]: value } });
+  protected setAlarm(stationId: string, name: string, key: keyof Alarms, value: number | null): void {
+    this.setUnit(stationId, name, { alarms: { [key]: value } });
   }
 
   protected tick(stationId: string, unit: UnitSettings, item: Housekeeping, on: boolean): void {

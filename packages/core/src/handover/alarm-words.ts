@@ -1,0 +1,32 @@
+import type { Alarms, Figure, Sentence } from '@grey-keel/model';
+
+/** At what a display's alarms call, in one sentence; null where none is set. */
+export const alarmsInWords = ({ shallowM, lowVoltageV, engineTemperatureC }: Alarms): Sentence | null => {
+  const set: { before: string; figure: Figure; after: string }[] = [
+    ...(shallowM == null
+      ? []
+      : [{ before: '', figure: { value: shallowM, quantity: 'depth' as const }, after: ' of water as it shows it' }]),
+    ...(lowVoltageV == null
+      ? []
+      : [{ before: '', figure: { value: lowVoltageV, quantity: 'voltage' as const }, after: '' }]),
+    ...(engineTemperatureC == null
+      ? []
+      : [
+          {
+            before: 'an engine at ',
+            figure: { value: engineTemperatureC, quantity: 'temperature' as const },
+            after: '',
+          },
+        ]),
+  ];
+  if (set.length === 0) return null;
+  return [
+    'Its alarm calls at ',
+    ...set.flatMap(({ before, figure, after }, i) => [
+      (i === 0 ? '' : i === set.length - 1 ? ' and ' : ', ') + before,
+      figure,
+      after,
+    ]),
+    '.',
+  ];
+};
