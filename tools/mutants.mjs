@@ -154,7 +154,7 @@ export const mutants = [
   { file: 'findings/rules/network.ts', from: 'there === 2', to: 'there >= 2' },
   { file: 'sources/feeds.ts', from: "rank: 11, because: 'sits inside", to: "rank: 1, because: 'sits inside" },
   { file: 'sources/what-travels.ts', from: 'passing.length > 1', to: 'passing.length > 0' },
-  { file: 'sources/what-travels.ts', from: 'there.get(view) !== rangeM', to: 'false' },
+  { file: 'sources/what-travels.ts', from: 'there.get(view) !== ranges', to: 'false' },
   {
     file: 'sources/alarm-limits.ts',
     from: 'agroundM + toleranceM + shallowMarginM;',

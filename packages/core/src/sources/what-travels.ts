@@ -80,19 +80,27 @@ const alarmClashes = (plan: Plan, a: string, b: string): Wanted[] =>
       : [];
   });
 
-/** The range each sonar view is set to on the page a station shows in a way of working; null is automatic. */
-const rangesAt = (plan: Plan, stationId: string, way: Way): ReadonlyMap<View, number | null> =>
-  new Map(
-    (pageFor(plan, stationId, way)?.page.layout.bands ?? []).flatMap(({ panes }) =>
-      panes.flatMap(({ view, rangeM }) => (view === 'chart' ? [] : [[view, rangeM] as const])),
-    ),
+/** The ranges each sonar view is set to on the page a station shows in a way of working, in order; null is automatic. */
+const rangesAt = (plan: Plan, stationId: string, way: Way): ReadonlyMap<View, string> => {
+  const panes = (pageFor(plan, stationId, way)?.page.layout.bands ?? []).flatMap((band) => band.panes);
+  const views = new Set(panes.map(({ view }) => view).filter((view) => view !== 'chart'));
+  return new Map(
+    [...views].map((view) => [
+      view,
+      panes
+        .filter((pane) => pane.view === view)
+        .map(({ rangeM }) => String(rangeM))
+        .sort()
+        .join(' '),
+    ]),
   );
+};
 
 const rangeClashes = (plan: Plan, a: string, b: string): Wanted[] =>
   shownWays(plan).flatMap((way) => {
     const [here, there] = [rangesAt(plan, a, way), rangesAt(plan, b, way)];
-    return [...here].flatMap(([view, rangeM]): Wanted[] =>
-      there.has(view) && there.get(view) !== rangeM
+    return [...here].flatMap(([view, ranges]): Wanted[] =>
+      there.has(view) && there.get(view) !== ranges
         ? [{ what: `range of the ${view} while ${way}`, stage: 'pages', target: cellTarget(b, way) }]
         : [],
     );
