@@ -18,7 +18,7 @@ const svgOf = ({ width, height, nodes, lines }: LaidDiagram): string =>
       ({ points, kind }) =>
         `<polyline points="${svgPoints(points)}" fill="none" stroke-width="1.4" ${kind === 'backbone' ? `stroke="${water}" stroke-dasharray="6 4"` : `stroke="${ink}"`}/>`,
     ),
-    ...lines.filter(({ label }) => label).map(({ x, y, label }) => text(x, y, label, `font-size="11" fill="${faint}"`)),
+    ...lines.filter(({ label }) => label).map(({ x, y, label }) => text(x, y, label, `font-size="12" fill="${faint}"`)),
     ...nodes.map(({ x, y, width: w, height: h, kind, lines: words }) =>
       [
         `<rect x="${x.toFixed(1)}" y="${y.toFixed(1)}" width="${w.toFixed(1)}" height="${h.toFixed(1)}" fill="${kind === 'transducer' ? wash : '#FFFFFF'}" stroke="${ink}" stroke-width="${kind === 'backbone' ? 3 : 1.2}"/>`,

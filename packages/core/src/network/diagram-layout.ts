@@ -6,7 +6,7 @@ const layoutOptions = {
   'elk.algorithm': 'layered',
   'elk.direction': 'RIGHT',
   'elk.edgeRouting': 'ORTHOGONAL',
-  'elk.layered.spacing.nodeNodeBetweenLayers': '36',
+  'elk.layered.spacing.nodeNodeBetweenLayers': '24',
   'elk.spacing.nodeNode': '14',
   'elk.spacing.edgeLabel': '2',
   'elk.layered.nodePlacement.strategy': 'NETWORK_SIMPLEX',
@@ -15,8 +15,8 @@ const layoutOptions = {
 };
 
 /** A label's letters are smaller than those in the boxes. */
-const labelLetterWidth = 6;
-const labelHeight = 13;
+const labelLetterWidth = 6.4;
+const labelHeight = 14;
 
 /** A diagram as the layout library takes it. */
 export const layoutGraph = ({ nodes, edges }: Diagram) => ({

@@ -65,7 +65,9 @@ export const diagramOf = (plan: Plan): Diagram => {
       ? [
           box(backboneId, 'backbone', [
             'Backbone',
-            `${backbone.lengthM === null ? '?' : backbone.lengthM.toFixed(1)} m, ${backbone.terminators} terminators, ${backbone.supplies} supply`,
+            backbone.lengthM === null ? 'length not known' : `${backbone.lengthM.toFixed(1)} m`,
+            `terminators: ${backbone.terminators}`,
+            `supplies: ${backbone.supplies}`,
           ]),
         ]
       : []),

@@ -2,7 +2,7 @@ import type { Plan, WorkingStep } from '@grey-keel/model';
 import { agroundShownM } from '../calibration/aground.ts';
 import { depthOffsetOf } from '../calibration/depth-offset-subject.ts';
 import { circuitOf } from '../power/circuit-of.ts';
-import { circuitStanding, worstCurrentA } from '../power/circuit-standing.ts';
+import { circuitStanding } from '../power/circuit-standing.ts';
 import { circuitsOn, dayOf } from '../power/day-voltage.ts';
 import { workingWater } from '../plan/working-water.ts';
 import { given, reckoned } from '../working-step.ts';
@@ -56,8 +56,7 @@ export const shallowLimits = (plan: Plan, stationId: string): AlarmLimits | null
 /** Lost in a circuit's wires at the most it carries, V. */
 const worstDropV = (plan: Plan, circuitId: string): number => {
   const circuit = plan.power.circuits[circuitId];
-  const standing = circuit && circuitStanding(plan, circuit);
-  return standing && worstCurrentA(plan, circuit) > 0 ? standing.drop.dropV : 0;
+  return (circuit && circuitStanding(plan, circuit)?.drop.dropV) ?? 0;
 };
 
 /**

@@ -107,29 +107,14 @@ export interface FishMoved {
       }
     </svg>
   `,
+  styleUrl: '../../shared/drawing.css',
   styles: `
+    .boat {
+      stroke: var(--ink);
+      stroke-width: 0.8;
+    }
     svg {
-      display: block;
-      width: 100%;
       max-height: 60vh;
-      touch-action: pan-y;
-    }
-    text {
-      font: 13px var(--font);
-      fill: var(--ink);
-    }
-    .heading {
-      font-weight: 700;
-    }
-    .quiet {
-      fill: var(--faint);
-    }
-    .mono {
-      font-family: var(--mono);
-    }
-    .water {
-      fill: var(--water-wash);
-      opacity: 0.45;
     }
     .hatch {
       stroke: var(--stop);
@@ -159,40 +144,6 @@ export interface FishMoved {
     .layer {
       stroke: var(--water);
       stroke-dasharray: 8 5;
-    }
-    .boat {
-      fill: var(--boat);
-      stroke: var(--ink);
-      stroke-width: 0.8;
-    }
-    .surface {
-      stroke: var(--water);
-      stroke-width: 2;
-    }
-    .axis {
-      stroke: var(--ink);
-    }
-    .fish {
-      cursor: move;
-      touch-action: none;
-    }
-    .fish path {
-      fill: var(--sheet);
-      stroke: var(--ink);
-      stroke-width: 1.5;
-    }
-    .fish path.shown {
-      fill: var(--ink);
-    }
-    .fish:focus-visible {
-      outline: none;
-    }
-    .fish:focus-visible .grip {
-      stroke: var(--water);
-      stroke-width: 3;
-    }
-    .grip {
-      fill: transparent;
     }
   `,
 })

@@ -221,28 +221,11 @@ export interface FishMovedAhead {
       </section>
     }
   `,
+  styleUrl: '../../shared/drawing.css',
   styles: `
-    svg {
-      display: block;
-      width: 100%;
-      touch-action: pan-y;
-    }
-    text {
-      font: 13px var(--font);
-      fill: var(--ink);
-    }
-    .heading {
-      font-weight: 700;
-    }
-    .quiet {
-      fill: var(--faint);
-    }
-    .mono {
-      font-family: var(--mono);
-    }
-    .water {
-      fill: var(--water-wash);
-      opacity: 0.45;
+    .boat {
+      stroke: var(--ink);
+      stroke-width: 0.8;
     }
     .beam {
       fill: color-mix(in srgb, var(--c) 18%, transparent);
@@ -257,40 +240,6 @@ export interface FishMovedAhead {
     .blind {
       stroke: var(--stop);
       stroke-width: 6;
-    }
-    .boat {
-      fill: var(--boat);
-      stroke: var(--ink);
-      stroke-width: 0.8;
-    }
-    .surface {
-      stroke: var(--water);
-      stroke-width: 2;
-    }
-    .axis {
-      stroke: var(--ink);
-    }
-    .fish {
-      cursor: move;
-      touch-action: none;
-    }
-    .fish path {
-      fill: var(--sheet);
-      stroke: var(--ink);
-      stroke-width: 1.5;
-    }
-    .fish path.shown {
-      fill: var(--ink);
-    }
-    .fish:focus-visible {
-      outline: none;
-    }
-    .fish:focus-visible .grip {
-      stroke: var(--water);
-      stroke-width: 3;
-    }
-    .grip {
-      fill: transparent;
     }
     .lost {
       color: var(--check);

@@ -78,26 +78,13 @@ export interface PlanPlace {
       <text x="${width - 8}" y="${height - 8}" text-anchor="end" class="quiet-words">starboard</text>
     </svg>
   `,
+  styleUrl: '../../shared/drawing.css',
   styles: `
     svg {
-      display: block;
-      width: 100%;
       max-height: 62vh;
-      touch-action: pan-y;
-    }
-    text {
-      font: 13px var(--font);
-      fill: var(--ink);
-    }
-    .heading {
-      font-weight: 700;
     }
     .quiet-words {
       fill: var(--ink);
-    }
-    .water {
-      fill: var(--water-wash);
-      opacity: 0.45;
     }
     .grid {
       stroke: var(--rule);
@@ -145,9 +132,6 @@ export interface PlanPlace {
     .mark:focus-visible .grip {
       stroke: var(--water);
       stroke-width: 3;
-    }
-    .grip {
-      fill: transparent;
     }
   `,
 })

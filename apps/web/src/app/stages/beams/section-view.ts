@@ -198,34 +198,17 @@ interface Circle {
       </g>
     </svg>
   `,
+  styleUrl: '../../shared/drawing.css',
   styles: `
-    svg {
-      display: block;
-      width: 100%;
-      touch-action: pan-y;
-    }
-    text {
-      font: 13px var(--font);
-      fill: var(--ink);
-    }
-    .heading {
-      font-weight: 700;
+    .boat {
+      stroke: var(--ink);
+      stroke-width: 0.8;
     }
     .over {
       paint-order: stroke;
       stroke: var(--sheet);
       stroke-width: 4px;
       stroke-linejoin: round;
-    }
-    .quiet {
-      fill: var(--faint);
-    }
-    .mono {
-      font-family: var(--mono);
-    }
-    .water {
-      fill: var(--water-wash);
-      opacity: 0.45;
     }
     .hatch {
       stroke: var(--hull);
@@ -252,33 +235,18 @@ interface Circle {
     .silent {
       opacity: 0.22;
     }
-    .boat {
-      fill: var(--boat);
-      stroke: var(--ink);
-      stroke-width: 0.8;
-    }
     .outline {
       fill: none;
       stroke: var(--ink);
       stroke-width: 1.3;
     }
-    .surface {
-      stroke: var(--water);
-      stroke-width: 2;
-    }
     .ground {
       stroke: var(--ink);
       stroke-width: 2;
     }
-    .axis {
-      stroke: var(--ink);
-    }
     .handle {
       cursor: ns-resize;
       touch-action: none;
-    }
-    .grip {
-      fill: transparent;
     }
     .flag {
       fill: var(--ink);

@@ -62,29 +62,15 @@ const left = 70;
       <text x="190" y="${top - 8}">{{ it.boatWords }}</text>
     </svg>
   `,
+  styleUrl: '../../shared/drawing.css',
   styles: `
     svg {
       display: block;
       width: 100%;
       max-height: 250px;
     }
-    text {
-      font: 13px var(--font);
-      fill: var(--ink);
-    }
-    .mono {
-      font-family: var(--mono);
-    }
-    .water {
-      fill: var(--water-wash);
-      opacity: 0.45;
-    }
     .usual {
       fill: var(--water-wash);
-    }
-    .surface {
-      stroke: var(--water);
-      stroke-width: 2;
     }
     .boat {
       fill: var(--boat);

@@ -60,34 +60,14 @@ export interface PicturedReading {
       <text x="${width - 6}" y="14" text-anchor="end" class="quiet">heights not to scale</text>
     </svg>
   `,
+  styleUrl: '../../shared/drawing.css',
   styles: `
     svg {
       display: block;
       width: 100%;
     }
-    text {
-      font: 13px var(--font);
-      fill: var(--ink);
-    }
-    .mono {
-      font-family: var(--mono);
-    }
     .strong {
       font-weight: 700;
-    }
-    .quiet {
-      fill: var(--faint);
-    }
-    .water {
-      fill: var(--water-wash);
-      opacity: 0.45;
-    }
-    .boat {
-      fill: var(--boat);
-    }
-    .surface {
-      stroke: var(--water);
-      stroke-width: 2;
     }
     .ground {
       stroke: var(--ink);

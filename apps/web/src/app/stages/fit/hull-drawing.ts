@@ -126,22 +126,10 @@ export interface ThingMoved {
       }
     </svg>
   `,
+  styleUrl: '../../shared/drawing.css',
   styles: `
     svg {
-      display: block;
-      width: 100%;
       max-height: 70vh;
-      touch-action: pan-y;
-    }
-    text {
-      font: 13px var(--font);
-      fill: var(--ink);
-    }
-    .heading {
-      font-weight: 700;
-    }
-    .quiet {
-      fill: var(--faint);
     }
     .frame {
       fill: none;
@@ -194,9 +182,6 @@ export interface ThingMoved {
     .thing {
       cursor: move;
       touch-action: none;
-    }
-    .grip {
-      fill: transparent;
     }
     .face {
       fill: var(--c);

@@ -62,12 +62,10 @@ import { svgPoint } from '../../shared/svg-point.ts';
       <p role="status" class="faint">Laying out the wiring.</p>
     }
   `,
+  styleUrl: '../../shared/drawing.css',
   styles: `
     svg {
-      display: block;
-      width: 100%;
       max-height: 62vh;
-      touch-action: pan-y;
     }
     text {
       font: 13px var(--font);
@@ -78,7 +76,7 @@ import { svgPoint } from '../../shared/svg-point.ts';
       font-weight: 700;
     }
     .label {
-      font-size: 11px;
+      font-size: 12px;
       fill: var(--faint);
       paint-order: stroke;
       stroke: var(--sheet);

@@ -47,24 +47,11 @@ const panel = (width - left - gap) / 2;
       <text x="${left - 8}" [attr.y]="it.bottom + 4" text-anchor="end" class="mono heading">{{ it.depth }}</text>
     </svg>
   `,
+  styleUrl: '../../shared/drawing.css',
   styles: `
     svg {
       display: block;
       width: 100%;
-    }
-    text {
-      font: 13px var(--font);
-      fill: var(--ink);
-    }
-    .heading {
-      font-weight: 700;
-    }
-    .mono {
-      font-family: var(--mono);
-    }
-    .water {
-      fill: var(--water-wash);
-      opacity: 0.45;
     }
     .beam {
       fill: color-mix(in srgb, var(--c) 20%, transparent);
@@ -78,10 +65,6 @@ const panel = (width - left - gap) / 2;
       fill: var(--boat);
       stroke: var(--ink);
       stroke-width: 0.6;
-    }
-    .surface {
-      stroke: var(--water);
-      stroke-width: 2;
     }
     .ground {
       stroke: var(--ink);

@@ -315,8 +315,8 @@ const unset = { value: '' as const, label: 'not looked at' };
       <gk-travel-view />
     </section>
     <p class="caution" role="note">
-      Depth from the wrong unit grounds a boat. Sonar alone is no aid to navigation; keep a look-out. Never transmit out
-      of the water.
+      Depth from the wrong unit grounds a boat. Sonar alone is no aid to navigation, and an alarm is no look-out. Never
+      transmit out of the water.
     </p>
   `,
   styles: `
