@@ -234,7 +234,7 @@ describe('the whole job', () => {
   );
 
   it(
-    'names the slip, and says which reading it is',
+    'names the slip, says which reading it is, and is rid of it once the measured offset is entered',
     async () => {
       const { driver } = browser;
       const hands = pointer(driver);
@@ -248,6 +248,8 @@ describe('the whole job', () => {
         (id) => id.startsWith('offset-'),
         'the place the finding speaks of focused',
       );
+      await hands.press('#result .action.chief');
+      await findingIs(driver, 'offset-wrong-sign', false);
     },
     minutes,
   );

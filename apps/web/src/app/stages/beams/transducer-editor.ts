@@ -182,12 +182,6 @@ const usualLevels: readonly Choice[] = [
       align-items: center;
       min-height: var(--touch);
     }
-    input[type='checkbox'],
-    input[type='radio'] {
-      width: 22px;
-      height: 22px;
-      accent-color: var(--water);
-    }
   `,
 })
 export class TransducerEditor {

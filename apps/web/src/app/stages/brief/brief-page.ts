@@ -373,12 +373,6 @@ const saltOf: Record<Water['kind'], number> = { fresh: 0, brackish: 10, salt: 35
       align-items: center;
       min-height: var(--touch);
     }
-    input[type='checkbox'],
-    input[type='radio'] {
-      width: 22px;
-      height: 22px;
-      accent-color: var(--water);
-    }
     .caution {
       margin-top: 10px;
     }

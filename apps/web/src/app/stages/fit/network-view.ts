@@ -240,11 +240,6 @@ import { SocketList } from './socket-list.ts';
       font-weight: 600;
       cursor: pointer;
     }
-    input[type='checkbox'] {
-      width: 22px;
-      height: 22px;
-      accent-color: var(--water);
-    }
     @media (max-width: 900px) {
       .line {
         grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);

@@ -349,11 +349,6 @@ const usualLoad: Load = { name: 'Display', currentA: 3, lowestV: 10, highestV: 1
       align-items: center;
       min-height: var(--touch);
     }
-    input[type='checkbox'] {
-      width: 22px;
-      height: 22px;
-      accent-color: var(--water);
-    }
     h3 {
       margin: 10px 0 4px;
     }

@@ -73,11 +73,6 @@ import { TextField } from '../../shared/text-field.ts';
       align-items: center;
       min-height: var(--touch);
     }
-    input[type='checkbox'] {
-      width: 22px;
-      height: 22px;
-      accent-color: var(--water);
-    }
     @media (max-width: 900px) {
       .socket {
         grid-template-columns: minmax(0, 1fr) 84px;

@@ -139,11 +139,6 @@ import { seriesVariable } from '../beams/series.ts';
       min-width: var(--touch);
       min-height: var(--touch);
     }
-    input[type='checkbox'] {
-      width: 22px;
-      height: 22px;
-      accent-color: var(--water);
-    }
     .loud {
       outline: 2px solid var(--check);
       outline-offset: -2px;

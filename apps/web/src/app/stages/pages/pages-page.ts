@@ -120,11 +120,6 @@ import { SuggestionList } from './suggestion-list.ts';
       align-items: center;
       min-height: var(--touch);
     }
-    input[type='checkbox'] {
-      width: 22px;
-      height: 22px;
-      accent-color: var(--water);
-    }
     .unread {
       color: var(--check);
       font-weight: 700;

@@ -385,11 +385,6 @@ const unset = { value: '' as const, label: 'not looked at' };
       color: var(--water);
       font-weight: 600;
     }
-    input[type='checkbox'] {
-      width: 22px;
-      height: 22px;
-      accent-color: var(--water);
-    }
     .action,
     h3 {
       margin-top: 10px;
