@@ -371,9 +371,16 @@ export const fitFaults: Readonly<Record<string, Fault>> = {
           ];
     return { faulty: [...atHelm, linked('c-sides', { to: 'helm' })], nearly: atHelm };
   },
-  'taken-along': () => {
+  'taken-along': (_, random) => {
     const off = (id: string): Edit => ({ type: 'describeStation', id, changes: { mount: 'taken off' } });
-    return { faulty: [off('helm')], nearly: [off('bow')] };
+    // What hangs on the bow's own screen steps in.
+    const stepsIn: Edit = {
+      type: 'feed',
+      stationId: 'bow',
+      quantity: 'depth',
+      feed: { sourceId: 'a-hull', fallbackId: 'd-ahead' },
+    };
+    return { faulty: [off('helm')], nearly: random() < 0.5 ? [off('bow')] : [off('helm'), stepsIn] };
   },
   'beam-off': (plan) => {
     const { beams } = plan.transducers['b-stern']!;

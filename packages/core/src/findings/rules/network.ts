@@ -126,7 +126,11 @@ export const takenAlong: Rule = {
       if (mount !== 'taken off') return [];
       const along = inOrder(plan.network.links).flatMap(([transducerId, { to }]) => (to === id ? [transducerId] : []));
       const left = inOrder(plan.feeds).flatMap(([stationId, feeds]) =>
-        stationId === id ? [] : Object.values(feeds).filter(({ sourceId }) => along.includes(sourceId)),
+        stationId === id
+          ? []
+          : Object.values(feeds).filter(({ sourceId, fallbackId }) =>
+              [sourceId, fallbackId].every((one) => one === null || along.includes(one)),
+            ),
       );
       const [first] = left;
       if (!first) return [];
