@@ -183,7 +183,7 @@ export { isFactoryName, suggestSourceName } from './sources/source-names.ts';
 export { disturbanceOf, disturbsDb, type Disturbance } from './disturbance/disturbance.ts';
 export { disturbancesIn, otherBeamCost, quietPlan, standbyCost, type QuietPlan } from './disturbance/quiet-plan.ts';
 export { devicesOf, newNetworkDevice, takesTransducers, type Device } from './network/devices.ts';
-export { socketGroups, socketOf, type SocketGroup } from './network/sockets.ts';
+export { freePlug, socketOf } from './network/sockets.ts';
 export { diagramOf, type Diagram, type DiagramNode } from './network/diagram.ts';
 export { laidDiagram, layoutGraph, type LaidDiagram } from './network/diagram-layout.ts';
 export { wiringSheets, type SheetTable } from './sheets/wiring-sheet.ts';

@@ -35,3 +35,13 @@ export const socketGroups = (plan: Plan, deviceId: string): SocketGroup[] => {
 /** Splitters that are wanted: one for each transducer over the sockets there are, as long as they drive so many at once. */
 export const splittersOn = ({ plugged, sockets, atOnce }: SocketGroup): number =>
   Math.max(0, Math.min(plugged.length, atOnce) - sockets);
+
+/** The plug of the first socket of a device that drives a transducer and has room for it; empty where there is none. */
+export const freePlug = (plan: Plan, deviceId: string, transducerId: string): string => {
+  const kind = plan.transducers[transducerId]?.kind;
+  const free = socketGroups(plan, deviceId).find(
+    ({ drives, plugged, atOnce }) =>
+      kind !== undefined && drives.has(kind) && plugged.filter((id) => id !== transducerId).length < atOnce,
+  );
+  return free?.plug ?? '';
+};

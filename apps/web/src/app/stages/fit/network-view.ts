@@ -3,9 +3,9 @@ import {
   devicesOf,
   diagramOf,
   findingsOf,
+  freePlug,
   inOrder,
   networkRules,
-  socketGroups,
   socketOf,
   takesTransducers,
   type Device,
@@ -327,16 +327,11 @@ export class NetworkView {
     this.open.edits.edit(this.plan().transducers[transducerId]?.name ?? 'a cable', {
       type: 'connect',
       transducerId,
-      link: link.plug === '' ? { ...link, plug: this.plugOf(transducerId) || this.freeSocket(to, transducerId) } : link,
+      link:
+        link.plug === ''
+          ? { ...link, plug: this.plugOf(transducerId) || freePlug(this.plan(), to, transducerId) }
+          : link,
     });
-  }
-
-  private freeSocket(to: string, own: string): string {
-    const kind = this.plan().transducers[own]?.kind;
-    const free = socketGroups(this.plan(), to).find(
-      ({ drives, plugged, atOnce }) => kind && drives.has(kind) && plugged.filter((id) => id !== own).length < atOnce,
-    );
-    return free?.plug ?? '';
   }
 
   protected set(id: string, name: string, changes: Partial<Device['device']>): void {
