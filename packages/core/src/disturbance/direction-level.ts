@@ -43,14 +43,8 @@ const crestDb = (shape: Shape, argument: number): number => {
   return Math.max(floorDb, Math.min(lobe.db, 20 * Math.log10(crest)));
 };
 
-/** Where each pattern is down by half: found once, since a bottom asks for it hundreds of times. */
-const halfPowerAt = {
-  piston: argumentAtLevel('piston', halfPowerDb),
-  line: argumentAtLevel('line', halfPowerDb),
-} as const satisfies Record<Shape, number>;
-
 const argument = (shape: Shape, widthDeg: number, sine: number): number =>
-  (halfPowerAt[shape] / Math.sin((Math.min(179, widthDeg) / 2) * radian)) * sine;
+  (argumentAtLevel(shape, halfPowerDb) / Math.sin((Math.min(179, widthDeg) / 2) * radian)) * sine;
 
 /** A fan about an axis: the part of the direction along its wide side and along its thin one, as sines. */
 const fanDb = (shape: BeamShape, wide: number, thin: number, along: number): number =>
