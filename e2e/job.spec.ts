@@ -248,7 +248,9 @@ describe('the whole job', () => {
         (id) => id.startsWith('offset-'),
         'the place the finding speaks of focused',
       );
-      await hands.press('#result .action.chief');
+      // The slip is still in the mean: that is entered only with a reason.
+      await hands.fill('#enter-reason', 'the slip is left out tomorrow');
+      await hands.press('#enter-offset');
       await findingIs(driver, 'offset-wrong-sign', false);
     },
     minutes,

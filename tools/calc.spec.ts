@@ -30,7 +30,7 @@ describe('npm run calc', () => {
     expect(lines[0]?.['error']).toEqual({
       field: 'beamwidthDeg',
       message: '"beamwidthDeg" is too large.',
-      range: '0.1 to 170',
+      range: '0.01 to 170',
     });
     expect(calc(['footprint', '{broken']).code).toBe(2);
     expect(calc(['nothing-such', '{}']).code).toBe(2);

@@ -125,7 +125,7 @@ export const mutants = [
   { file: 'beams/scene.ts', from: 'const axisRad = -rollDeg * radian;', to: 'const axisRad = rollDeg * radian;' },
   { file: 'beams/scene.ts', from: 'onAxisDb + 2 * patternDb', to: 'onAxisDb + patternDb' },
   { file: 'beams/advice/candidate.ts', from: "hullMaterial !== 'solid laminate'", to: "hullMaterial === 'steel'" },
-  { file: 'beams/advice/rank.ts', from: 'if (bandsMeet(one.candidate, other.candidate)) return [];', to: '' },
+  { file: 'beams/advice/rank.ts', from: 'if (bandsMeet(one.candidate, other.candidate, wants)) return [];', to: '' },
   { file: 'findings/rules/sheet-efficiency.ts', from: 'efficiency <= 1)', to: 'efficiency <= 2)' },
   { file: 'exchange/catalogue-csv.ts', from: 'i + 2, columns', to: 'i + 1, columns' },
   { file: 'acoustics/ring-down.ts', from: '(pulseLengthS + ringingS)) / 2', to: '(pulseLengthS + ringingS)) / 1' },

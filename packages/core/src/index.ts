@@ -101,6 +101,9 @@ export {
   depthOffsetOf,
   depthOffsetResult,
   offsetStanding,
+  readingSetTo,
+  readingSoundSpeedMps,
+  readingWater,
   type DepthOffsetAnswer,
   type DepthOffsetInputs,
   type DepthOffsetResult,
@@ -132,10 +135,11 @@ export { findings, rules } from './findings/findings.ts';
 export { findingsOf } from './findings/rule.ts';
 export { fitRules } from './findings/rules/fit.ts';
 export { networkRules } from './findings/rules/network.ts';
-export { soundersOf } from './findings/rules/depth-offsets.ts';
+export { heldOffsetM } from './findings/rules/depth-offsets.ts';
 export { keyTarget } from './findings/rules/keys.ts';
 export { fittedStations, type FittedStation } from './findings/rules/pages.ts';
 export { alarmsInWords } from './handover/alarm-words.ts';
+export { soundInWords } from './handover/sound-words.ts';
 export { cardCautions, cautions } from './handover/cautions.ts';
 export {
   cardFingerprint,
@@ -172,10 +176,21 @@ export { stationSight, usualTrimDeg } from './fit/station-sight.ts';
 export { ampacity } from './power/ampacity.ts';
 export { batteryDay } from './power/battery-day.ts';
 export { circuitStanding, worstCurrentA, type CircuitStanding } from './power/circuit-standing.ts';
-export { circuitsOn, currentOf, dayOf, restVoltageV, type DaySpan } from './power/day-voltage.ts';
+export { restVoltageV } from './power/battery-curve.ts';
+export { circuitsOn, currentOf, dayLine, dayOf, type DaySpan } from './power/day-voltage.ts';
 export { startDip } from './power/start-dip.ts';
 export { voltageDrop } from './power/voltage-drop.ts';
-export { shallowLimits, voltageLimits } from './sources/alarm-limits.ts';
+export { shallowLimits, voltageLimits, type ShallowLimits } from './sources/alarm-limits.ts';
+export { depthGivers, type DepthGiver } from './sources/depth-givers.ts';
+export { asShown, depthDisplayOf, upToStepM, type DepthDisplay } from './sources/depth-display.ts';
+export { displaySound, readAt, soundOfType, type DisplayWater } from './sources/display-sound.ts';
+export { timeToAct, usualActInS, type TimeToAct } from './sources/time-to-act.ts';
+export { agroundBy, agroundOf, type Aground } from './calibration/aground.ts';
+export { entryDoubts } from './calibration/entry-doubts.ts';
+export { offsetAtGrounding } from './calibration/offset-at-grounding.ts';
+export { waySpeed, waysAfloat } from './plan/way-speeds.ts';
+export { displayDepthError } from './findings/rules/sources.ts';
+export { deepestLoading, loweredWays, lowestPoint, type LowestPoint } from './fit/lowest-point.ts';
 export { feedChoices, poorRank, type FeedChoice } from './sources/feeds.ts';
 export { changesWith, travelClashes, whatTravels, type TravellingSetting } from './sources/what-travels.ts';
 export { isFactoryName, suggestSourceName } from './sources/source-names.ts';

@@ -11,6 +11,7 @@ export * from './plan/display.ts';
 export * from './plan/equipment.ts';
 export * from './plan/id.ts';
 export * from './plan/key.ts';
+export * from './plan/loading.ts';
 export * from './plan/network.ts';
 export * from './plan/page.ts';
 export * from './plan/plan.ts';

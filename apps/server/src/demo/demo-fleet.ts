@@ -94,7 +94,13 @@ const readingEdits = ({ transducerId, water, assumedMps, setM, pairs }: Readings
   {
     type: 'describeDepthOffset',
     transducerId,
-    changes: { soundSpeedAssumedMps: assumedMps, offsetSetM: setM, displayResolutionM: 0.01 },
+    changes: {
+      displaySetTo: 'own figure',
+      soundSpeedAssumedMps: assumedMps,
+      takenIn: { temperatureC: water.temperatureC, salinityPpt: water.salinityPpt },
+      offsetSetM: setM,
+      displayResolutionM: 0.01,
+    },
   },
   ...pairs.map(([leadLineM, missedM], i): Edit => ({
     type: 'recordReading',
@@ -265,7 +271,16 @@ const unit = (
   waterType: UnitSettings['waterType'],
   done: UnitSettings['done'],
   alarms: UnitSettings['alarms'] = {},
-): UnitSettings => ({ waterType, north: 'true', sidesRight: 'right', done, alarms });
+): UnitSettings => ({
+  waterType,
+  antennaOffsetSet: true,
+  depthUnit: 'm',
+  depthStep: 0.1,
+  north: 'true',
+  sidesRight: 'right',
+  done,
+  alarms,
+});
 
 /** Where everything is and what it hangs on. Two sources share a name, and one screen takes its depth from the bow unit. */
 const wrenFit = (): Pick<Plan, 'equipment' | 'power' | 'network' | 'sources' | 'feeds' | 'units'> => {
@@ -436,7 +451,7 @@ const wrenFit = (): Pick<Plan, 'equipment' | 'power' | 'network' | 'sources' | '
       },
     },
     units: {
-      [port]: unit('fresh', { 'blank card in': true }, { shallowM: 1.5, lowVoltageV: 11.5 }),
+      [port]: unit('fresh', { 'blank card in': true }, { shallowM: 1.5, lowVoltageV: 12.9 }),
       [starboard]: unit('fresh', {}),
       [bow]: { ...unit('fresh', {}), sidesRight: 'not looked at' },
     },
@@ -458,6 +473,7 @@ const sableWren = (now: Date): DemoBoat => {
       cruiseSpeedMps: knots(24),
       topSpeedMps: knots(33),
       systemVoltageV: 12,
+      bowMotor: true,
       notes: 'Guided trips for char along ledges, jigging over schools. Electric bow motor.',
     }),
     stations: {
@@ -625,7 +641,7 @@ const marlFit = (): Pick<Plan, 'equipment' | 'power' | 'network' | 'sources' | '
     'blank card in': true,
     'chart card in': true,
   };
-  const alarms = { shallowM: 5, lowVoltageV: 23, engineTemperatureC: 95 };
+  const alarms = { shallowM: 5, lowVoltageV: 24.3, engineTemperatureC: 95 };
   const at = (forwardM: number, starboardM: number, aboveKeelM: number) => ({ forwardM, starboardM, aboveKeelM });
   return {
     equipment: {

@@ -1,4 +1,4 @@
-import { alarmsInWords, cardOf, formatSentence, panesOf, type CardStation } from '@grey-keel/core';
+import { alarmsInWords, cardOf, formatSentence, panesOf, soundInWords, type CardStation } from '@grey-keel/core';
 import type { Plan } from '@grey-keel/model';
 import type { Column, Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces.js';
 import { openCounts } from './open-lines.ts';
@@ -59,10 +59,11 @@ const keyTable = (keys: CardStation['keys']): Column =>
 
 const pagesAcross = 4;
 
-const alarmLines = (station: CardStation | null, units: PrintOptions['units']): Content[] => {
-  const said = station && alarmsInWords(station.alarms);
-  return said ? [words(formatSentence(said, units))] : [];
-};
+const settingLines = (station: CardStation | null, depthM: number, units: PrintOptions['units']): Content[] =>
+  [
+    station && alarmsInWords(station.alarms, station.shallowShown),
+    station && soundInWords(station.sound, depthM),
+  ].flatMap((said) => (said ? [words(formatSentence(said, units))] : []));
 
 /** Pages four to a line, so that a display with many does not run off the paper. */
 const pageRows = ({ pages, screen }: CardStation): Content[] =>
@@ -93,7 +94,7 @@ export const cardDocument = (plan: Plan, options: PrintOptions): TDocumentDefini
         words(station ? `${card.boat.name}, ${station.name}` : card.boat.name, { fontSize: 22, bold: true }),
         words(`${station ? `${station.display}. ` : ''}${boatLine(card, write)}`, { margin: [0, 2, 0, 8] }),
         ...agroundLines(card, options.units),
-        ...alarmLines(station, options.units),
+        ...settingLines(station, card.depthM, options.units),
         ...(station
           ? [
               {

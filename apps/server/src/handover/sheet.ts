@@ -75,12 +75,7 @@ export const ringLines = (card: Card, write: Write): Content[] =>
 export const agroundLines = (card: Card, units: UnitChoice): Content[] =>
   card.transducers.flatMap(({ name, offset }) =>
     offset?.state === 'fresh'
-      ? [
-          words(
-            `${name}: ${formatSentence(agroundInWords({ reference: offset.reference, draughtM: card.boat.draughtM }), units)}`,
-            { bold: true },
-          ),
-        ]
+      ? [words(`${name}: ${formatSentence(agroundInWords(offset.aground), units)}`, { bold: true })]
       : [],
   );
 

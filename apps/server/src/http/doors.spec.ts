@@ -56,7 +56,7 @@ describe('the other doors', () => {
     const bad = await send('POST', '/calculations/footprint', { ...input, beamwidthDeg: 400 });
     expect(bad.status).toBe(422);
     expect((bad.body as ProblemBody).errors).toEqual([
-      { field: 'beamwidthDeg', message: '"beamwidthDeg" is too large.', range: '0.1 to 170' },
+      { field: 'beamwidthDeg', message: '"beamwidthDeg" is too large.', range: '0.01 to 170' },
     ]);
     expect((await send('POST', '/calculations/nothing', {})).status).toBe(404);
     expect(((await send('GET', '/calculations')).body as unknown[]).length).toBe(calculations.size);
@@ -244,7 +244,8 @@ describe('the other doors', () => {
         expect(cards.join('')).toContain(unspaced(part));
       expect(cards.filter((one) => one.includes('noprogrammablekeys')).length).toBe(1);
       expect(cards.map((card) => card.includes('calls'))).toEqual([true, false, false]);
-      expect(cards[0]).toContain(unspaced('Its alarm calls at 1.50 m of water as it shows it and 11.5 V.'));
+      expect(cards[0]).toContain(unspaced('Its alarm calls at 1.5 m of water as it shows it and 12.9 V.'));
+      expect(cards[0]).toContain(unspaced('Set to fresh water, 1443.5 m/s: right at 32.00 m.'));
     }
   });
 

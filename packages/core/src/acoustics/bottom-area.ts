@@ -23,7 +23,7 @@ export const bottomArea = defineCalculation({
   version: 1,
   input: z.strictObject({
     rangeM: z.number().min(0.01).max(11_000),
-    beamwidthDeg: z.number().min(0.1).max(170),
+    beamwidthDeg: z.number().min(0.01).max(170),
     rangeResolutionM: z.number().min(0.0001).max(1000),
   }),
   output: z.strictObject({

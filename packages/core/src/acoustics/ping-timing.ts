@@ -15,7 +15,7 @@ export const pingTiming = defineCalculation({
     rangeM: z.number().min(0.1).max(11_000),
     soundSpeedMps: z.number().min(1300).max(1800),
     speedMps: z.number().min(0).max(60),
-    beamwidthDeg: z.number().min(0.1).max(170),
+    beamwidthDeg: z.number().min(0.01).max(170),
     depthM: z.number().min(0.01).max(11_000),
   }),
   output: z.strictObject({

@@ -14,7 +14,7 @@ export const deadZone = defineCalculation({
   purpose: 'Height above the bottom in which fish are hidden by its echo',
   version: 1,
   input: z.strictObject({
-    beamwidthDeg: z.number().min(0.1).max(170),
+    beamwidthDeg: z.number().min(0.01).max(170),
     depthM: z.number().min(0.1).max(11_000),
     pulseLengthS: z.number().min(1e-6).max(1),
     soundSpeedMps: z.number().min(1300).max(1800),

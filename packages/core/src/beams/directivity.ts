@@ -57,11 +57,17 @@ const integrate = (f: (x: number) => number, from: number, to: number, panels: n
   return (sum * h) / 3;
 };
 
+/** Over this the integral is its own closed form, which is exact for a piston: (k a)² / (1 - J1(2 k a) / (k a)). */
+const closedFormFrom = 60;
+
 /**
  * Directivity index in dB by integration of the intensity pattern over all directions.
  * `argument` is k a for a piston in a baffle (one half-space), k L / 2 for a line free in the water.
+ * Source: Urick 1983, ch. 3; the closed form of a large piston, Kinsler and Frey 1982, ch. 8.
  */
 export const directivityIndexDb = (shape: Shape, argument: number): number => {
+  if (shape === 'piston' && argument > closedFormFrom)
+    return 10 * Math.log10(argument ** 2 / (1 - besselj1(2 * argument) / argument));
   const pattern = patternOf(shape);
   const panels = 2 * Math.ceil(200 + 20 * argument);
   const overHalf =

@@ -46,14 +46,19 @@ const fanIntegral = (acrossDeg: number, alongDeg: number, power: 1 | 2): number 
   return 4 * sum;
 };
 
-const pistonIntegral = (widthDeg: number, power: 1 | 2): number => {
+/** Beyond this argument the fourth power of a piston's pattern has nothing left to add. */
+const farLobes = 60;
+
+/** Integral over the half-space of a piston's two-way pattern. */
+const twoWayPistonIntegral = (widthDeg: number): number => {
   const argument = argumentOf('piston', widthDeg);
-  const panels = 2 * Math.ceil(400 + 40 * argument);
-  const step = Math.PI / 2 / panels;
+  const end = argument > farLobes ? Math.asin(farLobes / argument) : Math.PI / 2;
+  const panels = 2 * Math.ceil(400 + 40 * Math.min(farLobes, argument));
+  const step = end / panels;
   let sum = 0;
   for (let i = 0; i < panels; i++) {
     const theta = (i + 0.5) * step;
-    sum += pistonPattern(argument * Math.sin(theta)) ** (2 * power) * Math.sin(theta) * step;
+    sum += pistonPattern(argument * Math.sin(theta)) ** 4 * Math.sin(theta) * step;
   }
   return 2 * Math.PI * sum;
 };
@@ -78,15 +83,13 @@ export const beamShape = (acrossDeg: number, alongDeg: number): BeamShape => {
   const before = shapes.get(key);
   if (before) return before;
   const cone = acrossDeg === alongDeg;
-  const integral = (power: 1 | 2): number =>
-    cone ? pistonIntegral(acrossDeg, power) : fanIntegral(acrossDeg, alongDeg, power);
   const shape: BeamShape = {
     acrossDeg,
     alongDeg,
     directivityIndexDb: cone
       ? directivityIndexDb('piston', argumentOf('piston', acrossDeg))
-      : 10 * Math.log10((4 * Math.PI) / integral(1)),
-    equivalentBeamDb: 10 * Math.log10(integral(2)),
+      : 10 * Math.log10((4 * Math.PI) / fanIntegral(acrossDeg, alongDeg, 1)),
+    equivalentBeamDb: 10 * Math.log10(cone ? twoWayPistonIntegral(acrossDeg) : fanIntegral(acrossDeg, alongDeg, 2)),
   };
   // A catalogue holds some hundreds of widths; a caller that tries thousands must not fill the memory with them.
   if (shapes.size < 2000) shapes.set(key, shape);

@@ -62,7 +62,7 @@ describe('footprint', () => {
     expect(calculate(footprint, { beamwidthDeg: 60, depthM: 10, slopeDeg: 60 }).ok).toBeFalse();
     expect(calculate(footprint, { beamwidthDeg: 400, depthM: 10 })).toEqual({
       ok: false,
-      errors: [{ field: 'beamwidthDeg', message: '"beamwidthDeg" is too large.', range: '0.1 to 170' }],
+      errors: [{ field: 'beamwidthDeg', message: '"beamwidthDeg" is too large.', range: '0.01 to 170' }],
     });
   });
 });

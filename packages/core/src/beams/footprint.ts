@@ -14,7 +14,7 @@ export const footprint = defineCalculation({
   purpose: 'Footprint of a cone on a flat or sloping bottom, and its first echo',
   version: 1,
   input: z.strictObject({
-    beamwidthDeg: z.number().min(0.1).max(170),
+    beamwidthDeg: z.number().min(0.01).max(170),
     depthM: z.number().min(0.01).max(11_000),
     slopeDeg: z.number().min(0).max(80).default(0),
   }),

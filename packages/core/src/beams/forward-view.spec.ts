@@ -36,6 +36,11 @@ describe('forward-view', () => {
     );
   });
 
+  it('has no blind disc where its lower edge looks up astern', () => {
+    // Tilted by 44 degrees a fan of 140 ends 94 degrees behind straight down.
+    expect(answerOf(forwardView, { ...fan, mode: 'ahead', sectorDeg: 140, tiltDeg: 44, rangeM: 200 }).blindM).toBe(0);
+  });
+
   it('tilted further down never widens the blind disc, and a pane of true proportions is as long as it is wide', () => {
     fc.assert(
       fc.property(

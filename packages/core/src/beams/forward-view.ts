@@ -22,7 +22,7 @@ export const forwardMounting: Readonly<Record<(typeof forwardModes)[number], str
 export const forwardView = defineCalculation({
   name: 'forward-view',
   purpose: 'What a forward-facing fan covers ahead, down or flat: blind disc, reach on the bottom, window',
-  version: 1,
+  version: 2,
   input: z.strictObject({
     mode: z.enum(forwardModes),
     sectorDeg: z.number().min(5).max(170),
@@ -61,7 +61,8 @@ export const forwardView = defineCalculation({
         `A fan that looks down tilted by ${tiltDeg}° looks ahead: use that mode.`,
         '0 to 44',
       );
-    const onBottom = (deg: number): number => belowFaceM * Math.tan(Math.min(deg, 89.99) * radian);
+    // A fan whose lower edge looks up astern of the boat still sees straight below.
+    const onBottom = (deg: number): number => belowFaceM * Math.tan(Math.max(-89.99, Math.min(deg, 89.99)) * radian);
     const farthest = Math.sqrt(Math.max(0, rangeM ** 2 - belowFaceM ** 2));
     const meets = rangeM > belowFaceM && lower < 90 && onBottom(lower) <= farthest;
     const blindM = meets ? Math.max(0, onBottom(lower)) : null;

@@ -1,10 +1,11 @@
 import type { Plan, PlacedFish } from '@grey-keel/model';
 import fc from 'fast-check';
-import { answerOf } from '../calculation.ts';
 import { expectWorkingHolds } from '../testing/evaluated.ts';
 import { aPlan, aTransducer } from '../testing/sample-plan.ts';
 import { deadZone } from './dead-zone.ts';
 import { resolutionOf, elementAcoustics } from './element-acoustics.ts';
+import { answerOf } from '../calculation.ts';
+import { soundSpeed } from '../water/sound-speed.ts';
 import { bottomAtM, sceneAt, thermoclineError } from './scene.ts';
 
 const rad = Math.PI / 180;
@@ -114,6 +115,30 @@ describe('the scene', () => {
     expect(error?.meanMps).toBeLessThan(1443);
     expectWorkingHolds(error?.working ?? [], 'thermocline');
     expect(thermoclineError(plan({ thermocline: { depthM: 40, colderByC: 5 } }), 32)).toBeNull();
+  });
+
+  it('takes the time through each layer as the sound speed at every depth adds up to', () => {
+    const at = (depthM: number, temperatureC: number): number =>
+      answerOf(soundSpeed, { depthM, temperatureC, salinityPpt: 0 }).soundSpeedMps;
+    for (const [layerM, depthM] of [
+      [12, 32],
+      [20, 400],
+      [150, 900],
+    ] as const) {
+      // Simpson's rule over the slowness, 200 panels a layer.
+      const seconds = (from: number, to: number, temperatureC: number): number => {
+        const h = (to - from) / 200;
+        let sum = 1 / at(from, temperatureC) + 1 / at(to, temperatureC);
+        for (let i = 1; i < 200; i++) sum += (i % 2 ? 4 : 2) / at(from + i * h, temperatureC);
+        return (sum * h) / 3;
+      };
+      const mean = depthM / (seconds(0, layerM, 9) + seconds(layerM, depthM, 4));
+      const found = thermoclineError(plan({ thermocline: { depthM: layerM, colderByC: 5 } }), depthM);
+      expect((found?.meanMps ?? 0) / mean)
+        .withContext(`${depthM} m`)
+        .toBeCloseTo(1, 4);
+      expect(Math.abs((found?.meanMps ?? 0) / mean - 1)).toBeLessThan(1e-5);
+    }
     expect(thermoclineError(plan(), 32)).toBeNull();
   });
 });

@@ -241,7 +241,7 @@ export const thermoclineError = (
   const upper = soundSpeedDownTo(water, layer.depthM).soundSpeedMps;
   const lower = soundSpeedDownTo(
     { ...water, temperatureC: Math.max(0, water.temperatureC - layer.colderByC) },
-    2 * depthM - layer.depthM,
+    layer.depthM + depthM,
   ).soundSpeedMps;
   const seconds = layer.depthM / upper + (depthM - layer.depthM) / lower;
   const meanMps = depthM / seconds;

@@ -19,6 +19,15 @@ const point = (x: number, y: number): Point => ({ x, y });
 /** Half-width of a planing bottom at its chines, of the beam. */
 const chineAt = 0.46;
 
+/** Out from the centreline to the keel of each hull of a catamaran, of the beam. */
+const hullKeelAt = 0.36;
+
+/** Where the boat's keel lines lie to starboard, m; null where they depend on a beam nobody gave. */
+export const keelLinesM = ({ hullForm, beamM }: Pick<Boat, 'hullForm' | 'beamM'>): readonly number[] | null => {
+  if (hullForm !== 'catamaran') return [0];
+  return beamM === null ? null : [-hullKeelAt * beamM, hullKeelAt * beamM];
+};
+
 /** From beam, draught, freeboard and the height of the chines above the waterline. */
 const sections: Record<Boat['hullForm'], (b: number, d: number, f: number, chine: number) => Point[][]> = {
   'planing monohull': (b, d, f, chine) => [
@@ -42,7 +51,7 @@ const sections: Record<Boat['hullForm'], (b: number, d: number, f: number, chine
     [-1, 1].map((side) => [
       point(side * b * 0.5, f),
       point(side * b * 0.48, -d * 0.4),
-      point(side * b * 0.36, -d),
+      point(side * b * hullKeelAt, -d),
       point(side * b * 0.22, -d * 0.4),
       point(side * b * 0.2, f * 0.35),
       point(0, f * 0.35),

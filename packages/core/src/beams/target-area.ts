@@ -53,7 +53,7 @@ export const targetArea = defineCalculation({
     beams: z
       .array(
         z.strictObject({
-          beamwidthDeg: z.number().min(0.1).max(170),
+          beamwidthDeg: z.number().min(0.01).max(170),
           atM: place.default([0, 0]),
           shows: z.enum(markStrengths),
         }),

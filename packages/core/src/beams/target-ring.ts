@@ -3,7 +3,7 @@ import * as z from 'zod';
 import { defineCalculation } from '../calculation.ts';
 
 const radian = Math.PI / 180;
-const cone = z.number().min(0.1).max(170);
+const cone = z.number().min(0.01).max(170);
 const place = z.tuple([z.number().min(-60).max(60), z.number().min(-60).max(60)]);
 
 /** Area shared by two discs of radii a and b, d apart. */

@@ -1,12 +1,61 @@
-import type { Plan } from '@grey-keel/model';
-import { offsetStanding } from './depth-offset-subject.ts';
+import type { DepthReference, Plan, WorkingStep } from '@grey-keel/model';
+import { deepestLoading, lowestPoint, type LowestPoint } from '../fit/lowest-point.ts';
+import { given, reckoned } from '../working-step.ts';
+import { depthOffsetOf, offsetStanding } from './depth-offset-subject.ts';
+
+/** The moment the first part of the boat touches, as a display shows it by one transducer. */
+export interface Aground {
+  readonly lowest: LowestPoint;
+  readonly reference: DepthReference;
+  /** What the display shows then. The face sinks with the hull, so that it is the same at every loading. */
+  readonly shownM: number;
+  /** The water there is then, from the surface, at the deepest loading entered. */
+  readonly waterM: number;
+  readonly loading: { readonly name: string; readonly draughtM: number };
+  readonly working: readonly WorkingStep[];
+}
+
+/** The depth of water in which the first part touches, as the boat floats when calibrated, m; null without a draught. */
+export const groundingDepthM = (plan: Plan): number | null =>
+  plan.boat.draughtM === null ? null : plan.boat.draughtM + lowestPoint(plan).belowKeelM;
+
+/** What touching looks like on a display that counts from the waterline or the keel; null while the draught is unknown. */
+export const agroundBy = (plan: Plan, reference: DepthReference): Aground | null => {
+  const { draughtM } = plan.boat;
+  const loading = deepestLoading(plan);
+  if (draughtM === null || !loading) return null;
+  const lowest = lowestPoint(plan);
+  const keelM = reference === 'keel' ? 0 : draughtM;
+  const shownM = keelM + lowest.belowKeelM;
+  return {
+    lowest,
+    reference,
+    shownM,
+    waterM: loading.draughtM + lowest.belowKeelM,
+    loading,
+    working: [
+      ...lowest.working,
+      reckoned(
+        {
+          says: `Shown when ${lowest.name} touches`,
+          symbol: 'a',
+          value: shownM,
+          unit: 'm',
+          expression: 'T + b',
+          source: 'plane geometry; the face sinks and rises with the hull',
+        },
+        given('T', keelM, 'm', reference === 'keel' ? 'the display counts from the keel' : 'draught as calibrated'),
+        given('b', lowest.belowKeelM, 'm', `${lowest.name} below the keel`),
+      ),
+    ],
+  };
+};
 
 /**
- * What the display shows by a transducer when the keel touches, m; null while its offset is missing or stale, since then
- * nobody knows what is shown.
+ * What a display shows by a transducer when the first part of the boat touches; null while the transducer's offset is
+ * missing or stale, since then nobody knows what is shown.
  */
-export const agroundShownM = (plan: Plan, transducerId: string): number | null => {
-  const settings = plan.depthOffsets[transducerId];
-  if (!settings || offsetStanding(plan, transducerId).state !== 'fresh') return null;
-  return settings.reference === 'keel' ? 0 : plan.boat.draughtM;
-};
+export const agroundOf = (plan: Plan, transducerId: string): Aground | null =>
+  offsetStanding(plan, transducerId).state === 'fresh'
+    ? agroundBy(plan, depthOffsetOf(plan, transducerId).reference)
+    : null;

@@ -1,20 +1,23 @@
-import type { DepthOffset, Plan } from '@grey-keel/model';
+import type { DepthOffset, Plan, ReadingWater } from '@grey-keel/model';
 import canonicalize from 'canonicalize';
 import { calculate, type Answer } from '../calculation.ts';
 import { newDepthOffset } from '../edits/apply-edits.ts';
 import { fingerprint, quantised } from '../plan/fingerprint.ts';
 import { perPlan } from '../plan/per-plan.ts';
 import { inOrder, soundSpeedDownTo, workingWater } from '../plan/working-water.ts';
+import { displaySound, readAt, soundOfType, type DisplayWater } from '../sources/display-sound.ts';
 import { depthOffset } from './depth-offset.ts';
 
 /** Everything one transducer's depth offset depends on, and nothing else. */
 export interface DepthOffsetInputs {
   readonly reference: DepthOffset['reference'];
   readonly offsetSetM: number;
-  readonly soundSpeedAssumedMps: number;
+  /** Null while nobody said what the display is set to. */
+  readonly soundSpeedAssumedMps: number | null;
   readonly displayResolutionM: number;
   readonly draughtM: number | null;
-  readonly water: { readonly temperatureC: number; readonly salinityPpt: number } | null;
+  /** That the readings were taken in. */
+  readonly water: ReadingWater | null;
   /** The face: a move or another element asks for new readings even though the old ones still give a number. */
   readonly face: {
     readonly name: string;
@@ -28,19 +31,57 @@ export interface DepthOffsetInputs {
 export const depthOffsetOf = (plan: Plan, transducerId: string): DepthOffset =>
   plan.depthOffsets[transducerId] ?? newDepthOffset();
 
+/** The water a transducer's readings were taken in: as was said of them, else the one the boat works in. */
+export const readingWater = (plan: Plan, transducerId: string): ReadingWater | null => {
+  const { takenIn } = depthOffsetOf(plan, transducerId);
+  const water = takenIn ?? workingWater(plan);
+  return water && { temperatureC: water.temperatureC, salinityPpt: water.salinityPpt };
+};
+
+/** Mean depth of the readings that count, or a usual one while there is none. */
+const readingDepthM = ({ readings }: DepthOffset): number => {
+  const leads = Object.values(readings).flatMap(({ leadLineM, displayedM, leftOut }) =>
+    leadLineM === null || displayedM === null || leftOut ? [] : [leadLineM],
+  );
+  return leads.length ? leads.reduce((sum, lead) => sum + lead, 0) / leads.length : 5;
+};
+
+/** The speed of sound the display used while the readings were taken: as was said of them, else as Sources has it set. */
+export const readingSoundSpeedMps = (plan: Plan, transducerId: string): number | null => {
+  const offset = depthOffsetOf(plan, transducerId);
+  if (offset.soundSpeedAssumedMps !== null) return offset.soundSpeedAssumedMps;
+  const stationId = readAt(plan, transducerId);
+  const water = readingWater(plan, transducerId);
+  if (!water) return null;
+  const depthM = readingDepthM(offset);
+  const { displaySetTo } = offset;
+  if (displaySetTo !== undefined && displaySetTo !== 'own figure') return soundOfType(displaySetTo, water, depthM);
+  if (stationId === null) return null;
+  return displaySound(plan.units[stationId], water, depthM)?.soundSpeedMps ?? null;
+};
+
+/** What the display was set to while the readings were taken, in words; null while nobody said. */
+export const readingSetTo = (plan: Plan, transducerId: string): DisplayWater | 'own figure' | null => {
+  const { displaySetTo, soundSpeedAssumedMps } = depthOffsetOf(plan, transducerId);
+  if (displaySetTo !== undefined) return displaySetTo;
+  if (soundSpeedAssumedMps !== null) return 'own figure';
+  const stationId = readAt(plan, transducerId);
+  const unit = stationId === null ? undefined : plan.units[stationId];
+  return unit?.ownSoundSpeedMps != null ? 'own figure' : (unit?.waterType ?? null);
+};
+
 /** The slice of a plan that a depth offset depends on, or null for a transducer that is not there. */
 export const depthOffsetInputs = (plan: Plan, transducerId: string): DepthOffsetInputs | null => {
   const transducer = plan.transducers[transducerId];
   if (!transducer) return null;
   const offset = depthOffsetOf(plan, transducerId);
-  const water = workingWater(plan);
   return quantised({
     reference: offset.reference,
     offsetSetM: offset.offsetSetM,
-    soundSpeedAssumedMps: offset.soundSpeedAssumedMps,
+    soundSpeedAssumedMps: readingSoundSpeedMps(plan, transducerId),
     displayResolutionM: offset.displayResolutionM,
     draughtM: plan.boat.draughtM,
-    water: water && { temperatureC: water.temperatureC, salinityPpt: water.salinityPpt },
+    water: readingWater(plan, transducerId),
     face: {
       name: transducer.name,
       aboveKeelM: transducer.aboveKeelM,
@@ -69,7 +110,12 @@ export const depthOffsetResult = (inputs: DepthOffsetInputs): DepthOffsetResult 
   if (inputs.water === null)
     return { known: false, wanting: 'The water is not described: its sound speed is unknown.' };
   if (inputs.reference === 'keel' && inputs.draughtM === null)
-    return { known: false, wanting: 'The draught is missing: the keel cannot be reckoned to.' };
+    return {
+      known: false,
+      wanting: 'The draught is missing: give it in the brief, so that the keel can be counted from.',
+    };
+  if (inputs.soundSpeedAssumedMps === null)
+    return { known: false, wanting: 'Say what water the display was set to: that is the speed of sound it uses.' };
   const meanDepthM = inputs.readings.reduce((sum, { leadLineM }) => sum + leadLineM, 0) / inputs.readings.length;
   const sound = soundSpeedDownTo(inputs.water, meanDepthM);
   const result = calculate(depthOffset, {
@@ -95,7 +141,7 @@ export interface OffsetStanding {
 }
 
 const names: Record<string, string> = {
-  reference: 'what depth is reckoned to',
+  reference: 'what depth is counted from',
   offsetSetM: 'the offset set while reading',
   soundSpeedAssumedMps: "the display's sound speed",
   displayResolutionM: "the display's step",

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { answerOf, calculate } from '../calculation.ts';
+import { expectWorkingHolds } from '../testing/evaluated.ts';
 import { normal, seeded } from '../testing/sample-plan.ts';
 import { depthOffset } from './depth-offset.ts';
 import { cutoffFor, findOutliers, median } from './outliers.ts';
@@ -135,6 +136,56 @@ describe('depth-offset', () => {
     }
     expect(covered / series).toBeGreaterThan(0.935);
     expect(covered / series).toBeLessThan(0.965);
+  });
+
+  describe('with a display that rounds', () => {
+    const step = 0.1;
+    const round = (value: number): number => Math.round(value / step) * step;
+    /** Share of series whose interval holds the true 0.4 m, with noise on the lead line and a display of a tenth. */
+    const coverage = (depthsOf: (uniform: () => number) => number[], noiseM: number): number => {
+      const uniform = seeded(77);
+      const series = 1500;
+      let covered = 0;
+      for (let i = 0; i < series; i++) {
+        const readings = depthsOf(uniform).map((trueM) => ({
+          leadLineM: trueM + noiseM * normal(uniform),
+          displayedM: round(trueM - 0.4),
+        }));
+        const { offsetM, halfInterval95M } = answerOf(depthOffset, { ...base, readings, displayResolutionM: step });
+        if (Math.abs(offsetM - 0.4) <= (halfInterval95M ?? 0)) covered += 1;
+      }
+      return covered / series;
+    };
+    const spread =
+      (n: number) =>
+      (uniform: () => number): number[] =>
+        Array.from({ length: n }, () => 3 + 15 * uniform());
+    const atOne =
+      (n: number) =>
+      (uniform: () => number): number[] => {
+        const depth = 3 + 15 * uniform();
+        return Array.from({ length: n }, () => depth);
+      };
+
+    it('covers the truth at different depths and at one', () => {
+      for (const n of [3, 5, 7])
+        for (const depths of [spread(n), atOne(n)]) {
+          for (const noise of [0, 0.02, 0.05, 0.1, 0.2])
+            expect(coverage(depths, noise)).withContext(`${n} readings, ${noise} m`).toBeGreaterThanOrEqual(0.93);
+          for (const noise of [0.05, 0.1, 0.2])
+            expect(coverage(depths, noise)).withContext(`${n} readings, ${noise} m`).toBeLessThanOrEqual(0.975);
+        }
+    });
+
+    it('never leaves an error of nothing: readings that all agree still hold the rounding', () => {
+      const alike = [5.4, 7.4, 9.4, 11.4].map((leadLineM) => ({ leadLineM, displayedM: leadLineM - 0.4 }));
+      const different = answerOf(depthOffset, { ...base, readings: alike, displayResolutionM: step });
+      expect(different.standardErrorM).toBeCloseTo(step / Math.sqrt(12 * 4), 9);
+      const same = [1, 2, 3, 4].map(() => ({ leadLineM: 5.4, displayedM: 5 }));
+      const one = answerOf(depthOffset, { ...base, readings: same, displayResolutionM: step });
+      expect(one.standardErrorM).toBeCloseTo(step / Math.sqrt(12), 9);
+      for (const { working } of [different, one]) expectWorkingHolds(working, 'rounded');
+    });
   });
 
   it('knows no standard error from one reading, and warns below three', () => {

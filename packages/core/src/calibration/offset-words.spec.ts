@@ -1,6 +1,8 @@
 import { formatSentence } from '../units/format-sentence.ts';
 import { unitSets } from '../units/display-units.ts';
 import { expectWorkingHolds } from '../testing/evaluated.ts';
+import { aPlan, edited } from '../testing/sample-plan.ts';
+import { agroundBy } from './aground.ts';
 import { agroundInWords, changeOnEntering, signInWords } from './offset-words.ts';
 
 const said = (sentence: ReturnType<typeof signInWords>): string =>
@@ -19,11 +21,40 @@ describe('the offset in words', () => {
   });
 
   it('says what is aground: the draught from the surface, nothing under the keel', () => {
-    expect(said(agroundInWords({ reference: 'waterline', draughtM: 0.62 }))).toBe(
+    const plan = edited(aPlan(), { type: 'describeBoat', changes: { draughtM: 0.62 } });
+    expect(said(agroundInWords(agroundBy(plan, 'waterline')))).toBe(
       'The keel is 0.62 m down, so 0.62 m on the display is aground.',
     );
-    expect(said(agroundInWords({ reference: 'keel', draughtM: 0.62 }))).toBe('0.00 m on the display is aground.');
-    expect(said(agroundInWords({ reference: 'waterline', draughtM: null }))).toContain('draught is missing');
+    expect(said(agroundInWords(agroundBy(plan, 'keel')))).toBe('0.00 m on the display is aground.');
+    const unknown = edited(plan, { type: 'describeBoat', changes: { draughtM: null } });
+    expect(said(agroundInWords(agroundBy(unknown, 'waterline')))).toContain('draught is missing');
+  });
+
+  it('says which part strikes, what is shown then, and in how much water when loaded', () => {
+    const plan = edited(
+      aPlan(),
+      { type: 'describeBoat', changes: { draughtM: 0.5 } },
+      {
+        type: 'placeEquipment',
+        id: 'blades',
+        equipment: {
+          name: 'Propeller',
+          kind: 'propeller',
+          forwardM: -0.5,
+          starboardM: 0,
+          aboveKeelM: -0.25,
+          propellerDiameterM: 0.36,
+        },
+      },
+    );
+    expect(said(agroundInWords(agroundBy(plan, 'waterline')))).toBe(
+      'Propeller reaches 0.43 m below the keel and strikes when the display shows 0.93 m.',
+    );
+    expect(said(agroundInWords(agroundBy(plan, 'keel')))).toContain('when the display shows 0.43 m.');
+    const full = edited(plan, { type: 'putLoading', id: 'full', loading: { name: 'four aboard', draughtM: 0.6 } });
+    expect(said(agroundInWords(agroundBy(full, 'waterline')))).toContain(
+      'shows 0.93 m. Loaded "four aboard" that is in 1.03 m of water.',
+    );
   });
 });
 

@@ -1,4 +1,5 @@
 import type { DepthReference, Sentence, WorkingStep } from '@grey-keel/model';
+import type { Aground } from './aground.ts';
 import { given, reckoned } from '../working-step.ts';
 
 interface Spoken {
@@ -7,7 +8,6 @@ interface Spoken {
   /** The offset in the display until now. */
   readonly offsetSetM: number;
   readonly reference: DepthReference;
-  readonly draughtM: number | null;
 }
 
 const fromWhere: Record<DepthReference, string> = {
@@ -16,7 +16,7 @@ const fromWhere: Record<DepthReference, string> = {
 };
 
 /** What entering an offset does to the display, in words: the sign is never left to be guessed. */
-export const signInWords = ({ offsetM, offsetSetM, reference }: Omit<Spoken, 'draughtM'>): Sentence => {
+export const signInWords = ({ offsetM, offsetSetM, reference }: Spoken): Sentence => {
   const change = offsetM - offsetSetM;
   if (Math.abs(change) < 0.005) return [`The display will show what it shows now: ${fromWhere[reference]}.`];
   return [
@@ -41,15 +41,25 @@ export const changeOnEntering = ({ offsetM, offsetSetM }: Pick<Spoken, 'offsetM'
     given('o', offsetSetM, 'm', 'offset set in the display'),
   );
 
-/** What the display shows when the keel touches, once the offset is in it. */
-export const agroundInWords = ({ reference, draughtM }: Pick<Spoken, 'reference' | 'draughtM'>): Sentence => {
-  if (reference === 'keel') return ['', { value: 0, quantity: 'length' }, ' on the display is aground.'];
-  if (draughtM === null) return ['The draught is missing: what the display shows when she touches is unknown.'];
+/** What the display shows when the first part of the boat touches, once the offset is in it. */
+export const agroundInWords = (aground: Omit<Aground, 'working'> | null): Sentence => {
+  if (!aground) return ['The draught is missing: what the display shows when the boat touches is unknown.'];
+  const { lowest, reference, shownM, waterM, loading } = aground;
+  const shown = { value: shownM, quantity: 'length' as const };
+  const loaded: Sentence =
+    loading.name === 'as calibrated'
+      ? []
+      : [` Loaded "${loading.name}" that is in `, { value: waterM, quantity: 'length' }, ' of water.'];
+  if (lowest.id === null)
+    return reference === 'keel'
+      ? ['', shown, ' on the display is aground.', ...loaded]
+      : ['The keel is ', shown, ' down, so ', shown, ' on the display is aground.', ...loaded];
   return [
-    'The keel is ',
-    { value: draughtM, quantity: 'length' },
-    ' down, so ',
-    { value: draughtM, quantity: 'length' },
-    ' on the display is aground.',
+    `${lowest.name} reaches `,
+    { value: lowest.belowKeelM, quantity: 'length' },
+    ' below the keel and strikes when the display shows ',
+    shown,
+    '.',
+    ...loaded,
   ];
 };

@@ -1,6 +1,6 @@
 import type { Place, Plan, Transducer, WorkingStep } from '@grey-keel/model';
 import { bottomBackscatterDb } from '../acoustics/backscatter.ts';
-import { sentBand, sharedBandHz } from '../acoustics/sent-band.ts';
+import { bandShareDb, type Band } from '../acoustics/band-share.ts';
 import { wantsOf, type Wants } from '../beams/advice/wants.ts';
 import { elementAcoustics, type ElementAcoustics } from '../beams/element-acoustics.ts';
 import { usualForward } from '../beams/forward-fan.ts';
@@ -58,6 +58,9 @@ const nearestM = 0.5;
 const rings = 14;
 const sectors = 24;
 
+/** So little that it is nothing: through kilometres of water at a high frequency no sound is left at all. */
+const silenceDb = -400;
+
 /** Straight from face to face, dB re 1 µPa: the level at the victim, off both axes. */
 const directDb = (source: Sender, victim: Sender): number => {
   const apart = Math.max(
@@ -68,12 +71,13 @@ const directDb = (source: Sender, victim: Sender): number => {
       source.transducer.aboveKeelM - victim.transducer.aboveKeelM,
     ),
   );
-  return (
+  return Math.max(
+    silenceDb,
     source.acoustics.sourceLevelDb +
-    directionLevelDb(source.looks, towards(source.transducer, victim.transducer)) +
-    directionLevelDb(victim.looks, towards(victim.transducer, source.transducer)) -
-    20 * Math.log10(apart) -
-    source.terms.absorptionDbPerM * apart
+      directionLevelDb(source.looks, towards(source.transducer, victim.transducer)) +
+      directionLevelDb(victim.looks, towards(victim.transducer, source.transducer)) -
+      20 * Math.log10(apart) -
+      source.terms.absorptionDbPerM * apart,
   );
 };
 
@@ -112,16 +116,21 @@ const byBottomDb = (plan: Plan, wants: Wants, source: Sender, victim: Sender): n
     }
     loudest = Math.max(loudest, 10 * Math.log10(power * area) + bottomBackscatterDb(wants.bottom, grazing / radian));
   }
-  return source.acoustics.sourceLevelDb + loudest;
+  return Math.max(silenceDb, source.acoustics.sourceLevelDb + loudest);
 };
 
 const summed = (a: number, b: number): number => 10 * Math.log10(10 ** (a / 10) + 10 ** (b / 10));
+
+const bandOf = ({ frequencyHz, bandwidthHz }: ElementAcoustics): Band => ({
+  middleHz: frequencyHz,
+  widthHz: bandwidthHz,
+});
 
 type OnBeam = readonly [transducerId: string, beam: number];
 
 /**
  * How one unit on one of its beams disturbs another on one of its own: straight through the water by the lobes of both,
- * and by way of the bottom they both look at. Null where their bands do not meet or the water is not described. Rubbing
+ * and by way of the bottom they both look at. Null where it could not be heard even face to face, or the water is not described. Rubbing
  * out by a display's own filter is not counted. Source: sonar equation, Urick 1983, ch. 2, one way and by the bottom.
  */
 export const disturbanceOf = (plan: Plan, source: OnBeam, victim: OnBeam): Disturbance | null =>
@@ -134,13 +143,12 @@ const worked = perPlan((plan, key): Disturbance | null => {
   const source = wants && sender(plan, wants, sourceId, Number(sourceBeam));
   const victim = wants && sender(plan, wants, victimId, Number(victimBeam));
   if (!wants || !source || !victim) return null;
-  const shared = sharedBandHz(source.beam, victim.beam);
-  if (shared === 0) return null;
-  const [low, high] = sentBand(source.beam);
+  const share = bandShareDb(bandOf(source.acoustics), bandOf(victim.acoustics));
+  const { noiseDb } = victim.terms;
+  // Not even face to face on both axes would it be heard: nothing further is worked out.
+  if (source.acoustics.sourceLevelDb - 20 * Math.log10(nearestM) + share < noiseDb) return null;
   const direct = directDb(source, victim);
   const bottom = byBottomDb(plan, wants, source, victim);
-  const share = 10 * Math.log10(shared / (high - low));
-  const { noiseDb } = victim.terms;
   const overNoiseDb = summed(direct, bottom) + share - noiseDb;
   return {
     sourceId,
@@ -158,7 +166,7 @@ const worked = perPlan((plan, key): Disturbance | null => {
         },
         given('A', direct, 'dB re 1 µPa', 'straight through the water, off both axes'),
         given('B', bottom, 'dB re 1 µPa', 'by way of the bottom'),
-        given('S', share, 'dB', 'of its band that falls into the other’s'),
+        given('S', share, 'dB', 'of its power that falls into the other’s band'),
         given('N', noiseDb, 'dB re 1 µPa', 'noise in the band of the one that listens'),
       ),
     ],

@@ -69,7 +69,7 @@ const absent = (plan: Plan, collection: Collection, id: string): void => {
 export const newDepthOffset = (): DepthOffset => ({
   reference: 'waterline',
   offsetSetM: 0,
-  soundSpeedAssumedMps: 1500,
+  soundSpeedAssumedMps: null,
   toleranceM: 0.1,
   displayResolutionM: 0.1,
   readings: {},
@@ -176,6 +176,10 @@ const applyTo = (plan: Plan, edit: Exclude<Edit, { type: 'restore' }>): void => 
   switch (edit.type) {
     case 'describeBoat':
       Object.assign(plan.boat, edit.changes);
+      return;
+    case 'putLoading':
+      if (edit.loading) plan.loadings[edit.id] = edit.loading;
+      else delete plan.loadings[edit.id];
       return;
     case 'addStation':
       absent(plan, 'stations', edit.id);

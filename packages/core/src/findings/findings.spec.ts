@@ -3,6 +3,7 @@ import { emptyPlan } from '@grey-keel/model';
 import { stageStates, waterline } from '../plan/stage-state.ts';
 import { aBeam, aPage, aPlan, aTransducer, aWater, edited, fitted, pair, withEntered } from '../testing/sample-plan.ts';
 import { expectWorkingHolds } from '../testing/evaluated.ts';
+import { depthFaults } from '../testing/depth-faults.ts';
 import { fitFaults } from '../testing/fit-faults.ts';
 import { findings, rules } from './findings.ts';
 
@@ -136,10 +137,9 @@ const cases: Record<string, { speaks: Plan; silent: Plan; value?: number }> = ((
       silent: edited(
         plan,
         narrow({
-          beams: [{ frequencyHz: 200_000, bandwidthHz: 10_000, beamwidthDeg: 9, levelDb: -3, alongDeg: null }],
+          beams: [{ frequencyHz: 260_000, bandwidthHz: 30_000, beamwidthDeg: 9, levelDb: -3, alongDeg: null }],
         }),
       ),
-      value: 3800,
     },
     'same-name': { speaks: edited(plan, narrow({ name: 'Wide 190' })), silent: plan, value: 2 },
     'absorption-heavy': { speaks: edited(plan, deep(1000)), silent: edited(plan, deep(700)) },
@@ -250,7 +250,10 @@ const cases: Record<string, { speaks: Plan; silent: Plan; value?: number }> = ((
 
 describe('findings', () => {
   it('have a case for every rule', () => {
-    const covered = new Set([...Object.keys(cases), ...Object.keys(fitFaults), 'offset-missing']);
+    const covered = new Set([
+      ...Object.keys(cases),
+      ...Object.keys({ ...fitFaults, ...depthFaults }).map((name) => name.split(':')[0]),
+    ]);
     expect(rules.map(({ id }) => id).filter((id) => !covered.has(id))).toEqual([]);
   });
 
@@ -283,7 +286,7 @@ describe('findings', () => {
       expectWorkingHolds(finding?.working ?? [], rule);
       expect(Math.abs(finding?.working.at(-1)?.value ?? 0))
         .withContext(rule)
-        .toBeCloseTo(finding?.figure.value ?? Number.NaN, 9);
+        .toBeCloseTo(Math.abs(finding?.figure.value ?? Number.NaN), 9);
     }
     const missing = of(aPlan(), 'offset-missing')[0];
     expect(missing?.working.find(({ symbol }) => symbol === 'offset')?.value).toBe(missing?.figure.value);
@@ -345,6 +348,34 @@ describe('findings', () => {
     expect(of(small, 'offset-wrong-sign')).toEqual([]);
   });
 
+  it('stop at a key that transmits only where its display has a page for the trailer', () => {
+    const speaks = cases['key-on-trailer']!.speaks;
+    expect(one(speaks, 'key-on-trailer').severity).toBe('check');
+    const there = edited(speaks, { type: 'showPageIn', id: 'p-troll', way: 'trailer', shown: true });
+    expect(one(there, 'key-on-trailer').severity).toBe('stop');
+  });
+
+  it('never tell a face through the hull to go through the hull', () => {
+    const speaks = cases['bottom-on-plane']!.speaks;
+    const last = (plan: Plan): string =>
+      one(plan, 'bottom-on-plane')
+        .reason.filter((part) => typeof part === 'string')
+        .join(' ');
+    expect(last(speaks)).toContain('A face through the hull hears less');
+    const through = edited(
+      speaks,
+      { type: 'describeBoat', changes: { topSpeedMps: 30, cruiseSpeedMps: 6 } },
+      { type: 'workAtDepth', depthM: 130 },
+      ...['a-wide', 'b-narrow'].map((id): Edit => ({
+        type: 'describeTransducer',
+        id,
+        changes: { mounting: 'through-hull' },
+      })),
+    );
+    expect(last(through)).not.toContain('A face through');
+    expect(last(through)).toContain('slow down');
+  });
+
   it('judge a face that agrees with its sheet at no level', () => {
     const plan = edited(aPlan(), {
       type: 'describeTransducer',
@@ -383,6 +414,7 @@ describe('stage states', () => {
   it('let the waterline fall past what is fresh and rise again when a result becomes stale', () => {
     const narrowToo = edited(
       withEntered(aPlan(), 'a-wide'),
+      { type: 'describeDepthOffset', transducerId: 'b-narrow', changes: { soundSpeedAssumedMps: 1443.6 } },
       ...[6, 9, 12].map((lead): Edit => ({
         type: 'recordReading',
         transducerId: 'b-narrow',

@@ -7,11 +7,15 @@ import { briefMissing } from './rules/brief-missing.ts';
 import { cardStale } from './rules/card-standing.ts';
 import { coneLevel } from './rules/cone-level.ts';
 import {
+  offsetAboveWater,
+  offsetFew,
   offsetFlagged,
   offsetGeometry,
   offsetMissing,
+  offsetScale,
   offsetStale,
   offsetUncertain,
+  offsetUnsafe,
   offsetWrongSign,
   readingHalf,
 } from './rules/depth-offsets.ts';
@@ -59,8 +63,12 @@ export const rules: readonly Rule[] = [
   ...networkRules,
   ...sourceRules,
   offsetWrongSign,
+  offsetUnsafe,
+  offsetAboveWater,
+  offsetScale,
   offsetStale,
   offsetMissing,
+  offsetFew,
   offsetFlagged,
   readingHalf,
   offsetUncertain,

@@ -1,17 +1,41 @@
 import type { Plan } from '@grey-keel/model';
 import { expectWorkingHolds } from '../testing/evaluated.ts';
+import { depthFaults } from '../testing/depth-faults.ts';
 import { fitFaults, soundBoat } from '../testing/fit-faults.ts';
 import { edited, seeded } from '../testing/sample-plan.ts';
 import { findingsOf } from './rule.ts';
+import {
+  offsetAboveWater,
+  offsetFew,
+  offsetGeometry,
+  offsetMissing,
+  offsetScale,
+  offsetUnsafe,
+  offsetWrongSign,
+} from './rules/depth-offsets.ts';
 import { fitRules } from './rules/fit.ts';
 import { networkRules } from './rules/network.ts';
+import { orderOfValues } from './rules/order-of-values.ts';
 import { powerRules } from './rules/power.ts';
+import { sameBand } from './rules/same-band.ts';
 import { sourceRules } from './rules/sources.ts';
 
-const rules = [...fitRules, ...powerRules, ...networkRules, ...sourceRules];
+const depthRules = [
+  offsetWrongSign,
+  offsetUnsafe,
+  offsetAboveWater,
+  offsetScale,
+  offsetFew,
+  offsetMissing,
+  offsetGeometry,
+  orderOfValues,
+];
+const rules = [...fitRules, ...powerRules, ...networkRules, ...sourceRules, ...depthRules, sameBand];
+/** A fault is named by the rule that has to speak, and what is put in where there are several. */
+const faults = { ...fitFaults, ...depthFaults };
 const speaking = (plan: Plan) => rules.flatMap((rule) => findingsOf(rule, plan));
 
-describe('faults of fit, wires and sources put into 200 boats at random', () => {
+describe('faults of fit, wires, sources and depth put into 200 boats at random', () => {
   const random = seeded(20261126);
   const boats = Array.from({ length: 200 }, () => soundBoat(random));
 
@@ -19,22 +43,21 @@ describe('faults of fit, wires and sources put into 200 boats at random', () => 
     for (const plan of boats) expect(speaking(plan).map(({ id }) => id)).toEqual([]);
   });
 
-  it('cover every rule of the two stages', () => {
-    expect(Object.keys(fitFaults).sort()).toEqual(rules.map(({ id }) => id).sort());
+  it('cover every rule of the two stages and of depth', () => {
+    const covered = new Set(Object.keys(faults).map((name) => name.split(':')[0]));
+    expect([...covered].sort()).toEqual(rules.map(({ id }) => id).sort());
   });
 
-  for (const [rule, fault] of Object.entries(fitFaults))
-    it(`${rule}: each is found, once, with its number, and its near miss is not`, () => {
+  for (const [name, fault] of Object.entries(faults))
+    it(`${name}: each is found, once, with its number, and its near miss is not`, () => {
+      const rule = name.split(':')[0] ?? name;
+      const says = (plan: Plan) => rules.filter(({ id }) => id === rule).flatMap((one) => findingsOf(one, plan));
       for (const [i, plan] of boats.entries()) {
         const { faulty, nearly } = fault(plan, random);
         const bad = edited(plan, ...faulty);
-        const found = speaking(bad).filter(({ id }) => id.split(':')[0] === rule);
+        const found = says(bad);
         expect(found.length).withContext(`boat ${i}`).toBe(1);
-        expect(
-          speaking(edited(plan, ...nearly))
-            .map(({ id }) => id.split(':')[0])
-            .filter((id) => id === rule),
-        )
+        expect(says(edited(plan, ...nearly)).map(({ id }) => id))
           .withContext(`boat ${i}, nearly`)
           .toEqual([]);
         const [finding] = found;
@@ -42,7 +65,7 @@ describe('faults of fit, wires and sources put into 200 boats at random', () => 
         expect(Number.isFinite(finding.figure.value)).toBeTrue();
         if (finding.working.some(({ expression }) => expression !== null)) expectWorkingHolds(finding.working, rule);
         if (finding.wayOut.edits)
-          expect(speaking(edited(bad, ...finding.wayOut.edits)).map(({ id }) => id)).not.toContain(finding.id);
+          expect(says(edited(bad, ...finding.wayOut.edits)).map(({ id }) => id)).not.toContain(finding.id);
       }
     });
 });

@@ -12,6 +12,8 @@ export interface Rule {
 export interface Found {
   /** What it speaks of, when a rule can find several: a transducer's id, a way of working. */
   readonly subject?: string;
+  /** Where this one is graver, or less grave, than the rule's usual. */
+  readonly severity?: Severity;
   readonly title: string;
   readonly reason: Sentence;
   readonly figure: Figure;
@@ -23,10 +25,10 @@ export interface Found {
 export const figure = (value: number, quantity: Quantity): Figure => ({ value, quantity });
 
 export const findingsOf = (rule: Rule, plan: Plan): Finding[] =>
-  rule.find(plan).map(({ subject, title, reason, figure: number, working, wayOut }) => ({
+  rule.find(plan).map(({ subject, severity, title, reason, figure: number, working, wayOut }) => ({
     id: subject === undefined ? rule.id : `${rule.id}:${subject}`,
     stage: rule.stage,
-    severity: rule.severity,
+    severity: severity ?? rule.severity,
     title,
     reason: [...reason],
     figure: number,

@@ -1,6 +1,7 @@
 import type { Equipment, Place, Plan, Transducer, WorkingStep } from '@grey-keel/model';
 import { elementAcoustics } from '../beams/element-acoustics.ts';
 import { sideFanFromDownDeg } from '../beams/section.ts';
+import { keelLinesM } from '../beams/silhouette.ts';
 import { workingBeamOf } from '../beams/working-beam.ts';
 import { inOrder } from '../plan/working-water.ts';
 import { given, reckoned } from '../working-step.ts';
@@ -75,11 +76,13 @@ const obstructions = (plan: Plan, ownId: string): Obstruction[] => [
     })),
 ];
 
-/** The hulls of a catamaran, as far in from her sides as they are wide. */
+/** The keel of a V or a displacement hull, and the hulls of a catamaran, as far in from its sides as they are wide. */
 const hulls = (plan: Plan, { forwardM, starboardM }: Transducer): Obstruction[] => {
   const { hullForm, beamM, lengthM } = plan.boat;
-  if (hullForm !== 'catamaran' || beamM === null || lengthM === null) return [];
-  if (forwardM < 0 || forwardM > lengthM) return [];
+  if (lengthM === null || forwardM < 0 || forwardM > lengthM) return [];
+  if (hullForm === 'planing monohull' || hullForm === 'displacement')
+    return Math.abs(starboardM) > 0.02 ? [{ name: 'the keel', forwardM, starboardM: 0, lowestM: 0 }] : [];
+  if (hullForm !== 'catamaran' || beamM === null) return [];
   const innerM = 0.2 * beamM;
   return [-1, 1]
     .filter((side) => Math.abs(starboardM - side * innerM) > 0.02)
@@ -137,7 +140,7 @@ export const sideViewBlocked = (plan: Plan, id: string): Blocked[] => {
   });
 };
 
-/** An antenna, and the stations that save their marks by it. */
+/** An antenna, and the stations that save their marks by it and do not correct for where it stands. */
 export interface MarkingAntenna {
   readonly id: string;
   readonly antenna: Equipment;
@@ -153,7 +156,9 @@ export const markingAntennas = (plan: Plan): MarkingAntenna[] => {
       id,
       antenna,
       stationIds: inOrder(plan.displays).flatMap(([stationId]) =>
-        (plan.feeds[stationId]?.position?.sourceId ?? first?.[0]) === id ? [stationId] : [],
+        (plan.feeds[stationId]?.position?.sourceId ?? first?.[0]) === id && !plan.units[stationId]?.antennaOffsetSet
+          ? [stationId]
+          : [],
       ),
     }))
     .filter(({ stationIds }) => stationIds.length > 0);
@@ -191,10 +196,13 @@ export const markShift = (antenna: Place, transducer: Place): MarkShift => {
   };
 };
 
-/** Off the vertical: what of the hull's rise a fairing or bracket does not take out, for what is let into the hull. */
+/** So near a keel line a face sits on it. */
+const onKeelM = 0.05;
+
+/** Off the vertical: what a fairing or bracket leaves of the hull's rise, or overdoes, for what is let into the hull. */
 export const axisTiltDeg = (plan: Plan, { mounting, fairingDeg, starboardM }: Transducer): number => {
   if (mounting !== 'through-hull' && mounting !== 'shoot-through-hull') return 0;
-  // On the centreline the bottom rises to both sides alike.
-  if (Math.abs(starboardM) < 0.05 && plan.boat.hullForm !== 'catamaran') return 0;
-  return Math.max(0, (plan.boat.deadriseDeg ?? 0) - (fairingDeg ?? 0));
+  // On a keel line the bottom rises to both sides alike.
+  if (keelLinesM(plan.boat)?.some((keel) => Math.abs(starboardM - keel) < onKeelM)) return 0;
+  return Math.abs((plan.boat.deadriseDeg ?? 0) - (fairingDeg ?? 0));
 };

@@ -18,10 +18,10 @@ export const sightLine = defineCalculation({
   version: 1,
   input: z.strictObject({
     eyeM: z.number().min(0.2).max(30),
-    screenTopM: z.number().min(-2).max(30),
+    screenTopM: z.number().min(-20).max(60),
     screenAheadM: z.number().min(0.1).max(10),
     bowM: z.number().min(0).max(15),
-    bowAheadM: z.number().min(0.1).max(60),
+    bowAheadM: z.number().min(0.1).max(100),
     trimDeg: z.number().min(0).max(15).default(4),
     lengthM: z.number().min(2).max(60),
   }),

@@ -1,11 +1,12 @@
 import type { Alarms, Figure, Sentence } from '@grey-keel/model';
 
 /** At what a display's alarms call, in one sentence; null where none is set. */
-export const alarmsInWords = ({ shallowM, lowVoltageV, engineTemperatureC }: Alarms): Sentence | null => {
-  const set: { before: string; figure: Figure; after: string }[] = [
-    ...(shallowM == null
-      ? []
-      : [{ before: '', figure: { value: shallowM, quantity: 'depth' as const }, after: ' of water as it shows it' }]),
+export const alarmsInWords = (
+  { lowVoltageV, engineTemperatureC }: Alarms,
+  shallowShown: string | null,
+): Sentence | null => {
+  const set: { before: string; figure: Figure | string; after: string }[] = [
+    ...(shallowShown === null ? [] : [{ before: '', figure: shallowShown, after: ' of water as it shows it' }]),
     ...(lowVoltageV == null
       ? []
       : [{ before: '', figure: { value: lowVoltageV, quantity: 'voltage' as const }, after: '' }]),

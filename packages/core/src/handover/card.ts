@@ -1,6 +1,6 @@
 import type { Alarms, DepthReference, Layout, Plan, Press, Way, WorkingStep } from '@grey-keel/model';
 import { sectionAt } from '../beams/section.ts';
-import { agroundShownM } from '../calibration/aground.ts';
+import { agroundOf, type Aground } from '../calibration/aground.ts';
 import { depthOffsetInputs, depthOffsetResult, offsetStanding } from '../calibration/depth-offset-subject.ts';
 import { fittedStations, type FittedStation } from '../findings/rules/pages.ts';
 import { actionInWords } from '../keys/action-words.ts';
@@ -9,9 +9,12 @@ import { pagesAt, usedWays } from '../pages/pages-at.ts';
 import { fingerprint } from '../plan/fingerprint.ts';
 import { perPlan } from '../plan/per-plan.ts';
 import { faceDepthM, soundSpeedDownTo, workingWater } from '../plan/working-water.ts';
+import { displayDepthError } from '../findings/rules/sources.ts';
+import { asShown, depthDisplayOf } from '../sources/depth-display.ts';
+import { depthGivers } from '../sources/depth-givers.ts';
 
 /** Goes up when the card shows other things from the same plan. */
-const cardVersion = 3;
+const cardVersion = 4;
 
 export interface CardTransducer {
   readonly id: string;
@@ -32,8 +35,9 @@ export interface CardTransducer {
     readonly working: readonly WorkingStep[];
     readonly standardErrorM: number | null;
     readonly reference: DepthReference;
-    /** What the display shows at the moment the keel touches. */
-    readonly agroundAtM: number | null;
+    /** What the display shows at the moment the first part of the boat touches; null while that is not known. */
+    readonly aground: Omit<Aground, 'working'> | null;
+    readonly agroundWorking: readonly WorkingStep[];
   } | null;
 }
 
@@ -44,6 +48,10 @@ export interface CardStation {
   readonly display: string;
   readonly screen: { readonly pixelsWide: number; readonly pixelsHigh: number };
   readonly alarms: Alarms;
+  /** At what the shallow alarm calls, in the display's own unit; null where it is off. */
+  readonly shallowShown: string | null;
+  /** The speed of sound the display is set to and by how much it shows the working depth too deep; null where unknown. */
+  readonly sound: { readonly setTo: string; readonly soundSpeedMps: number; readonly errorM: number } | null;
   readonly pages: readonly {
     readonly place: number;
     readonly name: string;
@@ -75,6 +83,8 @@ export interface Card {
   } | null;
 }
 
+const withoutWorking = ({ working: _working, ...aground }: Aground): Omit<Aground, 'working'> => aground;
+
 const offsetOn = (plan: Plan, id: string): CardTransducer['offset'] => {
   const { state, changed } = offsetStanding(plan, id);
   const settings = plan.depthOffsets[id];
@@ -82,6 +92,7 @@ const offsetOn = (plan: Plan, id: string): CardTransducer['offset'] => {
   const reference = settings?.reference ?? 'waterline';
   const inputs = state === 'fresh' ? depthOffsetInputs(plan, id) : null;
   const result = inputs && depthOffsetResult(inputs);
+  const aground = agroundOf(plan, id);
   return {
     state,
     changed,
@@ -89,12 +100,15 @@ const offsetOn = (plan: Plan, id: string): CardTransducer['offset'] => {
     working: result?.known ? [...result.soundSpeed.working, ...result.answer.working] : [],
     standardErrorM: entered?.standardErrorM ?? null,
     reference,
-    agroundAtM: agroundShownM(plan, id),
+    aground: aground && withoutWorking(aground),
+    agroundWorking: aground?.working ?? [],
   };
 };
 
 const cardStation = ({ id, station, display, plan }: FittedStation): CardStation => {
   const bindings = bindingsAt(plan, id);
+  const shallowM = plan.units[id]?.alarms?.shallowM;
+  const sound = displayDepthError(plan, id, plan.working.depthM);
   const does = (key: number, press: Press): string => {
     const found = bindings.find((one) => one.key === key && one.press === press);
     return found ? actionInWords(plan, found.action) : '';
@@ -105,6 +119,8 @@ const cardStation = ({ id, station, display, plan }: FittedStation): CardStation
     display: display.name,
     screen: { pixelsWide: display.pixelsWide, pixelsHigh: display.pixelsHigh },
     alarms: plan.units[id]?.alarms ?? {},
+    shallowShown: shallowM == null ? null : asShown(shallowM, depthDisplayOf(plan, id)),
+    sound: sound && { setTo: sound.setTo, soundSpeedMps: sound.soundSpeedMps, errorM: sound.step.value },
     pages: pagesAt(plan, id).map(({ page: { place, name, shownIn, layout } }) => ({
       place,
       name,
@@ -127,6 +143,7 @@ export const cardOf = (plan: Plan): Card => {
   const sound = water && soundSpeedDownTo(water, depthM);
   const name = (id: string): string => plan.transducers[id]?.name ?? id;
   const { ring } = section;
+  const givers = new Set(depthGivers(plan).map(({ id }) => id));
   return {
     boat: { name: plan.boat.name, lengthM: plan.boat.lengthM, draughtM: plan.boat.draughtM },
     water: water &&
@@ -148,7 +165,7 @@ export const cardOf = (plan: Plan): Card => {
       footprintM: footprint?.widthAcrossM ?? null,
       footprintWorking: footprint?.working ?? [],
       faceDepthM: faceDepthM(plan, transducer.aboveKeelM),
-      offset: transducer.kind === 'sounder' ? offsetOn(plan, id) : null,
+      offset: givers.has(id) ? offsetOn(plan, id) : null,
     })),
     stations: fittedStations(plan).map(cardStation),
     ring:

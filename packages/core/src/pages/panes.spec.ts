@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import { answerOf } from '../calculation.ts';
 import { aDisplay, aPage, aPlan, aTransducer, edited } from '../testing/sample-plan.ts';
 import { pageFor, pagesAt, shownWays, usedWays } from './pages-at.ts';
+import { forwardView } from '../beams/forward-view.ts';
 import { paneScale } from './pane-scale.ts';
 import { panesOf, pixelPitchM } from './panes.ts';
 import { suggestLayouts } from './suggest-layouts.ts';
@@ -69,6 +70,30 @@ describe('pane-scale', () => {
     expect(per('sounder')).toBeCloseTo(0.1, 12);
     expect(per('down fan')).toBeCloseTo(0.1, 12);
     expect(per('chart')).toBeCloseTo(40 / 640, 12);
+    expect(per('forward-facing')).toBeCloseTo(40 / 640, 12);
+  });
+
+  it('lays a forward-facing view as `forward-view` does: a metre ahead as long as a metre down at its true window', () => {
+    const [widthPx, heightPx, belowFaceM] = [640, 400, 12];
+    const view = answerOf(forwardView, {
+      mode: 'ahead',
+      sectorDeg: 90,
+      thinDeg: 20,
+      belowFaceM,
+      rangeM: 20,
+      paneAspect: widthPx / heightPx,
+    });
+    const ahead = answerOf(paneScale, { view: 'forward-facing', rangeM: view.trueWindowM, widthPx, heightPx });
+    // The pane shows a fifth more than the depth along its height.
+    expect(ahead.metresPerPixel).toBeCloseTo((1.2 * belowFaceM) / heightPx, 9);
+  });
+
+  it('fits the whole circle of a sector into the pane: two ranges along its shorter side', () => {
+    const per = (widthPx: number, heightPx: number) =>
+      answerOf(paneScale, { view: 'sector', rangeM: 40, widthPx, heightPx });
+    expect(per(640, 400).metresPerPixel).toBeCloseTo(80 / 400, 12);
+    expect(per(300, 400).metresPerPixel).toBeCloseTo(80 / 300, 12);
+    expect(per(300, 400).along).toBe('width');
   });
 
   it('is judged at the range of the pane, or at an automatic one that reaches past the bottom', () => {

@@ -84,7 +84,12 @@ const figuresOf = (card: ReturnType<typeof cardOf>): unknown => [
   card.water?.soundSpeedMps,
   card.ring?.nearestM,
   card.ring?.farthestM,
-  card.transducers.map(({ footprintM, coneDeg, offset }) => [footprintM, coneDeg, offset?.offsetM, offset?.agroundAtM]),
+  card.transducers.map(({ footprintM, coneDeg, offset }) => [
+    footprintM,
+    coneDeg,
+    offset?.offsetM,
+    offset?.aground?.shownM,
+  ]),
   card.stations.map(({ alarms }) => alarms),
 ];
 

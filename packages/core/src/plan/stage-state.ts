@@ -1,7 +1,7 @@
 import { stageNumber, type Finding, type Plan, type Stage, type StageState } from '@grey-keel/model';
 import { offsetStanding } from '../calibration/depth-offset-subject.ts';
 import { missingFacts } from '../findings/rules/brief-missing.ts';
-import { soundersOf } from '../findings/rules/depth-offsets.ts';
+import { depthGivers } from '../sources/depth-givers.ts';
 import { fittedStations } from '../findings/rules/pages.ts';
 import { cardStanding } from '../handover/card.ts';
 import { bindingsAt } from '../keys/key-slots.ts';
@@ -38,8 +38,8 @@ export const builtStages: readonly { readonly stage: Stage; readonly standing: (
   {
     stage: 'calibrate',
     standing: (plan) => {
-      const sounders = soundersOf(plan);
-      return sounders.length === 0 ? 'missing' : worst(sounders.map(({ id }) => offsetStanding(plan, id).state));
+      const givers = depthGivers(plan);
+      return givers.length === 0 ? 'missing' : worst(givers.map(({ id }) => offsetStanding(plan, id).state));
     },
   },
   { stage: 'pages', standing: pagesStanding },

@@ -60,7 +60,10 @@ export const sourcesToDo = (plan: Plan): ToDo[] => {
         ...(plan.feeds[id]?.depth
           ? []
           : [{ what: `say where ${name} takes its depth from`, target: `feed-${id}-depth` }]),
-        ...(unit?.waterType ? [] : [{ what: `look at the water ${name} is set to`, target: `unit-water-${id}` }]),
+        ...(unit?.waterType || unit?.ownSoundSpeedMps != null
+          ? []
+          : [{ what: `look at the water ${name} is set to`, target: `unit-water-${id}` }]),
+        ...(unit?.depthUnit ? [] : [{ what: `say which unit ${name} shows depth in`, target: `unit-depth-${id}` }]),
         ...(unit?.north ? [] : [{ what: `look at the north ${name} counts from`, target: `unit-north-${id}` }]),
         ...(unit && unit.sidesRight !== 'not looked at'
           ? []

@@ -1,8 +1,11 @@
-import { gaugeSchema } from '@grey-keel/model';
+import { gaugeSchema, insulationRatingsC } from '@grey-keel/model';
 import * as z from 'zod';
 import { defineCalculation } from '../calculation.ts';
 import { given } from '../working-step.ts';
-import { insulationRatings, sectionMm2, wireAmpacityA } from './wire.ts';
+import { sectionMm2, wireAmpacityA } from './wire.ts';
+
+/** The rating taken where nothing is printed on a cable. */
+export const carefulInsulationC = 70;
 
 /**
  * The most a wire carries continuously, single in free air: bundles carry less, which is left to the local code.
@@ -15,7 +18,7 @@ export const ampacity = defineCalculation({
   input: z.strictObject({
     gauge: gaugeSchema,
     /** Rated temperature of the insulation; 70 °C is the careful one where nothing is printed on it. */
-    insulationC: z.literal(insulationRatings).default(70),
+    insulationC: z.literal(insulationRatingsC).default(carefulInsulationC),
     engineSpace: z.boolean().default(false),
   }),
   output: z.strictObject({ ampacityA: z.number() }),

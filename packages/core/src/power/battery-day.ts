@@ -2,6 +2,7 @@ import { chemistrySchema } from '@grey-keel/model';
 import * as z from 'zod';
 import { defineCalculation } from '../calculation.ts';
 import { given, reckoned } from '../working-step.ts';
+import { hoursBorne } from './hours-borne.ts';
 
 const sum = (values: readonly number[]): number => values.reduce((whole, value) => whole + value, 0);
 
@@ -16,14 +17,14 @@ const spans = (loads: readonly { readonly currentA: number; readonly hours: numb
 
 /**
  * What a day's loads take from a battery. All loads begin together and each runs its hours. `usedAh` is the charge
- * drawn; `usedPercent` what that is of the battery: for lead-acid by Peukert, span by span; for lithium the charge
+ * drawn; `usedPercent` what that is of the battery: for lead-acid by Peukert over its rated current, span by span; for lithium the charge
  * itself. `hoursLeft`: how much longer it would bear the day's average current; null where nothing is drawn.
  * Source: Peukert 1897, as t = H (C / (I H))^k.
  */
 export const batteryDay = defineCalculation({
   name: 'battery-day',
   purpose: 'What a day of loads takes from a battery, and how long it would last',
-  version: 1,
+  version: 2,
   input: z.strictObject({
     loads: z
       .array(z.strictObject({ currentA: z.number().min(0).max(2000), hours: z.number().min(0).max(240) }))
@@ -40,16 +41,14 @@ export const batteryDay = defineCalculation({
     const dayHours = sum(day.map(({ hours }) => hours));
     const usedAh = sum(day.map(({ hours, currentA }) => hours * currentA));
     const k = chemistry === 'lead-acid' ? peukert : 1;
-    const rated = capacityAh / ratedHours;
-    /** Hours a full battery bears a current. */
-    const lasts = (currentA: number): number => ratedHours * (rated / currentA) ** k;
+    const lasts = (currentA: number): number => hoursBorne(currentA, { capacityAh, peukert: k, ratedHours });
     const share = sum(day.map(({ hours, currentA }) => (currentA > 0 ? hours / lasts(currentA) : 0)));
     const meanA = dayHours > 0 ? usedAh / dayHours : 0;
     const hoursLeft = meanA > 0 ? Math.max(0, (1 - share) * lasts(meanA)) : null;
     const flags: string[] = [];
     if (share > 1) flags.push('The day takes more than the battery holds.');
-    if (chemistry === 'lead-acid' && day.some(({ currentA }) => currentA > 0 && currentA < rated))
-      flags.push('Some current lies under the rated one, where Peukert promises more than a battery keeps.');
+    if (chemistry === 'lead-acid' && day.some(({ currentA }) => currentA > 0 && currentA < capacityAh / ratedHours))
+      flags.push('Some current lies under the rated one: there the charge itself is counted, not Peukert.');
     return {
       usedAh,
       usedPercent: 100 * share,
@@ -82,7 +81,12 @@ export const batteryDay = defineCalculation({
               given('I', currentA, 'A', 'current in it'),
               given('C', capacityAh, 'Ah', 'capacity'),
               given('H', ratedHours, 'h', 'hours it is rated over'),
-              given('k', k, '', k === 1 ? 'lithium: none' : 'Peukert exponent'),
+              given(
+                'k',
+                currentA > capacityAh / ratedHours ? k : 1,
+                '',
+                k === 1 ? 'lithium: none' : 'Peukert exponent, over the rated current',
+              ),
             ),
           ),
       ],

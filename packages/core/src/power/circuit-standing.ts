@@ -1,7 +1,9 @@
-import { waysOfWorking, type Circuit, type Plan } from '@grey-keel/model';
+import { insulationRatingsC, waysOfWorking, type Circuit, type Plan } from '@grey-keel/model';
 import { answerOf, type Answer } from '../calculation.ts';
 import { ampacity } from './ampacity.ts';
-import { currentOf, dayOf, restVoltageV } from './day-voltage.ts';
+import { restVoltageV } from './battery-curve.ts';
+import { currentOf, dayOf } from './day-voltage.ts';
+import { wireAmpacityA, type InsulationC } from './wire.ts';
 import { startDip } from './start-dip.ts';
 import { voltageDrop } from './voltage-drop.ts';
 
@@ -16,10 +18,14 @@ export interface CircuitStanding {
   readonly currentA: number;
   readonly drop: Answer<ReturnType<typeof voltageDrop.run>>;
   readonly bears: Answer<ReturnType<typeof ampacity.run>>;
+  /** The lowest rating of insulation with which the wire bears its fuse; null where none does, or there is no fuse. */
+  readonly bearsFuseFromC: InsulationC | null;
   /** By load, for a battery that cranks. */
   readonly dips: readonly { readonly loadId: string; readonly dip: Answer<ReturnType<typeof startDip.run>> }[];
   /** The lowest a load on it sees through the day of the brief; null while no hours are given. */
   readonly lowestV: number | null;
+  /** The hour of the day at which its battery is empty; null where it is not. */
+  readonly emptyAtHour: number | null;
 }
 
 const insideHotSpaceC = 50;
@@ -39,17 +45,25 @@ export const circuitStanding = (plan: Plan, circuit: Circuit): CircuitStanding |
     supplyV: battery.nominalV,
   });
   const day = dayOf(plan, circuit.batteryId);
+  const last = day[day.length - 1];
+  const engineSpace = temperatureC >= insideHotSpaceC;
+  const { fuseA, insulationC } = circuit;
   return {
     currentA,
     drop,
-    bears: answerOf(ampacity, { gauge, engineSpace: temperatureC >= insideHotSpaceC }),
+    bears: answerOf(ampacity, { gauge, engineSpace, ...(insulationC == null ? {} : { insulationC }) }),
+    bearsFuseFromC:
+      fuseA === null
+        ? null
+        : (insulationRatingsC.find((rated) => wireAmpacityA(gauge, rated, engineSpace) >= fuseA) ?? null),
+    emptyAtHour: last?.emptyAtHour ?? null,
     dips:
       battery.crankingA > 0
         ? Object.entries(circuit.loads).map(([loadId, { lowestV }]) => ({
             loadId,
             dip: answerOf(startDip, {
               // The careful case: she is started again at the end of the day.
-              restV: restVoltageV(battery, day[day.length - 1]?.leftAtEnd ?? 1),
+              restV: last?.emptyAtHour != null ? 0 : restVoltageV(battery, last?.leftAtEnd ?? 1),
               internalOhm: battery.internalOhm,
               crankingA: battery.crankingA,
               lossV: Math.min(60, drop.dropV),
@@ -59,9 +73,8 @@ export const circuitStanding = (plan: Plan, circuit: Circuit): CircuitStanding |
         : [],
     lowestV: day.length
       ? Math.min(
-          ...day.map(
-            ({ way, voltageAtEndV }) =>
-              voltageAtEndV - (drop.ohmPerKm * 2 * oneWayLengthM * currentOf(circuit, way)) / 1000,
+          ...day.map(({ way, voltageAtEndV }) =>
+            Math.max(0, voltageAtEndV - (drop.ohmPerKm * 2 * oneWayLengthM * currentOf(circuit, way)) / 1000),
           ),
         )
       : null,

@@ -1,39 +1,7 @@
-import { waysOfWorking, type Battery, type Chemistry, type Circuit, type Plan, type Way } from '@grey-keel/model';
-import { scaleLinear } from 'd3-scale';
+import { waysOfWorking, type Battery, type Circuit, type Plan, type Way } from '@grey-keel/model';
 import { inOrder } from '../plan/working-water.ts';
-
-/** Rest voltage of a 12 V battery by what is left in it, in round figures as sheets print them for the two chemistries. */
-const rest: Readonly<Record<Chemistry, readonly (readonly [left: number, volts: number])[]>> = {
-  'lead-acid': [
-    [0, 11.6],
-    [0.25, 12],
-    [0.5, 12.2],
-    [0.75, 12.4],
-    [1, 12.7],
-  ],
-  lithium: [
-    [0, 10.5],
-    [0.1, 12.6],
-    [0.2, 12.9],
-    [0.3, 13],
-    [0.7, 13.2],
-    [0.9, 13.3],
-    [1, 13.5],
-  ],
-};
-
-/** Voltage of a battery at rest with a share of it left, 0 to 1; an empty one beyond. */
-export const restVoltageV = (
-  { chemistry, nominalV }: Pick<Battery, 'chemistry' | 'nominalV'>,
-  left: number,
-): number => {
-  const points = rest[chemistry];
-  const curve = scaleLinear(
-    points.map(([share]) => share),
-    points.map(([, volts]) => (volts * nominalV) / 12),
-  ).clamp(true);
-  return curve(left);
-};
+import { restVoltageV } from './battery-curve.ts';
+import { hoursBorne } from './hours-borne.ts';
 
 /** The circuits that hang on a battery. */
 export const circuitsOn = (plan: Plan, batteryId: string): (readonly [string, Circuit])[] =>
@@ -56,39 +24,67 @@ export interface DaySpan {
   readonly leftAtEnd: number;
   readonly voltageAtStartV: number;
   readonly voltageAtEndV: number;
+  /** The hour of the day at which nothing is left, where that is in this span or before it; null otherwise. */
+  readonly emptyAtHour: number | null;
 }
+
+/** Hour and voltage along a day, as a line is drawn: with the step down where the battery is empty. */
+export const dayLine = (
+  battery: Battery,
+  spans: readonly DaySpan[],
+): { readonly hour: number; readonly volts: number }[] =>
+  spans.flatMap(({ fromHour, toHour, currentA, voltageAtStartV, voltageAtEndV, emptyAtHour }) => {
+    const gone = emptyAtHour !== null && emptyAtHour > fromHour && emptyAtHour < toHour;
+    const lastV = Math.max(0, restVoltageV(battery, 0) - currentA * battery.internalOhm);
+    return [
+      { hour: fromHour, volts: voltageAtStartV },
+      ...(gone
+        ? [
+            { hour: emptyAtHour, volts: lastV },
+            { hour: emptyAtHour, volts: 0 },
+          ]
+        : []),
+      { hour: toHour, volts: voltageAtEndV },
+    ];
+  });
 
 /**
  * A battery through the day of the brief, way after way in the order they are listed, from full (as full as age leaves
- * it). Lead-acid loses by Peukert over its rated current, lithium its charge; voltages are those at its posts. Ratings are over 20 hours.
+ * it). Lead-acid loses by Peukert over its rated current, lithium its charge; voltages are those at its posts, and none
+ * once it is empty. Ratings are over 20 hours.
  */
 export const dayOf = (plan: Plan, batteryId: string): DaySpan[] => {
   const battery = plan.power.batteries[batteryId];
   if (!battery) return [];
   const circuits = circuitsOn(plan, batteryId);
-  const capacityAh = battery.capacityAh * battery.capacityLeft;
-  const rated = capacityAh / 20;
+  const borne = {
+    capacityAh: battery.capacityAh * battery.capacityLeft,
+    peukert: battery.chemistry === 'lead-acid' ? battery.peukert : 1,
+    ratedHours: 20,
+  };
   const voltage = (left: number, currentA: number): number =>
-    Math.max(0, restVoltageV(battery, left) - currentA * battery.internalOhm);
+    left < 0 ? 0 : Math.max(0, restVoltageV(battery, left) - currentA * battery.internalOhm);
   let [hour, left] = [0, 1];
+  let emptyAtHour: number | null = null;
   return waysOfWorking.flatMap((way): DaySpan[] => {
     const hours = plan.power.hours[way] ?? 0;
     if (hours === 0 || !plan.ways[way]) return [];
     const currentA = circuits.reduce((sum, [, circuit]) => sum + currentOf(circuit, way), 0);
-    // Under its rated current Peukert promises more than a battery keeps: there the charge itself is counted.
-    const k = battery.chemistry === 'lead-acid' && currentA > rated ? battery.peukert : 1;
-    const share = currentA > 0 ? hours / (20 * (rated / currentA) ** k) : 0;
+    const lasts = currentA > 0 ? hoursBorne(currentA, borne) : Number.POSITIVE_INFINITY;
+    const after = left - hours / lasts;
+    if (after < 0) emptyAtHour ??= hour + Math.max(0, left) * lasts;
     const span = {
       way,
       fromHour: hour,
       toHour: hour + hours,
       currentA,
-      leftAtStart: left,
-      leftAtEnd: Math.max(0, left - share),
+      leftAtStart: Math.max(0, left),
+      leftAtEnd: Math.max(0, after),
       voltageAtStartV: voltage(left, currentA),
-      voltageAtEndV: voltage(left - share, currentA),
+      voltageAtEndV: voltage(after, currentA),
+      emptyAtHour,
     };
-    [hour, left] = [span.toHour, left - share];
+    [hour, left] = [span.toHour, after];
     return [span];
   });
 };

@@ -1,12 +1,14 @@
 import { gauges, type Plan } from '@grey-keel/model';
 import fc from 'fast-check';
+import { findings } from '../findings/findings.ts';
 import { answerOf, calculate } from '../calculation.ts';
 import { expectWorkingHolds } from '../testing/evaluated.ts';
 import { ampacity } from './ampacity.ts';
 import { batteryDay } from './battery-day.ts';
 import { aPlan, edited, fitted } from '../testing/sample-plan.ts';
 import { circuitStanding } from './circuit-standing.ts';
-import { dayOf, restVoltageV } from './day-voltage.ts';
+import { restVoltageV } from './battery-curve.ts';
+import { dayLine, dayOf } from './day-voltage.ts';
 import { startDip } from './start-dip.ts';
 import { voltageDrop } from './voltage-drop.ts';
 import { ohmPerKm20, sectionMm2 } from './wire.ts';
@@ -109,7 +111,7 @@ describe('battery-day', () => {
     expect(day.hoursLeft).toBeCloseTo(0, 9);
   });
 
-  it('obeys Peukert at any current: I to the k times the time is one constant', () => {
+  it('obeys Peukert over the rated current, I to the k times the time is one constant, and counts charge under it', () => {
     fc.assert(
       fc.property(
         fc.double({ min: 0.5, max: 80, noNaN: true }),
@@ -123,8 +125,9 @@ describe('battery-day', () => {
             peukert,
           });
           const lasts = 100 / usedPercent;
-          const constant = 20 * (capacityAh / 20) ** peukert;
-          expect((currentA ** peukert * lasts) / constant).toBeCloseTo(1, 6);
+          const k = currentA > capacityAh / 20 ? peukert : 1;
+          const constant = 20 * (capacityAh / 20) ** k;
+          expect((currentA ** k * lasts) / constant).toBeCloseTo(1, 6);
           expectWorkingHolds(working, 'battery-day');
         },
       ),
@@ -190,6 +193,27 @@ describe('the day of a battery', () => {
     expect(left(boat('lead-acid', 10))).toBeCloseTo(1 - 4 / 8.7055, 4);
   });
 
+  it('ends where the battery is empty: 20 A from 50 Ah of lead-acid after 1.65 h, and no voltage from then on', () => {
+    // 20 h (50 Ah / (20 A 20 h))^1.2
+    expect(20 * (50 / 400) ** 1.2).toBeCloseTo(1.65, 2);
+    const plan = edited(boat('lead-acid', 20), { type: 'describeBattery', id: 'house', changes: { capacityAh: 50 } });
+    const [span] = dayOf(plan, 'house');
+    expect(span?.emptyAtHour).toBeCloseTo(1.65, 2);
+    expect([span?.voltageAtEndV, span?.leftAtEnd]).toEqual([0, 0]);
+    expect(span?.voltageAtStartV).toBeGreaterThan(12);
+    const starting = edited(plan, { type: 'describeBattery', id: 'house', changes: { crankingA: 100 } });
+    expect(circuitStanding(starting, starting.power.circuits['helm']!)?.dips[0]?.dip.dipV).toBe(0);
+    const found = findings(starting).map(({ id }) => id);
+    expect(found).toContain('day-too-long:house');
+    expect(found).toContain('evening-out:helm-screen');
+    expect(found).toContain('starts-out:helm-screen');
+    expect(dayOf(boat('lead-acid', 5), 'house')[0]?.emptyAtHour).toBeNull();
+    // Drawn with a step down at that hour, and not as a slope to nothing.
+    const line = dayLine(plan.power.batteries['house']!, dayOf(plan, 'house'));
+    expect(line.map(({ hour }) => Math.round(100 * hour) / 100)).toEqual([0, 1.65, 1.65, 4]);
+    expect([line[1]!.volts > 11, line[2]!.volts, line[3]!.volts]).toEqual([true, 0, 0]);
+  });
+
   it('starts the engine at its end, when least is left', () => {
     const plan = edited(boat('lithium', 10), {
       type: 'describeBattery',
@@ -211,5 +235,21 @@ describe('a battery at rest', () => {
       expect(at(0.5, 24)).toBeCloseTo(2 * at(0.5), 9);
       expect(at(-1)).toBe(at(0));
     }
+  });
+
+  it('goes by its own nominal voltage: 12.8 V of iron phosphate rests near 13.4 V full, of sloping cells at 4.15 V each', () => {
+    const full = (nominalV: number, curve: 'flat' | 'sloping') =>
+      restVoltageV({ chemistry: 'lithium', curve, nominalV }, 1);
+    for (const nominalV of [12, 12.8]) expect(full(nominalV, 'flat')).toBeCloseTo(13.4, 9);
+    for (const nominalV of [24, 25.6]) expect(full(nominalV, 'flat')).toBeCloseTo(26.8, 9);
+    for (const nominalV of [36, 38.4]) expect(full(nominalV, 'flat')).toBeCloseTo(40.2, 9);
+    expect(full(14.8, 'sloping')).toBeCloseTo(16.6, 9);
+    expect(full(11.1, 'sloping')).toBeCloseTo(12.45, 9);
+    // A sloping pack falls by over a tenth of its voltage between nearly full and nearly empty, a flat one does not.
+    const fall = (curve: 'flat' | 'sloping') =>
+      restVoltageV({ chemistry: 'lithium', curve, nominalV: 14.8 }, 0.2) /
+      restVoltageV({ chemistry: 'lithium', curve, nominalV: 14.8 }, 0.9);
+    expect(fall('sloping')).toBeLessThan(0.9);
+    expect(fall('flat')).toBeGreaterThan(0.95);
   });
 });

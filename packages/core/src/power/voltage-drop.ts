@@ -14,7 +14,7 @@ export const voltageDrop = defineCalculation({
   version: 1,
   input: z.strictObject({
     oneWayLengthM: z.number().min(0).max(200),
-    currentA: z.number().min(0).max(2000),
+    currentA: z.number().min(0).max(100_000),
     gauge: gaugeSchema,
     supplyV: z.number().min(1).max(600),
     temperatureC: z.number().min(-40).max(120).default(20),

@@ -1,4 +1,4 @@
-import type { Conductor, Gauge } from '@grey-keel/model';
+import { insulationRatingsC, type Conductor, type Gauge } from '@grey-keel/model';
 
 /** Annealed copper at 20 °C, ohm square millimetres a kilometre, and its coefficient a kelvin. Source: IEC 60028:1925. */
 const copperOhmMm2PerKm = 17.241;
@@ -55,7 +55,6 @@ export const wireSource =
   'IEC 60028 copper, ASTM B258 gauges, NEC chapter 9 table 8 for stranded tinned; a tenth more for metric sections';
 
 /** Rows of section, mm², and current, A, by the rated temperature of the insulation, for one wire in free air of 30 °C. */
-const insulationC = [60, 70, 85, 105, 125] as const;
 const ampacityA: readonly (readonly [mm2: number, ...currentA: number[]])[] = [
   [0.75, 8, 10, 12, 16, 20],
   [1, 12, 14, 18, 20, 25],
@@ -75,8 +74,7 @@ const ampacityA: readonly (readonly [mm2: number, ...currentA: number[]])[] = [
 /** In an engine space of 60 °C only part of it; none is left to insulation of 60 °C. */
 const engineSpace: readonly number[] = [0, 0.75, 0.82, 0.86, 0.89];
 
-export type InsulationC = (typeof insulationC)[number];
-export const insulationRatings: readonly InsulationC[] = insulationC;
+export type InsulationC = (typeof insulationRatingsC)[number];
 
 /**
  * The most a wire carries continuously, A: of the next smaller section of the table for a gauge between two.
@@ -84,7 +82,7 @@ export const insulationRatings: readonly InsulationC[] = insulationC;
  */
 export const wireAmpacityA = (gauge: Gauge, rated: InsulationC, inEngineSpace: boolean): number => {
   const section = sectionMm2(gauge);
-  const column = insulationC.indexOf(rated);
+  const column = insulationRatingsC.indexOf(rated);
   const row = [...ampacityA].reverse().find(([mm2]) => mm2 <= section * 1.001);
   return (row?.[column + 1] ?? 0) * (inEngineSpace ? (engineSpace[column] ?? 0) : 1);
 };

@@ -21,6 +21,7 @@ export const soundBoat = (random: Random): Plan => {
   const lengthM = between(random, 5.5, 12);
   const display = Object.values(base.displays)[0]!;
   const currentA = between(random, 2, 5);
+  const lithium = random() < 0.5;
   const awake = { trolling: true } as const;
   const fused = (name: string, deviceId: string, oneWayLengthM: number): Circuit => ({
     name,
@@ -35,7 +36,13 @@ export const soundBoat = (random: Random): Plan => {
   });
   const plan: Plan = {
     ...base,
-    boat: { ...base.boat, lengthM, deadriseDeg: between(random, 2, 18), hullMaterial: 'solid laminate' },
+    boat: {
+      ...base.boat,
+      lengthM,
+      bowMotor: true,
+      deadriseDeg: between(random, 2, 18),
+      hullMaterial: 'solid laminate',
+    },
     stations: {
       helm: { name: 'Helm', viewingDistanceM: 0.9, posture: 'standing' },
       bow: { name: 'Bow', viewingDistanceM: 1, posture: 'standing' },
@@ -71,7 +78,7 @@ export const soundBoat = (random: Random): Plan => {
       }),
     },
     equipment: {
-      'a-propeller': equipment('propeller', [-0.7, 0, -0.1], between(random, 0.3, 0.4)),
+      'a-propeller': equipment('propeller', [-0.7, 0, 0.25], between(random, 0.3, 0.4)),
       'b-antenna': equipment('position antenna', [1.6, 0, 2.4]),
       'c-compass': equipment('heading sensor', [3, 0, 1]),
       'd-battery': equipment('battery box', [1, 0.3, 0.6]),
@@ -80,7 +87,7 @@ export const soundBoat = (random: Random): Plan => {
       batteries: {
         house: {
           name: 'House',
-          chemistry: random() < 0.5 ? 'lithium' : 'lead-acid',
+          chemistry: lithium ? 'lithium' : 'lead-acid',
           nominalV: 12,
           capacityAh: between(random, 120, 240),
           capacityLeft: 1,
@@ -97,7 +104,13 @@ export const soundBoat = (random: Random): Plan => {
       hours: { trolling: 4 },
     },
   };
-  const unit = { waterType: 'fresh', north: 'true', sidesRight: 'right', done: {} } as const;
+  const unit = {
+    waterType: 'fresh',
+    antennaOffsetSet: true,
+    north: 'true',
+    sidesRight: 'right',
+    done: {},
+  } as const;
   const feed = { sourceId: 'a-hull', fallbackId: 'b-stern' };
   const device = { sockets: ['nine-pin', 'nine-pin'], onBackbone: true, dropM: 2, loads: 3 };
   const link = { to: 'helm', plug: 'nine-pin', adapterDisables: null, cableM: 6 };
@@ -106,27 +119,29 @@ export const soundBoat = (random: Random): Plan => {
     devices: { helm: device, bow: device },
     backbone: { lengthM: between(random, 3, 30), terminators: 2, supplies: 1, supplyA: 3 },
   };
-  return withEntered(
-    {
-      ...Object.keys(plan.transducers).reduce(
-        (made, id) =>
-          edited(made, {
-            type: 'describeSource',
-            id,
-            changes: { name: suggestSourceName(made, id), tag: `Type ${id}`, selected: `type  ${id}` },
-          }),
-        { ...plan, network },
-      ),
-      feeds: { helm: { depth: feed }, bow: { depth: feed } },
-      units: { helm: { ...unit, alarms: { shallowM: 1.5, lowVoltageV: 11 } }, bow: unit },
-      depthOffsets: { 'a-hull': base.depthOffsets['a-wide']! },
-    },
-    'a-hull',
-  );
+  const offset = base.depthOffsets['a-wide']!;
+  const made: Plan = {
+    ...Object.keys(plan.transducers).reduce(
+      (made, id) =>
+        edited(made, {
+          type: 'describeSource',
+          id,
+          changes: { name: suggestSourceName(made, id), tag: `Type ${id}`, selected: `type  ${id}` },
+        }),
+      { ...plan, network },
+    ),
+    feeds: { helm: { depth: feed }, bow: { depth: feed } },
+    units: { helm: { ...unit, alarms: { shallowM: 1.5, lowVoltageV: lithium ? 13 : 12.3 } }, bow: unit },
+    depthOffsets: { 'a-hull': offset, 'b-stern': offset },
+  };
+  return withEntered(withEntered(made, 'a-hull'), 'b-stern');
 };
 
 /** One fault put in, and the same change made only nearly. */
-type Fault = (plan: Plan, random: Random) => { readonly faulty: readonly Edit[]; readonly nearly: readonly Edit[] };
+export type Fault = (
+  plan: Plan,
+  random: Random,
+) => { readonly faulty: readonly Edit[]; readonly nearly: readonly Edit[] };
 
 const transducer = (id: string, changes: Partial<Transducer>): Edit => ({ type: 'describeTransducer', id, changes });
 const piece = (id: string, changes: Partial<Equipment>): Edit => ({ type: 'describeEquipment', id, changes });
@@ -164,7 +179,8 @@ const load = (plan: Plan, changes: Partial<Circuit['loads'][string]>): Edit => (
   id: 'screen',
   load: { ...plan.power.circuits['a-helm']!.loads['screen']!, ...changes },
 });
-const screenA = (plan: Plan): number => plan.power.circuits['a-helm']!.loads['screen']!.currentA;
+const screenOf = (plan: Plan) => plan.power.circuits['a-helm']!.loads['screen']!;
+const screenA = (plan: Plan): number => screenOf(plan).currentA;
 
 /** By the id of the rule that has to speak, once. */
 export const fitFaults: Readonly<Record<string, Fault>> = {
@@ -249,7 +265,44 @@ export const fitFaults: Readonly<Record<string, Fault>> = {
       piece('b-antenna', { starboardM, forwardM: forwardM + metres }),
       transducer('a-hull', { starboardM, forwardM: forwardM + metres - 0.1, fairingDeg: 45 }),
     ];
-    return { faulty: ahead(radius + 0.1), nearly: ahead(radius - 0.1) };
+    // Nobody entered the distance at the helm, and only the sounders are aboard.
+    const asIs: Edit[] = [
+      unit({ antennaOffsetSet: false }),
+      { type: 'removeTransducer', id: 'c-sides' },
+      { type: 'removeTransducer', id: 'd-ahead' },
+    ];
+    return { faulty: [...asIs, ...ahead(radius + 0.1)], nearly: [...asIs, ...ahead(radius - 0.1)] };
+  },
+  'marks-shifted: a fan or a bow unit, two metres from the antenna': (plan, random) => {
+    const { forwardM, starboardM } = plan.equipment['b-antenna']!;
+    const kind = random() < 0.5 ? ('down fan' as const) : ('forward-facing' as const);
+    const other = (metres: number): Edit[] => [
+      unit({ antennaOffsetSet: false }),
+      ...['a-hull', 'b-stern', 'c-sides'].map((id): Edit => ({ type: 'removeTransducer', id })),
+      transducer('d-ahead', { kind, forwardM: forwardM + metres, starboardM }),
+    ];
+    return { faulty: other(2.01), nearly: other(1.99) };
+  },
+  'axis-tilted: faired too far': (plan) => {
+    const fairing = (fairingDeg: number): Edit[] => [
+      { type: 'describeBoat', changes: { deadriseDeg: 4 } },
+      transducer('a-hull', { starboardM: plan.boat.beamM! / 4, fairingDeg }),
+    ];
+    return { faulty: fairing(9.1), nearly: fairing(8.9) };
+  },
+  'axis-tilted: a catamaran, off its keel line and on it': (plan) => {
+    const at = (share: number): Edit[] => [
+      { type: 'describeBoat', changes: { deadriseDeg: 12, hullForm: 'catamaran' } },
+      transducer('a-hull', { starboardM: -share * plan.boat.beamM! }),
+    ];
+    return { faulty: at(0.3), nearly: at(0.36) };
+  },
+  'side-blocked: by a V keel': () => {
+    // Let into the bottom half a metre to port of the keel, the fan to 5 degrees under the level.
+    const hull = (aboveKeelM: number): Edit =>
+      transducer('c-sides', { mounting: 'through-hull', forwardM: 2, starboardM: -0.5, aboveKeelM });
+    // 50 degrees wide about 60 from straight down: it ends at 85, so 0.5 m aside is free until 0.5 / tan(84) above the keel.
+    return { faulty: [hull(0.06)], nearly: [hull(0.04)] };
   },
   'two-heights': () => ({
     faulty: [transducer('b-stern', { aboveKeelM: 0.26 })],
@@ -305,13 +358,18 @@ export const fitFaults: Readonly<Record<string, Fault>> = {
     const fuse = (fuseA: number): Edit => helm({ gauge: '4 mm2', temperatureC: 20, fuseA });
     return { faulty: [fuse(bears + 1)], nearly: [fuse(bears)] };
   },
+  'fuse-over-wire: by the insulation that is printed on it': () => {
+    // ISO 10133: 8.4 mm2 counts as 6 mm2, 60 A with insulation for 105 degrees and 40 A for 60.
+    const fuse = (insulationC: 60 | 105): Edit => helm({ gauge: 'AWG 8', temperatureC: 20, fuseA: 50, insulationC });
+    return { faulty: [fuse(60)], nearly: [fuse(105)] };
+  },
   'fuse-under-load': (plan) => ({
     faulty: [helm({ fuseA: screenA(plan) - 0.1 })],
     nearly: [helm({ fuseA: screenA(plan) + 0.1 })],
   }),
   'fuse-far': () => ({ faulty: [helm({ fuseFromPostM: 0.21 })], nearly: [helm({ fuseFromPostM: 0.2 })] }),
   'starts-out': (plan) => {
-    const full = plan.power.batteries['house']?.chemistry === 'lithium' ? 13.5 : 12.7;
+    const full = plan.power.batteries['house']?.chemistry === 'lithium' ? 13.4 : 12.7;
     // Wires of a metre of 50 mm2 lose nothing that counts.
     const cranked = (lowestV: number): Edit[] => [
       house({ crankingA: 500 }),
@@ -344,6 +402,37 @@ export const fitFaults: Readonly<Record<string, Fault>> = {
     ];
     // A battery that large stays nearly full: over 12.6 V.
     return { faulty: wants(13.6), nearly: wants(12.5) };
+  },
+  'day-too-long: empty before the day ends': (plan) => {
+    const current = 2 * screenA(plan);
+    const k = plan.power.batteries['house']!.chemistry === 'lithium' ? 1 : 1.2;
+    // Three hours of what four want, by Peukert the other way round; the near miss holds three times as much.
+    const holding = (factor: number): Edit => house({ capacityAh: factor * 20 * current * (3 / 20) ** (1 / k) });
+    return { faulty: [holding(1)], nearly: [holding(3)] };
+  },
+  'evening-out: the battery is empty': (plan) => {
+    const current = 2 * screenA(plan);
+    const k = plan.power.batteries['house']!.chemistry === 'lithium' ? 1 : 1.2;
+    const holding = (hours: number): Edit[] => [
+      house({ capacityAh: 20 * current * (hours / 20) ** (1 / k), internalOhm: 0 }),
+      load(plan, { lowestV: null }),
+      { type: 'describeCircuit', id: 'b-bow', changes: { gauge: '50 mm2', oneWayLengthM: 0.1 } },
+      {
+        type: 'putLoad',
+        circuitId: 'b-bow',
+        id: 'screen',
+        load: { ...screenOf(plan), lowestV: null, deviceId: 'bow' },
+      },
+    ];
+    // Both screens go out with it; only one is on this circuit's side of the near miss.
+    return {
+      faulty: [
+        ...holding(3.9),
+        { type: 'removeCircuit', id: 'b-bow' },
+        load(plan, { lowestV: null, currentA: current }),
+      ],
+      nearly: holding(4.1),
+    };
   },
   'not-connected': () => ({
     faulty: [{ type: 'connect', transducerId: 'c-sides', link: null }],
@@ -450,7 +539,24 @@ export const fitFaults: Readonly<Record<string, Fault>> = {
     faulty: [depthFrom(random() < 0.5 ? 'd-ahead' : 'c-sides')],
     nearly: [depthFrom('b-stern')],
   }),
-  'water-type': () => ({ faulty: [unit({ waterType: 'salt' })], nearly: [unit({ waterType: null })] }),
+  // Half a per cent of the depth is noticed: 1443.6 m/s is the water's own.
+  'water-type': (_, random) => {
+    const own = (share: number): Edit => unit({ ownSoundSpeedMps: 1443.6 * (1 + (random() < 0.5 ? share : -share)) });
+    return { faulty: [own(0.0055)], nearly: [own(0.0043)] };
+  },
+  'fallback-reference': (_, random) => {
+    const counts = (transducerId: string, reference: 'keel' | 'waterline'): Edit => ({
+      type: 'describeDepthOffset',
+      transducerId,
+      changes: { reference },
+    });
+    const onlyHelm: Edit = { type: 'removeDisplay', stationId: 'bow' };
+    const one = random() < 0.5 ? 'a-hull' : 'b-stern';
+    return {
+      faulty: [onlyHelm, counts(one, 'keel')],
+      nearly: [counts('a-hull', 'keel'), counts('b-stern', 'keel')],
+    };
+  },
   'travels-clash': (plan, random) => {
     const passing = (stationId: string, ...travels: string[]): Edit => ({
       type: 'fitDisplay',
@@ -495,20 +601,35 @@ export const fitFaults: Readonly<Record<string, Fault>> = {
   'alarm-voltage-late': (plan, random) => {
     const calls = (lowVoltageV: number): Edit => unit({ alarms: { lowVoltageV } });
     const alone: Edit = { type: 'describeCircuit', id: 'b-bow', changes: { batteryId: null } };
-    if (random() < 0.5) return { faulty: [alone, calls(9.49)], nearly: [alone, calls(9.5)] };
-    // Only the bow's screen says what it bears, at the end of a wire that loses 0.3 V.
+    if (random() < 0.5) {
+      const wants = [alone, load(plan, { lowestV: 13 })];
+      return { faulty: [...wants, calls(13.4)], nearly: [...wants, calls(13.5)] };
+    }
+    // Only the bow's screen says what it bears, at the end of a wire that loses 0.25 V.
+    const screen = plan.power.circuits['b-bow']!.loads['screen']!;
     const far: Edit[] = [
       load(plan, { lowestV: null }),
+      { type: 'putLoad', circuitId: 'b-bow', id: 'screen', load: { ...screen, lowestV: 12.7 } },
       {
         type: 'describeCircuit',
         id: 'b-bow',
-        changes: { gauge: '2.5 mm2', temperatureC: 20, oneWayLengthM: 300 / (2 * 7.586 * screenA(plan)) },
+        changes: { gauge: '2.5 mm2', temperatureC: 20, oneWayLengthM: 250 / (2 * 7.586 * screenA(plan)) },
       },
     ];
-    return { faulty: [...far, calls(9.79)], nearly: [...far, calls(9.81)] };
+    return { faulty: [...far, calls(13.4)], nearly: [...far, calls(13.5)] };
+  },
+  'alarm-voltage-late: the battery has given what it bears': (plan) => {
+    // Half of lead-acid is 12.2 V, a fifth of lithium 12.9 V; a wire and a battery that lose nothing.
+    const spent = plan.power.batteries['house']?.chemistry === 'lithium' ? 12.9 : 12.2;
+    const calls = (lowVoltageV: number): Edit[] => [
+      house({ internalOhm: 0 }),
+      helm({ gauge: '50 mm2', oneWayLengthM: 0.1 }),
+      unit({ alarms: { lowVoltageV } }),
+    ];
+    return { faulty: calls(spent - 0.1), nearly: calls(spent) };
   },
   'alarm-voltage-always': (plan) => {
-    const full = plan.power.batteries['house']?.chemistry === 'lithium' ? 13.5 : 12.7;
+    const full = plan.power.batteries['house']?.chemistry === 'lithium' ? 13.4 : 12.7;
     // A wire that loses next to nothing, from a battery that gives what it holds.
     const calls = (lowVoltageV: number): Edit[] => [
       house({ internalOhm: 0 }),
@@ -516,6 +637,11 @@ export const fitFaults: Readonly<Record<string, Fault>> = {
       unit({ alarms: { lowVoltageV } }),
     ];
     return { faulty: calls(full), nearly: calls(full - 0.01) };
+  },
+  'same-band': (_, random) => {
+    const at = (kHz: number): Edit =>
+      transducer('b-stern', { beams: [aBeam({ frequencyHz: 1000 * kHz, beamwidthDeg: 20 })] });
+    return { faulty: [at(190 + 3 * random())], nearly: [at(random() < 0.5 ? 150 : 230)] };
   },
   'two-norths': () => ({ faulty: [unit({ north: 'magnetic' })], nearly: [unit({ north: null })] }),
 };

@@ -209,7 +209,14 @@ export const fitted = (plan: Plan): Plan =>
     {
       type: 'describeUnit',
       stationId: 'helm',
-      changes: { waterType: 'fresh', north: 'true', sidesRight: 'right', alarms: { shallowM: 1.5 } },
+      changes: {
+        waterType: 'fresh',
+        depthUnit: 'm',
+        depthStep: 0.1,
+        north: 'true',
+        sidesRight: 'right',
+        alarms: { shallowM: 1.5 },
+      },
     },
   );
 

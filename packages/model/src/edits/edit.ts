@@ -5,6 +5,7 @@ import { depthOffsetSchema, enteredOffsetSchema } from '../plan/depth-offset.ts'
 import { fittedDisplaySchema } from '../plan/display.ts';
 import { equipmentSchema } from '../plan/equipment.ts';
 import { idSchema } from '../plan/id.ts';
+import { loadingSchema } from '../plan/loading.ts';
 import { keyActionSchema, keySlotSchema } from '../plan/key.ts';
 import { backboneSchema, linkSchema, networkDeviceSchema } from '../plan/network.ts';
 import { pageNumberSchema, pageSchema } from '../plan/page.ts';
@@ -35,6 +36,8 @@ const depthOffsetSettings = depthOffsetSchema.omit({ readings: true, entered: tr
 /** The closed set of changes that can be made to a plan. */
 export const editSchema = z.discriminatedUnion('type', [
   z.strictObject({ type: z.literal('describeBoat'), changes: boatSchema.partial() }),
+  /** Null takes it away. */
+  z.strictObject({ type: z.literal('putLoading'), id: idSchema, loading: loadingSchema.nullable() }),
 
   z.strictObject({ type: z.literal('addStation'), id: idSchema, station: stationSchema }),
   z.strictObject({ type: z.literal('describeStation'), id: idSchema, changes: stationSchema.partial() }),

@@ -24,11 +24,20 @@ export const boatSchema = z.strictObject({
   deadriseDeg: z.number().min(0).max(45).nullable().optional(),
   /** How far the bow rises when running; left out or null where not measured. */
   runningTrimDeg: z.number().min(0).max(15).nullable().optional(),
+  /** The bow's highest point ahead, above the water at rest; left out or null where not measured. */
+  bowHeightM: z.number().min(0.1).max(12).nullable().optional(),
   hullMaterial: z.enum(hullMaterials),
   propulsion: z.enum(propulsions),
   cruiseSpeedMps: z.number().min(0).max(60).nullable(),
   topSpeedMps: z.number().min(0).max(60).nullable(),
   systemVoltageV: z.number().min(6).max(60).nullable(),
+  /** An electric motor at the bow, that a unit can hang on; left out where it was not asked. */
+  bowMotor: z.boolean().optional(),
+  /**
+   * What the boat's own electrics put into a sonar receiver at rest, dB re 1 µPa in a band of 1 kHz, as the sea trial
+   * found it; left out or null while it is taken from supply and engine.
+   */
+  electricalFloorDb: z.number().min(20).max(130).nullable().optional(),
   notes: z.string().max(4000),
 });
 export type Boat = z.output<typeof boatSchema>;

@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import { depthPairSchema } from '../readings/depth-pair.ts';
 import { idSchema, instantSchema } from './id.ts';
+import { displayWaters } from './source.ts';
 
 export const depthReferences = ['waterline', 'keel'] as const;
 export const depthReferenceSchema = z.enum(depthReferences);
@@ -11,6 +12,8 @@ export const enteredOffsetSchema = z.strictObject({
   offsetM: z.number().min(-20).max(20),
   standardErrorM: z.number().min(0).nullable(),
   at: instantSchema,
+  /** Why it was entered although something spoke against it; left out where nothing did. */
+  reason: z.string().min(3, 'Say in a few words why it is entered all the same.').max(300).optional(),
   /** Fingerprint of everything the result depended on, at that moment. */
   fingerprint: z.string().regex(/^[0-9a-f]{64}$/),
   /** The same things themselves, so that it can be said what has changed since. */
@@ -18,13 +21,24 @@ export const enteredOffsetSchema = z.strictObject({
 });
 export type EnteredOffset = z.output<typeof enteredOffsetSchema>;
 
-/** The putting right of one transducer's depth. */
+/** The water a set of readings was taken in: it sets the speed of sound they are worked out with. */
+export const readingWaterSchema = z.strictObject({
+  temperatureC: z.number().min(0).max(40),
+  salinityPpt: z.number().min(0).max(40),
+});
+export type ReadingWater = z.output<typeof readingWaterSchema>;
+
+/** How one transducer's depth is calibrated. */
 export const depthOffsetSchema = z.strictObject({
   reference: depthReferenceSchema,
   /** The offset already set in the display while the readings were taken. */
   offsetSetM: z.number().min(-20).max(20),
-  /** The speed of sound the display reckons with. */
-  soundSpeedAssumedMps: z.number().min(1300).max(1700),
+  /** What the display was set to while these were read; left out for what Sources says it is set to. */
+  displaySetTo: z.enum([...displayWaters, 'own figure']).optional(),
+  /** The speed of sound it used then, where that is a figure of its own; null for what a water type or Sources gives. */
+  soundSpeedAssumedMps: z.number().min(1300).max(1700).nullable(),
+  /** Left out or null where nobody said: then the working water of the brief is taken. */
+  takenIn: readingWaterSchema.nullable().optional(),
   toleranceM: z.number().min(0.01).max(5),
   /** The smallest step the display shows. */
   displayResolutionM: z.number().min(0.001).max(2),

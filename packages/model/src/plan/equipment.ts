@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { nameSchema } from './id.ts';
+import { waySetSchema } from './ways.ts';
 
 /** Where something is in boat coordinates: forward of the transom, starboard of the centreline, above the keel's lowest point. */
 export const placeSchema = z.strictObject({
@@ -33,5 +34,7 @@ export const equipmentSchema = placeSchema.extend({
   propellerDiameterM: z.number().min(0.05).max(3).nullable(),
   /** How far it runs forward from there, for a strake or a cable; left out or null for what stands in one place. */
   runsForwardM: z.number().min(0).max(60).nullable().optional(),
+  /** The ways of working it is down in the water in, for what is raised; left out where it is as such things usually are. */
+  loweredIn: waySetSchema.optional(),
 });
 export type Equipment = z.output<typeof equipmentSchema>;

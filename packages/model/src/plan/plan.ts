@@ -6,6 +6,7 @@ import { fittedDisplaySchema } from './display.ts';
 import { equipmentSchema } from './equipment.ts';
 import { idSchema, instantSchema } from './id.ts';
 import { boundKeysSchema } from './key.ts';
+import { loadingSchema } from './loading.ts';
 import { networkSchema } from './network.ts';
 import { pageSchema } from './page.ts';
 import { powerSchema } from './power.ts';
@@ -18,7 +19,7 @@ import { waterSchema } from './water.ts';
 import { waySetSchema } from './ways.ts';
 
 /** The version this code writes. Older ones are brought up by `upgradePlan`; newer ones are refused. */
-export const planVersion = 5;
+export const planVersion = 6;
 
 export const printedCardSchema = z.strictObject({
   at: instantSchema,
@@ -30,6 +31,8 @@ export const planSchema = z.strictObject({
   format: z.literal('grey-keel-plan'),
   version: z.literal(planVersion),
   boat: boatSchema,
+  /** Besides the draught of the brief, at which the boat was calibrated. */
+  loadings: z.record(idSchema, loadingSchema),
   stations: z.record(idSchema, stationSchema),
   waters: z.record(idSchema, waterSchema),
   sought: z.record(idSchema, soughtSchema),
@@ -86,6 +89,7 @@ export const emptyPlan = (name: string): Plan => ({
     systemVoltageV: null,
     notes: '',
   },
+  loadings: {},
   stations: {},
   waters: {},
   sought: {},

@@ -44,9 +44,17 @@ export const chemistries = ['lead-acid', 'lithium'] as const;
 export const chemistrySchema = z.enum(chemistries);
 export type Chemistry = z.output<typeof chemistrySchema>;
 
+/** A lithium pack of iron-phosphate cells keeps its voltage; one of other cells falls with its charge. */
+export const lithiumCurves = ['flat', 'sloping'] as const;
+
+/** Rated temperatures of a wire's insulation that the tables of ampacity have a column for. */
+export const insulationRatingsC = [60, 70, 85, 105, 125] as const;
+
 export const batterySchema = z.strictObject({
   name: nameSchema,
   chemistry: chemistrySchema,
+  /** Only for lithium; flat where left out. */
+  curve: z.enum(lithiumCurves).optional(),
   nominalV: z.number().min(6).max(60),
   capacityAh: z.number().min(1).max(2000),
   /** What is left of that capacity with age, as the last visit found it. */
@@ -82,6 +90,8 @@ export const circuitSchema = z.strictObject({
   conductor: conductorSchema,
   /** The wire's own temperature: an engine space is warm. */
   temperatureC: z.number().min(-20).max(90),
+  /** As printed on the cable; left out or null where nothing is printed or nobody looked. */
+  insulationC: z.literal(insulationRatingsC).nullable().optional(),
   fuseA: z.number().min(0.5).max(600).nullable(),
   /** Along the wire from the battery's positive post. */
   fuseFromPostM: z.number().min(0).max(20),

@@ -51,12 +51,24 @@ export const alarmsSchema = z.strictObject({
   shallowM: z.number().min(0.1).max(500).nullable().optional(),
   lowVoltageV: z.number().min(3).max(60).nullable().optional(),
   engineTemperatureC: z.number().min(20).max(200).nullable().optional(),
+  /** The time whoever hears the shallow alarm needs to act, for what each speed costs in it; 10 s where left out. */
+  actInS: z.number().min(1).max(120).optional(),
 });
 export type Alarms = z.output<typeof alarmsSchema>;
 
+export const displayWaters = ['fresh', 'brackish', 'salt'] as const;
+export const displayDepthUnits = ['m', 'ft', 'fathom'] as const;
+
 /** What each display keeps for itself. */
 export const unitSettingsSchema = z.strictObject({
-  waterType: z.enum(['fresh', 'brackish', 'salt']).nullable(),
+  waterType: z.enum(displayWaters).nullable(),
+  /** A figure of its own that the display uses in place of a water type; left out or null where it has none. */
+  ownSoundSpeedMps: z.number().min(1300).max(1700).nullable().optional(),
+  /** The unit it shows depth in and alarms by, and its smallest step in that unit; left out where not looked at. */
+  depthUnit: z.enum(displayDepthUnits).optional(),
+  depthStep: z.number().min(0.01).max(5).optional(),
+  /** The distance from its antenna to the transducer is entered in it, so that marks lie where they were seen. */
+  antennaOffsetSet: z.boolean().optional(),
   north: z.enum(['true', 'magnetic']).nullable(),
   /** The display's side-scan shows port on its left, and forward-facing points ahead: looked at, not taken for granted. */
   sidesRight: z.enum(['right', 'swapped', 'not looked at']),

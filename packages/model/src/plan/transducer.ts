@@ -53,6 +53,8 @@ export const transducerSchema = elementSchema.extend({
   /** Which of its beams the drawing and the card show. */
   workingBeam: z.number().int().min(0).max(5),
   transmitsIn: waySetSchema,
+  /** The ways of working it is down in the water in, for what hangs on a motor or a pole; left out for the usual ones. */
+  loweredIn: waySetSchema.optional(),
   /** How far a fairing block or a bracket brings the face back to the level; left out where it lies with the hull. */
   fairingDeg: z.number().min(0).max(45).nullable().optional(),
 });

@@ -24,6 +24,8 @@ export const upgrades: Readonly<Record<number, Upgrade>> = {
   }),
   // New fields only, all of which may be left out.
   4: (plan) => plan,
+  // Loadings; the rest are fields that may be left out.
+  5: (plan) => ({ ...plan, loadings: {} }),
 };
 
 export class UnreadablePlan extends Error {

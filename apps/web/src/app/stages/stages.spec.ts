@@ -5,7 +5,7 @@ import { fleetEvents } from '../state/lists.ts';
 import { planEvents } from '../state/plan.actions.ts';
 import { planFeature } from '../state/plan.reducer.ts';
 import { viewEvents } from '../state/view.ts';
-import { aPlan, aTransducer } from '../testing/plans.ts';
+import { aPlan, aTransducer, withHelm } from '../testing/plans.ts';
 import { stageHarness } from '../testing/stage-harness.ts';
 import { FleetPage } from '../fleet/fleet-page.ts';
 import { FindingsColumn } from '../shell/findings-column.ts';
@@ -144,7 +144,7 @@ describe('the pages', () => {
     it('records pairs as they are typed and works out the offset, its sign in words and what is aground', async () => {
       const root = await page(CalibratePage);
       expect(text(root, '#result')).toContain('No complete reading yet');
-      await write(root, '#assumed-speed', '1443.4');
+      await choose(root, '#reading-set-to-a-wide', 'fresh');
       await record(root, '5.2', '4.8');
       await record(root, '8.1', '7.7');
       await record(root, '12', '11.6');
@@ -161,7 +161,7 @@ describe('the pages', () => {
 
     it('names a slip, says that it is in the mean, and leaves it out on demand', async () => {
       const root = await page(CalibratePage);
-      await write(root, '#assumed-speed', '1443.4');
+      await choose(root, '#reading-set-to-a-wide', 'fresh');
       for (const [lead, shown] of [
         ['5.2', '4.8'],
         ['8.1', '7.7'],
@@ -180,7 +180,7 @@ describe('the pages', () => {
 
     it('remembers what was entered, and says what changed when it goes stale', async () => {
       const root = await page(CalibratePage);
-      await write(root, '#assumed-speed', '1443.4');
+      await choose(root, '#reading-set-to-a-wide', 'fresh');
       for (const lead of ['5', '9', '12']) await record(root, lead, String(Number(lead) - 0.4));
       await press(root, '#result .chief');
       expect(text(root, '[data-sounder="a-wide"]')).toContain('fresh');
@@ -196,10 +196,56 @@ describe('the pages', () => {
       expect(text(root, '#result')).toContain('Stale: the transducer or its place changed since');
     });
 
-    it('warns where the display reckons with another water', async () => {
+    it('warns where the display used another speed of sound', async () => {
       const root = await page(CalibratePage);
+      await choose(root, '#reading-set-to-a-wide', 'own figure');
       await record(root, '5.2', '4.8');
-      expect(text(root, '#result')).toContain('reckons with 1500.0 m/s and is +3.9 % off in depth');
+      expect(text(root, '#result')).toContain('used 1500.0 m/s and is +3.9 % off in depth');
+    });
+
+    it('asks once what the display is set to, and shows both differences: 3.00 against 2.70 in fresh water', async () => {
+      const root = await page(CalibratePage, withHelm());
+      await record(root, '3', '2.7');
+      expect(text(root, '#result')).toContain('Say what water the display was set to');
+      await choose(root, '#reading-set-to-a-wide', 'fresh');
+      // Sources learns it too, and both ways to subtract agree in the water the display is set to.
+      expect(plan().units['helm']?.waterType).toBe('fresh');
+      const row = text(root, 'tr[data-reading]').match(/0\.30 m/g);
+      expect(row?.length).toBe(2);
+      await choose(root, '#reading-set-to-a-wide', 'salt');
+      expect(plan().units['helm']?.waterType).toBe('fresh');
+      expect(text(root, 'tr[data-reading]')).toContain('0.30 m');
+    });
+
+    it('keeps the water and the setting with the first reading, so that neither changes under it', async () => {
+      const root = await page(CalibratePage, {
+        ...withHelm(),
+        units: { helm: { waterType: 'fresh', north: null, sidesRight: 'not looked at', done: {} } },
+      });
+      await record(root, '5', '4.6');
+      expect(plan().depthOffsets['a-wide']).toEqual(
+        jasmine.objectContaining({ displaySetTo: 'fresh', takenIn: { temperatureC: 9, salinityPpt: 0 } }),
+      );
+      await write(root, '#reading-temperature-a-wide', '20');
+      expect(plan().depthOffsets['a-wide']?.takenIn?.temperatureC).toBe(20);
+    });
+
+    it('enters what is not sure enough only with a reason', async () => {
+      const root = await page(CalibratePage);
+      await choose(root, '#reading-set-to-a-wide', 'fresh');
+      for (const [lead, shown] of [
+        ['5', '4.6'],
+        ['9', '8.2'],
+        ['12', '11.9'],
+      ] as const)
+        await record(root, lead, shown);
+      const button = (): HTMLButtonElement => root.querySelector<HTMLButtonElement>('#enter-offset')!;
+      expect(text(root, '.doubts')).toContain('Not sure enough');
+      expect(button().disabled).toBeTrue();
+      await write(root, '#enter-reason', 'the swell would not lie down');
+      expect(button().disabled).toBeFalse();
+      await press(root, '#enter-offset');
+      expect(plan().depthOffsets['a-wide']?.entered?.reason).toBe('the swell would not lie down');
     });
 
     it('leads back to Beams where there is nothing to calibrate', async () => {

@@ -48,6 +48,27 @@ export const aPlan = (): Plan => ({
   },
 });
 
+/** The same boat with one station and its display. */
+export const withHelm = (): Plan => ({
+  ...aPlan(),
+  stations: { helm: { name: 'Helm', viewingDistanceM: 0.9, posture: 'standing' } },
+  displays: {
+    helm: {
+      name: 'Display',
+      screenDiagonalM: 0.3,
+      pixelsWide: 1280,
+      pixelsHigh: 800,
+      keys: 4,
+      pressesPerKey: 2,
+      keysBindTo: 'page',
+      panesPerPage: 3,
+      catalogue: null,
+      seatedDistanceM: null,
+      readAtNight: false,
+    },
+  },
+});
+
 export const opened = (plan: Plan = aPlan(), number = 4): OpenedBoat => ({
   id: 'test-hull',
   number,

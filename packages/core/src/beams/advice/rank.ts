@@ -7,7 +7,8 @@ import {
   type Figure,
   type Plan,
 } from '@grey-keel/model';
-import { sharedBandHz } from '../../acoustics/sent-band.ts';
+import { bandShareDb, type Band } from '../../acoustics/band-share.ts';
+import { elementAcoustics } from '../element-acoustics.ts';
 import { candidatesFor, fittedOf, type Candidate, type RuledOut } from './candidate.ts';
 import { measuresOf, together, utility, type Measures } from './measures.ts';
 import { wantsOf, weightsOf, type Wants, type Weights } from './wants.ts';
@@ -138,8 +139,20 @@ const withFront = (judged: readonly Judged[]): Place[] => {
   return judged.map(({ key, ...place }) => ({ ...place, onFront: front.has(key) }));
 };
 
-const bandsMeet = (a: Candidate, b: Candidate): boolean =>
-  a.element.beams.every((one) => b.element.beams.every((other) => sharedBandHz(one, other) > 0));
+/** A hundredth of the power in the other's band: two units of like power on one hull hear that of each other. */
+const meetsDb = -20;
+
+const bandsOf = ({ element }: Candidate, depthM: number): Band[] =>
+  element.beams.map((beam) => {
+    const { frequencyHz, bandwidthHz } = elementAcoustics(element, beam, depthM);
+    return { middleHz: frequencyHz, widthHz: bandwidthHz };
+  });
+
+/** Whether two fill the same band with every beam they have. */
+const bandsMeet = (a: Candidate, b: Candidate, { workingM }: Wants): boolean =>
+  bandsOf(a, workingM).every((one) =>
+    bandsOf(b, workingM).every((other) => Math.max(bandShareDb(one, other), bandShareDb(other, one)) > meetsDb),
+  );
 
 const remarksOn = (candidate: Candidate, measures: Measures, plan: Plan): string[] => {
   const remarks: string[] = [];
@@ -207,7 +220,7 @@ export const rankTransducers = (
       return best.flatMap((one, i) =>
         best.slice(i + 1).flatMap((other) => {
           // Two that fill the same band disturb each other whenever both send.
-          if (bandsMeet(one.candidate, other.candidate)) return [];
+          if (bandsMeet(one.candidate, other.candidate, wants)) return [];
           return [
             judge([one.candidate, other.candidate], together([one.measures, other.measures], wants), against, [
               ...new Set([
@@ -223,7 +236,7 @@ export const rankTransducers = (
       measures: measuresOf(candidate, wants),
     }));
     return able
-      .filter(({ candidate }) => !aboard.some((one) => bandsMeet(one.candidate, candidate)))
+      .filter(({ candidate }) => !aboard.some((one) => bandsMeet(one.candidate, candidate, wants)))
       .map(({ candidate, measures }) =>
         judge(
           [candidate],

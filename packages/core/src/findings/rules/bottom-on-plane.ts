@@ -13,7 +13,9 @@ export const bottomOnPlane: Rule = {
     const rows = speedTable(plan);
     if (!rows?.length) return [];
     return (['cruise', 'top'] as const).flatMap((pace) => {
-      const there = rows.flatMap(({ paces }) => paces.filter((one) => one.pace === pace && one.speedMps > onPlaneMps));
+      const there = rows.flatMap(({ paces, mounting }) =>
+        paces.flatMap((one) => (one.pace === pace && one.speedMps > onPlaneMps ? [{ ...one, mounting }] : [])),
+      );
       const best = there.reduce<(typeof there)[number] | null>(
         (found, one) => (found && found.bottomSnrDb >= one.bottomSnrDb ? found : one),
         null,
@@ -30,7 +32,9 @@ export const bottomOnPlane: Rule = {
             figure(best.speedMps, 'speed'),
             ' over ',
             figure(plan.working.depthM, 'depth'),
-            '. A face through the hull hears less of the wash.',
+            best.mounting === 'through-hull'
+              ? '. It is through the hull already: slow down to read the bottom, or run by the chart.'
+              : '. A face through the hull hears less of the wash.',
           ],
           figure: figure(best.bottomSnrDb, 'level'),
           working: best.noiseWorking,

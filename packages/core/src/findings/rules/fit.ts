@@ -11,6 +11,7 @@ import {
   sideViewBlocked,
   toBladeTips,
 } from '../../fit/clearances.ts';
+import { offsetStanding } from '../../calibration/depth-offset-subject.ts';
 import { stationSight } from '../../fit/station-sight.ts';
 import { inOrder } from '../../plan/working-water.ts';
 import { given, reckoned } from '../../working-step.ts';
@@ -285,29 +286,34 @@ export const marksShifted: Rule = {
   severity: 'check',
   find: (plan) =>
     markingAntennas(plan).flatMap(({ id: antennaId, antenna, stationIds }) =>
-      inOrder(plan.transducers)
-        .filter(([, { kind }]) => kind === 'sounder')
-        .flatMap(([id, transducer]): Found[] => {
-          const shift = markShift(antenna, transducer);
-          const radiusM =
-            plan.working.depthM * Math.tan((halfPowerCone(workingBeamOf(transducer)).acrossDeg / 2) * radian);
-          if (shift.byM <= Math.max(leastShiftM, radiusM)) return [];
-          const stations = stationIds.map((stationId) => plan.stations[stationId]?.name ?? stationId).join(' and ');
-          return [
-            {
-              subject: `${antennaId}-${id}`,
-              title: 'Marks are saved beside what is marked',
-              reason: [
-                `${transducer.name} is `,
-                figure(shift.byM, 'length'),
-                ` from ${antenna.name}: each mark saved at ${stations} is off by that, more than its cone reaches at the working depth.`,
-              ],
-              figure: figure(shift.byM, 'length'),
-              working: [shift.working],
-              wayOut: move(antennaId),
+      inOrder(plan.transducers).flatMap(([id, transducer]): Found[] => {
+        const shift = markShift(antenna, transducer);
+        // A fan, or a unit that looks ahead, knows to a metre or two where a mark lies; a cone as far as it reaches.
+        const radiusM =
+          transducer.kind === 'sounder'
+            ? plan.working.depthM * Math.tan((halfPowerCone(workingBeamOf(transducer)).acrossDeg / 2) * radian)
+            : 0;
+        if (shift.byM <= Math.max(leastShiftM, radiusM)) return [];
+        const stations = stationIds.map((stationId) => plan.stations[stationId]?.name ?? stationId).join(' and ');
+        return [
+          {
+            subject: `${antennaId}-${id}`,
+            title: 'Marks are saved beside what is marked',
+            reason: [
+              `${transducer.name} is `,
+              figure(shift.byM, 'length'),
+              ` from ${antenna.name}: each mark saved at ${stations} is off by that, more than it can tell where they lie. Enter that distance on the display.`,
+            ],
+            figure: figure(shift.byM, 'length'),
+            working: [shift.working],
+            wayOut: {
+              label: 'Enter it on the display, then say so',
+              stage: 'sources' as const,
+              target: `unit-antenna-${stationIds[0] ?? ''}`,
             },
-          ];
-        }),
+          },
+        ];
+      }),
     ),
 };
 
@@ -323,8 +329,8 @@ export const twoHeights: Rule = {
     return sounders.flatMap(([id, one], i) =>
       sounders.slice(i + 1).flatMap(([otherId, other]): Found[] => {
         const apart = Math.abs(one.aboveKeelM - other.aboveKeelM);
-        const entered = [id, otherId].every((key) => plan.depthOffsets[key]?.entered);
-        if (apart <= heightsM || entered) return [];
+        const settled = [id, otherId].every((key) => offsetStanding(plan, key).state === 'fresh');
+        if (apart <= heightsM || settled) return [];
         return [
           {
             subject: `${id}-${otherId}`,

@@ -112,19 +112,24 @@ export const keyTwice: Rule = {
 export const keyOnTrailer: Rule = {
   id: 'key-on-trailer',
   stage: 'keys',
-  severity: 'stop',
+  severity: 'check',
   find: eachBinding((fitted, binding) => {
     const { id, plan } = fitted;
     const count = Object.keys(plan.transducers).length;
     if (binding.action.does !== 'start transmitting' || !plan.ways.trailer || count === 0) return [];
+    // Where a page of that display is the one for the trailer, the key lies under the thumb there.
+    const there = pagesAt(plan, id).some(({ page }) => page.shownIn.trailer);
     return [
       {
         subject: `${id}-${binding.slot}`,
-        title: 'A key transmits on the trailer',
+        severity: there ? ('stop' as const) : ('check' as const),
+        title: there ? 'A key transmits on the trailer' : 'A key can transmit on the trailer',
         reason: [
           `${inWords(fitted, binding)} starts `,
           figure(count, 'count'),
-          ' transducers wherever she is: out of the water they can burn out.',
+          there
+            ? ' transducers, and this display has a page for the trailer: out of the water they can burn out.'
+            : ' transducers wherever the boat is: out of the water they can burn out.',
         ],
         figure: figure(count, 'count'),
         wayOut: {

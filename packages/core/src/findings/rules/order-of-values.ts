@@ -1,5 +1,6 @@
-import type { Quantity } from '@grey-keel/model';
-import { inOrder } from '../../plan/working-water.ts';
+import type { Quantity, Stage } from '@grey-keel/model';
+import { deepestLoading, lowestPoint } from '../../fit/lowest-point.ts';
+import { inOrder, workingWater } from '../../plan/working-water.ts';
 import { figure, type Found, type Rule } from '../rule.ts';
 
 interface Pair {
@@ -9,9 +10,11 @@ interface Pair {
   readonly quantity: Quantity;
   readonly words: readonly [string, string];
   readonly target: string;
+  /** Where the target stands, when that is not the brief. */
+  readonly stage?: Stage;
 }
 
-const outOfOrder = ({ subject, lower, upper, quantity, words, target }: Pair): Found[] =>
+const outOfOrder = ({ subject, lower, upper, quantity, words, target, stage }: Pair): Found[] =>
   lower === null || upper === null || lower <= upper
     ? []
     : [
@@ -26,7 +29,7 @@ const outOfOrder = ({ subject, lower, upper, quantity, words, target }: Pair): F
             '.',
           ],
           figure: figure(lower - upper, quantity === 'temperature' ? 'temperatureDifference' : quantity),
-          wayOut: { label: 'Correct one of them', target },
+          wayOut: { label: 'Correct one of them', target, ...(stage ? { stage } : {}) },
         },
       ];
 
@@ -35,50 +38,97 @@ export const orderOfValues: Rule = {
   id: 'order-of-values',
   stage: 'brief',
   severity: 'check',
-  find: ({ boat, waters, sought }) => [
-    ...outOfOrder({
-      subject: 'speed',
-      lower: boat.cruiseSpeedMps,
-      upper: boat.topSpeedMps,
-      quantity: 'speed',
-      words: ['Cruise speed', 'the top speed'],
-      target: 'boat-cruise-speed',
-    }),
-    ...inOrder(waters).flatMap(([id, water]) => [
+  find: (plan) => {
+    const { boat, waters, sought, working } = plan;
+    const water = workingWater(plan);
+    const loading = deepestLoading(plan);
+    return [
       ...outOfOrder({
-        subject: `${id}-shallow`,
-        lower: water.shallowestM,
-        upper: water.usualDeepestM,
-        quantity: 'depth',
-        words: [`The shallowest of ${water.name}`, 'its usual deepest'],
-        target: `water-shallowest-${id}`,
+        subject: 'speed',
+        lower: boat.cruiseSpeedMps,
+        upper: boat.topSpeedMps,
+        quantity: 'speed',
+        words: ['Cruise speed', 'the top speed'],
+        target: 'boat-cruise-speed',
       }),
+      ...inOrder(waters).flatMap(([id, water]) => [
+        ...outOfOrder({
+          subject: `${id}-shallow`,
+          lower: water.shallowestM,
+          upper: water.usualDeepestM,
+          quantity: 'depth',
+          words: [`The shallowest of ${water.name}`, 'its usual deepest'],
+          target: `water-shallowest-${id}`,
+        }),
+        ...outOfOrder({
+          subject: `${id}-deep`,
+          lower: water.usualDeepestM,
+          upper: water.greatestM,
+          quantity: 'depth',
+          words: [`The usual deepest of ${water.name}`, 'its greatest depth'],
+          target: `water-deepest-${id}`,
+        }),
+        ...outOfOrder({
+          subject: `${id}-warm`,
+          lower: water.coldestC,
+          upper: water.warmestC,
+          quantity: 'temperature',
+          words: [`The coldest of ${water.name}`, 'its warmest'],
+          target: `water-coldest-${id}`,
+        }),
+      ]),
+      ...inOrder(sought).flatMap(([id, thing]) =>
+        outOfOrder({
+          subject: `${id}-depth`,
+          lower: thing.shallowestM,
+          upper: thing.deepestM,
+          quantity: 'depth',
+          words: [`The shallowest of ${thing.name}`, 'its deepest'],
+          target: `sought-shallowest-${id}`,
+        }),
+      ),
       ...outOfOrder({
-        subject: `${id}-deep`,
-        lower: water.usualDeepestM,
-        upper: water.greatestM,
-        quantity: 'depth',
-        words: [`The usual deepest of ${water.name}`, 'its greatest depth'],
-        target: `water-deepest-${id}`,
+        subject: 'beam',
+        lower: boat.beamM,
+        upper: boat.lengthM,
+        quantity: 'length',
+        words: ['The beam', 'the length'],
+        target: 'boat-beam',
       }),
-      ...outOfOrder({
-        subject: `${id}-warm`,
-        lower: water.coldestC,
-        upper: water.warmestC,
-        quantity: 'temperature',
-        words: [`The coldest of ${water.name}`, 'its warmest'],
-        target: `water-coldest-${id}`,
-      }),
-    ]),
-    ...inOrder(sought).flatMap(([id, thing]) =>
-      outOfOrder({
-        subject: `${id}-depth`,
-        lower: thing.shallowestM,
-        upper: thing.deepestM,
-        quantity: 'depth',
-        words: [`The shallowest of ${thing.name}`, 'its deepest'],
-        target: `sought-shallowest-${id}`,
-      }),
-    ),
-  ],
+      ...(water
+        ? [
+            ...outOfOrder({
+              subject: 'working-depth',
+              lower: working.depthM,
+              upper: water.greatestM,
+              quantity: 'depth',
+              words: ['The working depth', `the greatest depth of ${water.name}`],
+              target: 'working-depth',
+              stage: 'beams',
+            }),
+            ...outOfOrder({
+              subject: 'draught',
+              lower: loading && loading.draughtM + lowestPoint(plan).belowKeelM,
+              upper: water.shallowestM,
+              quantity: 'depth',
+              words: [
+                `The water the boat needs, ${loading?.name ?? ''}, down to ${lowestPoint(plan).name},`,
+                `the shallowest of ${water.name}`,
+              ],
+              target: `water-shallowest-${working.waterId ?? ''}`,
+            }),
+            ...inOrder(sought).flatMap(([id, thing]) =>
+              outOfOrder({
+                subject: `${id}-water`,
+                lower: thing.deepestM,
+                upper: water.greatestM,
+                quantity: 'depth',
+                words: [`The deepest of ${thing.name}`, `the greatest depth of ${water.name}`],
+                target: `sought-deepest-${id}`,
+              }),
+            ),
+          ]
+        : []),
+    ];
+  },
 };

@@ -1,29 +1,38 @@
-import { waysOfWorking, type Transducer, type WorkingStep } from '@grey-keel/model';
+import { waysOfWorking, type Plan, type Transducer, type WorkingStep } from '@grey-keel/model';
+import { bandShareDb } from '../../acoustics/band-share.ts';
+import { elementAcoustics } from '../../beams/element-acoustics.ts';
 import { workingBeamOf } from '../../beams/working-beam.ts';
-import { sentBand, sharedBandHz } from '../../acoustics/sent-band.ts';
 import { disturbanceOf, disturbsDb } from '../../disturbance/disturbance.ts';
 import { quietPlan } from '../../disturbance/quiet-plan.ts';
-import { inOrder } from '../../plan/working-water.ts';
-import { given, reckoned } from '../../working-step.ts';
+import { inOrder, workingWater } from '../../plan/working-water.ts';
+import { given } from '../../working-step.ts';
 import { figure, type Found, type Rule } from '../rule.ts';
 
-/** The band two units share, Hz. One unit transmits on the beam it works with. */
-const sharedBand = (a: Transducer, b: Transducer): WorkingStep => {
-  const [p, q] = [sentBand(workingBeamOf(a)), sentBand(workingBeamOf(b))];
-  return reckoned(
-    {
-      says: 'Band both transmit in',
-      symbol: 'B',
-      value: sharedBandHz(workingBeamOf(a), workingBeamOf(b)),
-      unit: 'Hz',
-      expression: 'max(0, min(p2, q2) - max(p1, q1))',
-      source: 'the bands of the data sheets; a fiftieth of the frequency where none is given',
-    },
-    given('p1', p[0], 'Hz', `lower edge, ${a.name}`),
-    given('p2', p[1], 'Hz', `upper edge, ${a.name}`),
-    given('q1', q[0], 'Hz', `lower edge, ${b.name}`),
-    given('q2', q[1], 'Hz', `upper edge, ${b.name}`),
-  );
+/** A tenth of its power: without a water nothing more is known than that the bands lie on each other. */
+const sameBandDb = -10;
+
+/** What of one unit's pulse falls into the other's band, dB: the more of the two ways round. A unit transmits on the beam it works with. */
+const shareOf = (plan: Plan, a: Transducer, b: Transducer): WorkingStep => {
+  const [p, q] = [a, b].map((one) => {
+    const { frequencyHz, bandwidthHz } = elementAcoustics(one, workingBeamOf(one), plan.working.depthM);
+    return { middleHz: frequencyHz, widthHz: bandwidthHz };
+  });
+  const share = p && q ? Math.max(bandShareDb(p, q), bandShareDb(q, p)) : 0;
+  return {
+    says: 'Of the pulse of one in the band of the other',
+    symbol: 'S',
+    value: share,
+    unit: 'dB',
+    expression: null,
+    method: 'the spectrum of the pulse times what the receiver passes, added up over all frequencies',
+    inputs: [
+      given('f1', p?.middleHz ?? 0, 'Hz', a.name),
+      given('B1', p?.widthHz ?? 0, 'Hz', `width of its band, ${a.name}`),
+      given('f2', q?.middleHz ?? 0, 'Hz', b.name),
+      given('B2', q?.widthHz ?? 0, 'Hz', `width of its band, ${b.name}`),
+    ],
+    source: 'pulse spectrum and receiver band, skirts of 48 dB an octave',
+  };
 };
 
 export const sameBand: Rule = {
@@ -35,9 +44,7 @@ export const sameBand: Rule = {
     return all.flatMap(([idA, a], i) =>
       all.slice(i + 1).flatMap(([idB, b]): Found[] => {
         const ways = waysOfWorking.filter((way) => plan.ways[way] && a.transmitsIn[way] && b.transmitsIn[way]);
-        const shared = sharedBand(a, b);
-        const overlap = shared.value;
-        if (ways.length === 0 || overlap === 0) return [];
+        if (ways.length === 0) return [];
         const [on, other] = [
           [idA, a.workingBeam],
           [idB, b.workingBeam],
@@ -46,7 +53,9 @@ export const sameBand: Rule = {
           one && (!best || one.overNoiseDb > best.overNoiseDb) ? one : best,
         );
         // Beams that do not see each other, nor the same bottom, may share a band. Without a water nothing is known.
-        if (loudest && loudest.overNoiseDb <= disturbsDb) return [];
+        const shared = shareOf(plan, a, b);
+        const watered = workingWater(plan) !== null;
+        if (watered ? !loudest || loudest.overNoiseDb <= disturbsDb : shared.value <= sameBandDb) return [];
         const quiet = quietPlan(plan);
         return [
           {
@@ -54,15 +63,17 @@ export const sameBand: Rule = {
             title: `Same band while ${ways.join(' and ')}`,
             reason: loudest
               ? [
-                  `${a.name} and ${b.name} overlap by `,
-                  figure(overlap, 'frequency'),
-                  ` and transmit together: ${plan.transducers[loudest.sourceId]?.name ?? ''} is `,
+                  `${a.name} and ${b.name} transmit together in one band: ${plan.transducers[loudest.sourceId]?.name ?? ''} is `,
                   figure(loudest.overNoiseDb, 'level'),
-                  ' over the noise of the other.',
+                  ` over the noise of ${plan.transducers[loudest.victimId]?.name ?? ''}.`,
                 ]
-              : [`${a.name} and ${b.name} overlap by `, figure(overlap, 'frequency'), ' and transmit together.'],
-            figure: figure(overlap, 'frequency'),
-            working: [...(loudest?.working ?? []), shared],
+              : [
+                  `${a.name} and ${b.name} transmit together in one band, `,
+                  figure(shared.value, 'level'),
+                  ' of one in that of the other.',
+                ],
+            figure: figure(loudest?.overNoiseDb ?? shared.value, 'level'),
+            working: [shared, ...(loudest?.working ?? [])],
             wayOut: {
               label: 'Quiet one of them',
               target: `transmits-${idA}`,

@@ -1,6 +1,9 @@
-import { fedQuantities, type Edit, type Plan } from '@grey-keel/model';
+import { displayWaters, fedQuantities, type Edit, type Figure, type Plan } from '@grey-keel/model';
+import { depthOffsetOf } from '../../calibration/depth-offset-subject.ts';
 import { inOrder, soundSpeedDownTo, workingWater } from '../../plan/working-water.ts';
-import { shallowLimits, voltageLimits, type AlarmLimits } from '../../sources/alarm-limits.ts';
+import { shallowLimits, voltageLimits, type AlarmLimits, type ShallowLimits } from '../../sources/alarm-limits.ts';
+import { asShown, depthDisplayOf, upToStepM } from '../../sources/depth-display.ts';
+import { displaySalinityPpt, displaySound, soundOfType } from '../../sources/display-sound.ts';
 import { feedChoices, poorRank } from '../../sources/feeds.ts';
 import { travelClashes, whatTravels } from '../../sources/what-travels.ts';
 import { isFactoryName, suggestSourceName } from '../../sources/source-names.ts';
@@ -195,50 +198,121 @@ export const feedGone: Rule = {
 
 const rad = Math.PI / 180;
 
-/** A display's own water against the water of the brief: every depth is wrong by the ratio of the speeds of sound. */
+/** Depths of the brief a display's error is told at: shallowest, working and usual deepest. */
+const depthsOf = (plan: Plan): readonly number[] => {
+  const water = workingWater(plan);
+  const depths = [water?.shallowestM, plan.working.depthM, water?.usualDeepestM].flatMap((one) => one ?? []);
+  return [...new Set(depths)].sort((a, b) => a - b);
+};
+
+/** Under this share of the depth, and under this in metres, a wrong speed of sound is lost in what a display shows. */
+const noticeableShare = 0.005;
+const noticeableM = 0.05;
+
+/** By how much a display shows a depth too deep, with a speed of sound that is not the water's, m. */
+const depthErrorStep = (depthM: number, usedMps: number, waterMps: number, what: string) =>
+  reckoned(
+    {
+      says: `Shown too deep at ${depthM.toFixed(1)} m, or too shallow where it is negative`,
+      symbol: 'e',
+      value: depthM * (usedMps / waterMps - 1),
+      unit: 'm',
+      expression: 'd * (a / c - 1)',
+      source: 'depth is half the echo’s time at the speed of sound that is used',
+    },
+    given('d', depthM, 'm', 'depth'),
+    given('a', usedMps, 'm/s', `speed of sound the display uses, ${what}`),
+    given('c', waterMps, 'm/s', 'speed of sound of the water'),
+  );
+
+/** What a station's display makes of a depth by its own speed of sound; null where its setting or the water is unknown. */
+export const displayDepthError = (plan: Plan, stationId: string, depthM: number) => {
+  const water = workingWater(plan);
+  const sound = water && displaySound(plan.units[stationId], water, depthM);
+  if (!water || !sound) return null;
+  const there = soundSpeedDownTo(water, depthM).soundSpeedMps;
+  const what = sound.setTo === 'own figure' ? 'a figure of its own' : `${displaySalinityPpt[sound.setTo]} ppt`;
+  return { ...sound, step: depthErrorStep(depthM, sound.soundSpeedMps, there, what) };
+};
+
+/**
+ * A display's own speed of sound against the water's: every depth is wrong by their ratio. It speaks by the size of the
+ * error at the working depth, and offers the setting with the least.
+ */
 export const waterType: Rule = {
   id: 'water-type',
   stage: 'sources',
   severity: 'check',
   find: eachFitted(({ id: stationId, plan, station }): Found[] => {
     const water = workingWater(plan);
-    const set = plan.units[stationId]?.waterType ?? null;
-    if (!water || set === null || set === water.kind) return [];
-    const assumedPpt = { fresh: 0, brackish: 10, salt: 35 }[set];
     const depthM = plan.working.depthM;
+    const now = displayDepthError(plan, stationId, depthM);
+    if (!water || !now) return [];
+    const errorM = now.step.value;
+    if (Math.abs(errorM) < Math.max(noticeableM, noticeableShare * depthM)) return [];
     const there = soundSpeedDownTo(water, depthM).soundSpeedMps;
-    const assumed = soundSpeedDownTo({ ...water, salinityPpt: assumedPpt }, depthM).soundSpeedMps;
-    const errorM = depthM * (assumed / there - 1);
+    const [best] = displayWaters
+      .map((type) => ({ type, errorM: depthM * (soundOfType(type, water, depthM) / there - 1) }))
+      .sort((a, b) => Math.abs(a.errorM) - Math.abs(b.errorM));
+    if (!best || Math.abs(best.errorM) > Math.abs(errorM) - 1e-9) return [];
+    const others = depthsOf(plan)
+      .filter((depth) => depth !== depthM)
+      .flatMap((depth) => [
+        figure(displayDepthError(plan, stationId, depth)?.step.value ?? 0, 'depth'),
+        ' at ',
+        figure(depth, 'depth'),
+        ', ',
+      ]);
     return [
       {
         subject: stationId,
-        title: 'Set to another water',
+        title: errorM > 0 ? 'It shows too much water' : 'It shows too little water',
         reason: [
-          `${station.name} is set to ${set} water; ${water.name} is ${water.kind}. At the working depth that is `,
+          `${station.name} is set to ${now.setTo === 'own figure' ? 'a speed of sound of its own, ' : `${now.setTo} water, `}`,
+          figure(now.soundSpeedMps, 'soundSpeed'),
+          `; ${water.name} has `,
+          figure(there, 'soundSpeed'),
+          '. That is ',
+          ...others,
           figure(errorM, 'depth'),
-          ' of error.',
+          ' at the working depth.',
         ],
         figure: figure(errorM, 'depth'),
-        working: [
-          reckoned(
-            {
-              says: 'Error of the depth shown',
-              symbol: 'e',
-              value: errorM,
-              unit: 'm',
-              expression: 'd * (a / c - 1)',
-              source: 'depth is half the echo’s time at the speed of sound that is assumed',
-            },
-            given('d', depthM, 'm', 'working depth'),
-            given('a', assumed, 'm/s', `speed of sound it reckons with, ${assumedPpt} ppt`),
-            given('c', there, 'm/s', 'speed of sound of the water'),
-          ),
-        ],
+        working: [now.step],
         wayOut: {
-          label: `Set it to ${water.kind}`,
+          label: `Set it to ${best.type}`,
           target: `unit-water-${stationId}`,
-          edits: [{ type: 'describeUnit', stationId, changes: { waterType: water.kind } }],
+          edits: [{ type: 'describeUnit', stationId, changes: { waterType: best.type, ownSoundSpeedMps: null } }],
         },
+      },
+    ];
+  }),
+};
+
+/** When the source fails, the display goes on with a depth that is counted from somewhere else. */
+export const fallbackReference: Rule = {
+  id: 'fallback-reference',
+  stage: 'sources',
+  severity: 'check',
+  find: eachFitted(({ id: stationId, plan, station }): Found[] => {
+    const feed = plan.feeds[stationId]?.depth;
+    if (!feed?.fallbackId || !plan.transducers[feed.sourceId] || !plan.transducers[feed.fallbackId]) return [];
+    const [now, then] = [feed.sourceId, feed.fallbackId].map((id) => depthOffsetOf(plan, id).reference);
+    const draughtM = plan.boat.draughtM ?? 0;
+    if (now === then) return [];
+    const deeper = now === 'keel';
+    return [
+      {
+        subject: stationId,
+        severity: deeper ? ('stop' as const) : ('check' as const),
+        title: 'The fallback counts from elsewhere',
+        reason: [
+          `${station.name} shows depth from the ${now ?? ''} by ${thingName(plan, feed.sourceId)}. When that fails, ${thingName(plan, feed.fallbackId)} shows it from the ${then ?? ''}: `,
+          figure(draughtM, 'length'),
+          deeper ? ' more, with no more water.' : ' less, with no less water.',
+        ],
+        figure: figure(draughtM, 'length'),
+        wayOut: { label: 'Count both from the same', stage: 'calibrate', target: `offset-${feed.fallbackId}` },
       },
     ];
   }),
@@ -336,59 +410,87 @@ export const travelsClash: Rule = {
 /** To the next step of a tenth, so that what is written is not under what was worked out. */
 const tenthUp = (value: number): number => Math.ceil(Math.round(value * 1e6) / 1e5) / 10;
 
-interface AlarmKind {
+interface AlarmKind<L extends AlarmLimits> {
   readonly key: 'shallowM' | 'lowVoltageV';
   readonly id: 'shallow' | 'voltage';
   readonly quantity: 'depth' | 'voltage';
-  readonly limits: (plan: Plan, stationId: string) => AlarmLimits | null;
+  readonly limits: (plan: Plan, stationId: string) => L | null;
+  /** The next value at or over a limit that the display can be set to. */
+  readonly upTo: (plan: Plan, stationId: string, limit: number) => number;
+  /** A value as that display writes it. */
+  readonly shown: (plan: Plan, stationId: string, value: number) => string | Figure;
+  /** What the least rests on, in words. */
+  readonly rests: (limits: L) => string;
 }
-const shallow: AlarmKind = { key: 'shallowM', id: 'shallow', quantity: 'depth', limits: shallowLimits };
-const lowVoltage: AlarmKind = { key: 'lowVoltageV', id: 'voltage', quantity: 'voltage', limits: voltageLimits };
+const shallow: AlarmKind<ShallowLimits> = {
+  key: 'shallowM',
+  id: 'shallow',
+  quantity: 'depth',
+  limits: shallowLimits,
+  upTo: (plan, stationId, limit) => upToStepM(limit, depthDisplayOf(plan, stationId)),
+  // In the display's own unit, whatever the reader's: that is where it has to be set.
+  shown: (plan, stationId, value) => asShown(value, depthDisplayOf(plan, stationId)),
+  rests: ({ aground: { lowest } }) =>
+    `with what it shows when ${lowest.name} touches, the tolerance and water to act in it has to be`,
+};
+const lowVoltage: AlarmKind<AlarmLimits> = {
+  key: 'lowVoltageV',
+  id: 'voltage',
+  quantity: 'voltage',
+  limits: voltageLimits,
+  upTo: (_plan, _stationId, limit) => tenthUp(limit),
+  shown: (_plan, _stationId, value) => figure(value, 'voltage'),
+  rests: () => 'a device on the same battery goes out, or the battery has given what it bears, at',
+};
 
 interface AlarmFault extends Pick<Rule, 'id' | 'severity'> {
   readonly title: string;
-  /** The limit an alarm set there breaks, or null. */
-  readonly breaks: (setTo: number, limits: AlarmLimits) => number | null;
-  /** What that limit is, before its figure. */
-  readonly why: string;
+  /** The limit an alarm set there breaks, or null; `least` is already one the display can be set to. */
+  readonly breaks: (setTo: number, limits: Pick<AlarmLimits, 'least' | 'most'>) => number | null;
+  /** What that limit is, before its figure; left out where it is the least. */
+  readonly why?: string;
 }
 
-const alarmRule = ({ key, id, quantity, limits: limitsAt }: AlarmKind, fault: AlarmFault): Rule => ({
+const alarmRule = <L extends AlarmLimits>(kind: AlarmKind<L>, fault: AlarmFault): Rule => ({
   id: fault.id,
   severity: fault.severity,
   stage: 'sources',
   find: eachFitted(({ id: stationId, plan, station }): Found[] => {
-    const setTo = plan.units[stationId]?.alarms?.[key] ?? null;
-    const limits = limitsAt(plan, stationId);
-    const limit = setTo === null || limits === null ? null : fault.breaks(setTo, limits);
-    if (setTo === null || limits === null || limit === null) return [];
+    const setTo = plan.units[stationId]?.alarms?.[kind.key] ?? null;
+    const limits = kind.limits(plan, stationId);
+    if (setTo === null || limits === null) return [];
+    const least = kind.upTo(plan, stationId, limits.least);
+    const limit = fault.breaks(setTo, { least, most: limits.most });
+    if (limit === null) return [];
     return [
       {
         subject: stationId,
         title: fault.title,
         reason: [
           `The alarm of ${station.name} calls at `,
-          figure(setTo, quantity),
-          `; ${fault.why} `,
-          figure(limit, quantity),
+          kind.shown(plan, stationId, setTo),
+          `; ${fault.why ?? kind.rests(limits)} `,
+          kind.shown(plan, stationId, limit),
           '.',
         ],
-        figure: figure(setTo, quantity),
+        figure: figure(setTo, kind.quantity),
         working: limits.working,
         wayOut: {
           label: 'Set it to what is needed',
-          target: `alarm-${id}-${stationId}`,
-          edits: [{ type: 'describeUnit', stationId, changes: { alarms: { [key]: tenthUp(limits.least) } } }],
+          target: `alarm-${kind.id}-${stationId}`,
+          edits: [{ type: 'describeUnit', stationId, changes: { alarms: { [kind.key]: least } } }],
         },
       },
     ];
   }),
 });
 
-const late = (setTo: number, { least }: AlarmLimits): number | null => (setTo < least - 1e-9 ? least : null);
+/** Nearer than this two values are written alike. */
+const alike = 0.001;
+const late: AlarmFault['breaks'] = (setTo, { least }) => (setTo < least - alike ? least : null);
 /** Only where there is room between the two: in water that shallow what has to call early calls all day. */
-const always = (setTo: number, { least, most }: AlarmLimits): number | null =>
-  most !== null && tenthUp(least) < most && setTo >= most ? most : null;
+const always: AlarmFault['breaks'] = (setTo, { least, most }) =>
+  most !== null && least < most && setTo >= most ? most : null;
 
 export const alarmRules: readonly Rule[] = [
   alarmRule(shallow, {
@@ -396,21 +498,19 @@ export const alarmRules: readonly Rule[] = [
     severity: 'stop',
     title: 'The shallow alarm calls too late',
     breaks: late,
-    why: 'with what is shown when the keel touches, the tolerance and water to act in it has to be',
   }),
   alarmRule(shallow, {
     id: 'alarm-shallow-always',
     severity: 'check',
     title: 'The shallow alarm calls all day',
     breaks: always,
-    why: 'the shallowest she works in shows as',
+    why: 'the shallowest water of the brief shows as',
   }),
   alarmRule(lowVoltage, {
     id: 'alarm-voltage-late',
     severity: 'check',
     title: 'The voltage alarm calls too late',
     breaks: late,
-    why: 'a device on the same battery is about to go out at',
   }),
   alarmRule(lowVoltage, {
     id: 'alarm-voltage-always',
@@ -429,6 +529,7 @@ export const sourceRules: readonly Rule[] = [
   sourceFactoryName,
   feedPoor,
   waterType,
+  fallbackReference,
   twoNorths,
   travelsClash,
   ...alarmRules,

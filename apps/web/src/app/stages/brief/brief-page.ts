@@ -6,6 +6,7 @@ import {
   clarities,
   hullForms,
   hullMaterials,
+  loadingSchema,
   postures,
   propulsions,
   soughtSchema,
@@ -14,6 +15,7 @@ import {
   waterSchema,
   waysOfWorking,
   type Boat,
+  type Loading,
   type Sought,
   type Station,
   type Water,
@@ -94,6 +96,15 @@ const saltOf: Record<Water['kind'], number> = { fresh: 0, brackish: 10, salt: 35
             [choices]="choices.propulsion"
             (changed)="set({ propulsion: $event })"
           />
+          <label class="works"
+            ><input
+              type="checkbox"
+              id="boat-bow-motor"
+              [checked]="it.boat.bowMotor === true"
+              (change)="set({ bowMotor: $any($event.target).checked })"
+            />
+            electric bow motor</label
+          >
           <gk-quantity-field
             label="Cruise speed"
             fieldId="boat-cruise-speed"
@@ -119,6 +130,38 @@ const saltOf: Record<Water['kind'], number> = { fresh: 0, brackish: 10, salt: 35
             (changed)="set({ systemVoltageV: $event })"
           />
         </div>
+        <h3>Loaded deeper</h3>
+        <p class="small faint">
+          The draught above is as the boat floats when it is calibrated. Grounding counts from the deepest of these.
+        </p>
+        @for (entry of loadings(); track entry[0]) {
+          <div class="fields loading">
+            <gk-text-field
+              label="Loaded with"
+              [fieldId]="'loading-name-' + entry[0]"
+              [value]="entry[1].name"
+              [schema]="loading.name"
+              (changed)="setLoading(entry, { name: $event })"
+            />
+            <gk-quantity-field
+              label="Draught then"
+              [fieldId]="'loading-draught-' + entry[0]"
+              quantity="length"
+              [value]="entry[1].draughtM"
+              [schema]="loading.draughtM"
+              (changed)="setLoading(entry, { draughtM: $event ?? entry[1].draughtM })"
+            />
+            <button
+              type="button"
+              class="plain"
+              (click)="edits.edit('remove ' + entry[1].name, { type: 'putLoading', id: entry[0], loading: null })"
+              [attr.aria-label]="'Remove loading ' + entry[1].name"
+            >
+              Remove
+            </button>
+          </div>
+        }
+        <button type="button" class="action" id="add-loading" (click)="addLoading()">Add a loading</button>
         @if (it.boat.hullMaterial === 'cored composite') {
           <p class="caution" role="note">
             Cored hull: haul out to drill, seal the hole to the core; structural work is for a yard.
@@ -361,6 +404,13 @@ const saltOf: Record<Water['kind'], number> = { fresh: 0, brackish: 10, salt: 35
       border-bottom: var(--hairline) solid var(--rule);
       align-items: end;
     }
+    .loading {
+      align-items: end;
+      margin-bottom: 8px;
+    }
+    h3 {
+      margin-top: 12px;
+    }
     .ways {
       display: grid;
       grid-template-columns: repeat(auto-fill, minmax(120px, 1fr));
@@ -403,11 +453,27 @@ export class BriefPage {
     over: choicesOf(bottoms),
   };
   protected readonly stations = computed(() => inOrder(this.plan().stations));
+  protected readonly loading = loadingSchema.shape;
+  protected readonly loadings = computed(() => inOrder(this.plan().loadings));
   protected readonly waters = computed(() => inOrder(this.plan().waters));
   protected readonly sought = computed(() => inOrder(this.plan().sought));
 
   protected set(changes: Partial<Boat>): void {
     this.edits.edit('the boat', { type: 'describeBoat', changes });
+  }
+
+  protected setLoading([id, before]: readonly [string, Loading], changes: Partial<Loading>): void {
+    this.edits.edit('a loading', { type: 'putLoading', id, loading: { ...before, ...changes } });
+  }
+
+  protected addLoading(): void {
+    const id = newId();
+    this.edits.edit('add a loading', {
+      type: 'putLoading',
+      id,
+      loading: { name: 'people and fuel', draughtM: this.plan().boat.draughtM ?? 0.5 },
+    });
+    this.focus(`loading-draught-${id}`);
   }
 
   protected setStation(id: string, changes: Partial<Station>): void {

@@ -1,26 +1,33 @@
-import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
 import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  linkedSignal,
+  signal,
+  untracked,
+} from '@angular/core';
+import {
+  agroundBy,
   agroundInWords,
   cautions,
   changeOnEntering,
   depthOffsetFingerprint,
   depthOffsetInputs,
   depthOffsetOf,
+  depthGivers,
   depthOffsetResult,
   inOrder,
   offsetStanding,
+  readingSetTo,
+  readingSoundSpeedMps,
+  readingWater,
   removesFrom,
   signInWords,
-  soundersOf,
   type DepthOffsetAnswer,
 } from '@grey-keel/core';
-import {
-  depthOffsetSchema,
-  depthPairSchema,
-  type DepthOffset,
-  type DepthPair,
-  type WorkingStep,
-} from '@grey-keel/model';
+import { depthPairSchema, type DepthOffset, type Edit, type DepthPair, type WorkingStep } from '@grey-keel/model';
 import { RouterLink } from '@angular/router';
 import { DatePipe } from '@angular/common';
 import { ComputedNumber } from '../../shared/computed-number.ts';
@@ -32,6 +39,9 @@ import { Store } from '@ngrx/store';
 import { TimesIcon } from 'primeng/icons/times';
 import { selectFindings } from '../../state/plan.selectors.ts';
 import { openBoat } from '../open-boat.ts';
+import { GoTo } from '../../shared/go-to.ts';
+import { EnterOffset, type Entering } from './enter-offset.ts';
+import { ReadingConditions } from './reading-conditions.ts';
 import { LeadLinePicture, type PicturedReading } from './lead-line-picture.ts';
 
 interface ReadingRow {
@@ -39,6 +49,8 @@ interface ReadingRow {
   readonly place: number;
   readonly pair: DepthPair;
   readonly recorded: boolean;
+  /** Lead line less what was displayed, as anyone would subtract it. */
+  readonly rawM: number | null;
   readonly differenceM: number | null;
   readonly flagged: boolean;
   readonly excluded: boolean;
@@ -56,9 +68,11 @@ const blank: DepthPair = { leadLineM: null, displayedM: null, leftOut: false };
     ComputedNumber,
     DatePipe,
     DifferencesChart,
+    EnterOffset,
     FigurePipe,
     LeadLinePicture,
     QuantityField,
+    ReadingConditions,
     RouterLink,
     SentencePipe,
     TimesIcon,
@@ -67,7 +81,7 @@ const blank: DepthPair = { leadLineM: null, displayedM: null, leftOut: false };
   template: `
     @if (sounders().length === 0) {
       <section class="sheet">
-        <p>There is no sounder on the boat yet, so there is no depth to put right.</p>
+        <p>There is nothing aboard that gives a depth yet, so there is none to calibrate.</p>
         <p><a routerLink="../beams">Choose transducers first</a></p>
       </section>
     } @else {
@@ -148,7 +162,8 @@ const blank: DepthPair = { leadLineM: null, displayedM: null, leftOut: false };
                   <tr>
                     <th scope="col">lead line</th>
                     <th scope="col">displayed</th>
-                    <th scope="col">difference</th>
+                    <th scope="col">as read</th>
+                    <th scope="col">corrected</th>
                     <th scope="col"><span class="hidden-label">Actions</span></th>
                   </tr>
                 </thead>
@@ -179,6 +194,9 @@ const blank: DepthPair = { leadLineM: null, displayedM: null, leftOut: false };
                           [schema]="pair.displayedM"
                           (changed)="write(row, { displayedM: $event })"
                         />
+                      </td>
+                      <td class="mono">
+                        {{ row.rawM === null ? '' : (row.rawM | figure: 'length' : units()) }}
                       </td>
                       <td>
                         @if (row.differenceM !== null) {
@@ -225,45 +243,11 @@ const blank: DepthPair = { leadLineM: null, displayedM: null, leftOut: false };
               </table>
             </div>
             <p class="small faint">
-              A reading that stands apart is named, and left out by itself only from {{ removesFrom }} readings on.
-              Spread them over the depths you work in.
+              "As read" is the lead line less what was shown; "corrected" takes off the offset that was set and goes by
+              the speed of sound in the water. A reading that stands apart is named, and left out by itself only from
+              {{ removesFrom }} readings on. Spread them over the depths you work in.
             </p>
-            <h3>While these were read</h3>
-            <div class="fields">
-              <gk-quantity-field
-                label="Offset set in the display"
-                fieldId="offset-set"
-                quantity="length"
-                [signed]="true"
-                [value]="settings().offsetSetM"
-                [schema]="shape.offsetSetM"
-                (changed)="set({ offsetSetM: $event ?? 0 })"
-              />
-              <gk-quantity-field
-                label="Display reckons with"
-                fieldId="assumed-speed"
-                quantity="soundSpeed"
-                [value]="settings().soundSpeedAssumedMps"
-                [schema]="shape.soundSpeedAssumedMps"
-                (changed)="set({ soundSpeedAssumedMps: $event ?? 1500 })"
-              />
-              <gk-quantity-field
-                label="Display steps"
-                fieldId="display-step"
-                quantity="length"
-                [value]="settings().displayResolutionM"
-                [schema]="shape.displayResolutionM"
-                (changed)="set({ displayResolutionM: $event ?? 0.1 })"
-              />
-              <gk-quantity-field
-                label="Your tolerance"
-                fieldId="tolerance"
-                quantity="length"
-                [value]="settings().toleranceM"
-                [schema]="shape.toleranceM"
-                (changed)="set({ toleranceM: $event ?? 0.1 })"
-              />
-            </div>
+            <gk-reading-conditions [transducerId]="chosen()" />
           </section>
 
           <section class="sheet result" aria-labelledby="result-title" id="result">
@@ -319,7 +303,7 @@ const blank: DepthPair = { leadLineM: null, displayedM: null, leftOut: false };
                   in this water.
                   @if (readsOff()) {
                     <strong>
-                      The display reckons with {{ it.soundSpeedAssumedMps | figure: 'soundSpeed' : units() }} and is
+                      The display used {{ it.soundSpeedAssumedMps | figure: 'soundSpeed' : units() }} and is
                       <gk-number
                         of="How far the display is off in depth"
                         [value]="it.displayDepthError"
@@ -339,9 +323,7 @@ const blank: DepthPair = { leadLineM: null, displayedM: null, leftOut: false };
                 <p class="small check">{{ flag }}</p>
               }
               <p class="caution" role="note">{{ caution }}</p>
-              <button type="button" class="action chief" (click)="enter(it)" [disabled]="standing().state === 'fresh'">
-                {{ standing().state === 'fresh' ? 'Entered' : 'I have entered it on the display' }}
-              </button>
+              <gk-enter-offset [transducerId]="chosen()" [answer]="it" (entered)="enter(it, $event)" />
             } @else {
               <p class="is-missing wanting">
                 <span>{{ wanting() }}</span>
@@ -351,7 +333,7 @@ const blank: DepthPair = { leadLineM: null, displayedM: null, leftOut: false };
             @if (settings().entered; as entered) {
               <p class="small" [class.is-stale]="standing().state === 'stale'">
                 {{ entered.offsetM | figure: 'length' : units() : { signed: true } }} entered
-                {{ entered.at | date: 'yyyy-MM-dd HH:mm' }}.
+                {{ entered.at | date: 'yyyy-MM-dd HH:mm' }}{{ entered.reason ? ', because: ' + entered.reason : '' }}.
                 @if (standing().state === 'stale') {
                   Stale: {{ standing().changed.join(', ') || 'the calculation' }} changed since.
                 }
@@ -461,7 +443,7 @@ const blank: DepthPair = { leadLineM: null, displayedM: null, leftOut: false };
       gap: 10px;
     }
     td gk-quantity-field {
-      width: 96px;
+      width: 86px;
       margin-left: auto;
     }
     .acts .plain {
@@ -530,13 +512,12 @@ export class CalibratePage {
   private readonly found = inject(Store).selectSignal(selectFindings);
   protected readonly plan = this.open.plan;
   protected readonly units = this.open.units;
-  protected readonly shape = depthOffsetSchema.shape;
   protected readonly pair = depthPairSchema.shape;
   protected readonly removesFrom = removesFrom;
   protected readonly caution = cautions.grounding;
 
   protected readonly sounders = computed(() =>
-    soundersOf(this.plan()).map(({ id, name }) => ({
+    depthGivers(this.plan()).map(({ id, name }) => ({
       id,
       name,
       state: offsetStanding(this.plan(), id).state,
@@ -569,6 +550,18 @@ export class CalibratePage {
     return result && !result.known ? result.wanting : '';
   });
 
+  constructor() {
+    const goTo = inject(GoTo);
+    // A way out leads to one transducer's field: it is shown before its field is looked for.
+    effect(() => {
+      const target = goTo.target();
+      const wanted = this.sounders().find(({ id }) => target?.includes(`-${id}`));
+      if (!wanted) return;
+      untracked(() => this.chosen.set(wanted.id));
+      goTo.target.set(null);
+    });
+  }
+
   private readonly nextId = signal(newId());
   protected readonly rows = computed<ReadingRow[]>(() => {
     const answer = this.answer();
@@ -581,6 +574,7 @@ export class CalibratePage {
         place: place + 1,
         pair,
         recorded: true,
+        rawM: pair.leadLineM === null || pair.displayedM === null ? null : pair.leadLineM - pair.displayedM,
         differenceM: answer?.differencesM[i] ?? null,
         flagged: answer?.flagged.includes(i) ?? false,
         excluded: answer?.excluded.includes(i) ?? false,
@@ -594,6 +588,7 @@ export class CalibratePage {
         place: recorded.length + 1,
         pair: blank,
         recorded: false,
+        rawM: null,
         differenceM: null,
         flagged: false,
         excluded: false,
@@ -644,9 +639,7 @@ export class CalibratePage {
   protected readonly change = computed(() =>
     changeOnEntering({ offsetM: this.answer()?.offsetM ?? 0, offsetSetM: this.settings().offsetSetM }),
   );
-  protected readonly aground = computed(() =>
-    agroundInWords({ reference: this.settings().reference, draughtM: this.plan().boat.draughtM }),
-  );
+  protected readonly aground = computed(() => agroundInWords(agroundBy(this.plan(), this.settings().reference)));
   protected readonly verdict = computed(() => {
     const half = this.answer()?.halfInterval95M ?? null;
     const { toleranceM } = this.settings();
@@ -671,7 +664,7 @@ export class CalibratePage {
   }
 
   protected set(changes: Partial<Omit<DepthOffset, 'readings' | 'entered'>>): void {
-    this.open.edits.edit('how depth is put right', {
+    this.open.edits.edit('how depth is calibrated', {
       type: 'describeDepthOffset',
       transducerId: this.chosen(),
       changes,
@@ -683,11 +676,11 @@ export class CalibratePage {
     if (row.recorded)
       return this.open.edits.edit(`reading ${row.place}`, { type: 'correctReading', ...place, changes });
     if (Object.values(changes).every((value) => value === null)) return;
-    this.open.edits.edit(`reading ${row.place}`, {
-      type: 'recordReading',
-      ...place,
-      reading: { ...blank, ...changes },
-    });
+    this.open.edits.edit(
+      `reading ${row.place}`,
+      { type: 'recordReading', ...place, reading: { ...blank, ...changes } },
+      ...this.asItIsNow(),
+    );
     this.nextId.set(newId());
   }
 
@@ -699,14 +692,40 @@ export class CalibratePage {
     });
   }
 
-  protected enter(answer: DepthOffsetAnswer): void {
+  /** With the first reading, what the display is set to and the water it lies in are kept with it. */
+  private asItIsNow(): Edit[] {
+    const [plan, transducerId] = [this.plan(), this.chosen()];
+    const { readings, takenIn, displaySetTo, soundSpeedAssumedMps } = this.settings();
+    const water = readingWater(plan, transducerId);
+    if (Object.keys(readings).length > 0 || !water) return [];
+    const setTo = readingSetTo(plan, transducerId);
+    const known = displaySetTo !== undefined || soundSpeedAssumedMps !== null || setTo === null;
+    return [
+      {
+        type: 'describeDepthOffset',
+        transducerId,
+        changes: {
+          takenIn: takenIn ?? water,
+          ...(known
+            ? {}
+            : {
+                displaySetTo: setTo,
+                soundSpeedAssumedMps: setTo === 'own figure' ? readingSoundSpeedMps(plan, transducerId) : null,
+              }),
+        },
+      },
+    ];
+  }
+
+  protected enter(answer: DepthOffsetAnswer, { offsetM, reason }: Entering): void {
     const inputs = this.inputs();
     if (!inputs) return;
     this.open.edits.edit('enter the depth offset', {
       type: 'enterDepthOffset',
       transducerId: this.chosen(),
       entered: {
-        offsetM: answer.offsetM,
+        offsetM,
+        ...(reason ? { reason } : {}),
         standardErrorM: answer.standardErrorM,
         at: new Date().toISOString(),
         fingerprint: depthOffsetFingerprint(inputs),

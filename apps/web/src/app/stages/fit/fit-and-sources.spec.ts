@@ -354,6 +354,7 @@ describe('the sources', () => {
     root.querySelector<HTMLInputElement>('details input')?.click();
     expect(plan().units['helm']).toEqual({
       waterType: 'salt',
+      ownSoundSpeedMps: null,
       north: 'true',
       sidesRight: 'right',
       done: { 'nuisance alarms off': true },
@@ -396,7 +397,8 @@ describe('the sources', () => {
         hours: {},
       },
     });
-    expect(text(root, '.units gk-number')).toBe('10.5 V');
+    // Four cells of iron phosphate with a fifth left rest at 12.9 V.
+    expect(text(root, '#alarm-voltage-helm-least')).toBe('12.9 V');
     await write(root, '#alarm-voltage-helm', '11');
     await write(root, '#alarm-shallow-helm', '1.5');
     expect(plan().units['helm']?.alarms).toEqual({ lowVoltageV: 11, shallowM: 1.5 });

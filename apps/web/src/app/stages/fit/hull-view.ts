@@ -1,5 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, signal, untracked } from '@angular/core';
-import { findingsOf, fitRules, markingAntennas, markShift, stationSight } from '@grey-keel/core';
+import {
+  deepestLoading,
+  findingsOf,
+  fitRules,
+  loweredWays,
+  lowestPoint,
+  markingAntennas,
+  markShift,
+  stationSight,
+} from '@grey-keel/core';
 import {
   boatSchema,
   displayMounts,
@@ -13,10 +22,12 @@ import {
   type EquipmentKind,
   type Place,
   type Station,
+  type WaySet,
 } from '@grey-keel/model';
 import { ChoiceField, choicesOf } from '../../shared/choice-field.ts';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe, SentencePipe } from '../../shared/figure-pipe.ts';
+import { LoweredIn } from '../../shared/lowered-in.ts';
 import { QuantityField } from '../../shared/quantity-field.ts';
 import { TurnByTurn } from '../../shared/turn-by-turn.ts';
 import { TextField } from '../../shared/text-field.ts';
@@ -49,7 +60,7 @@ const speaksOf = (findingId: string, id: string): boolean => {
 /** The hull with everything on it, what its places break, and what is known of the thing that is looked at. */
 @Component({
   selector: 'gk-hull-view',
-  imports: [ChoiceField, ComputedNumber, FigurePipe, HullDrawing, QuantityField, SentencePipe, TextField],
+  imports: [ChoiceField, ComputedNumber, FigurePipe, HullDrawing, LoweredIn, QuantityField, SentencePipe, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet" aria-labelledby="hull-title">
@@ -67,6 +78,19 @@ const speaksOf = (findingId: string, id: string): boolean => {
         Dotted ring: keep a face out of it, one diameter from the blades. Broken line: from the antenna to a sounder, by
         which each mark is off. Shaded in red: what is lost of a side-scan's view.
       </p>
+      @if (touches(); as it) {
+        <p>
+          <strong>{{ it.lowest.id === null ? 'The keel' : it.lowest.name }} touches first</strong
+          >{{
+            it.lowest.id === null
+              ? ''
+              : ', ' +
+                (it.lowest.belowKeelM | figure: 'length' : units()) +
+                ' below the keel while ' +
+                it.lowest.ways.join(', ')
+          }}: the boat needs {{ it.needsM | figure: 'length' : units() }} of water, {{ it.loading.name }}.
+        </p>
+      }
       <ul class="broken" aria-live="polite" aria-label="What these places break">
         @for (one of broken(); track one.id) {
           <li>
@@ -218,6 +242,14 @@ const speaksOf = (findingId: string, id: string): boolean => {
               />
             }
           </div>
+          @if (raised(); as ways) {
+            <gk-lowered-in
+              [fieldId]="'lowered-' + it.id"
+              [plan]="looked()"
+              [lowered]="ways"
+              (changed)="lower(it, $event)"
+            />
+          }
           @if (station(); as own) {
             <div class="fields">
               <gk-quantity-field
@@ -282,6 +314,14 @@ const speaksOf = (findingId: string, id: string): boolean => {
             [value]="looked().boat.deadriseDeg ?? null"
             [schema]="boat.deadriseDeg"
             (changed)="setBoat({ deadriseDeg: $event })"
+          />
+          <gk-quantity-field
+            label="Bow above the water"
+            fieldId="boat-bow-height"
+            quantity="length"
+            [value]="looked().boat.bowHeightM ?? null"
+            [schema]="boat.bowHeightM"
+            (changed)="setBoat({ bowHeightM: $event })"
           />
           <gk-quantity-field
             label="Bow up when running"
@@ -405,6 +445,19 @@ export class HullView {
     const own = it?.of === 'transducer' ? this.looked().transducers[it.id] : undefined;
     return own && ['through-hull', 'shoot-through-hull'].includes(own.mounting) ? own : null;
   });
+  /** Of what can be raised out of the water, the ways of working it is down in; null for what always is. */
+  protected readonly raised = computed(() => {
+    const it = this.chosen();
+    const kind = it?.of === 'equipment' ? this.looked().equipment[it.id]?.kind : undefined;
+    const mounting = it?.of === 'transducer' ? this.looked().transducers[it.id]?.mounting : undefined;
+    const lifts = kind === 'propeller' || kind === 'bow motor' || mounting === 'bow motor' || mounting === 'pole';
+    return it && lifts ? loweredWays(this.looked(), it.id) : null;
+  });
+  protected readonly touches = computed(() => {
+    const lowest = lowestPoint(this.looked());
+    const loading = deepestLoading(this.looked());
+    return loading && { lowest, loading, needsM: loading.draughtM + lowest.belowKeelM };
+  });
   protected readonly station = computed((): Station | null => {
     const it = this.chosen();
     return it?.of === 'station' ? (this.looked().stations[it.id] ?? null) : null;
@@ -455,6 +508,15 @@ export class HullView {
 
   protected fair(id: string, fairingDeg: number | null): void {
     this.open.edits.edit('the fairing', { type: 'describeTransducer', id, changes: { fairingDeg } });
+  }
+
+  protected lower({ of, id, name }: FittedThing, loweredIn: WaySet): void {
+    this.open.edits.edit(
+      `when ${name} is down`,
+      of === 'equipment'
+        ? { type: 'describeEquipment', id, changes: { loweredIn } }
+        : { type: 'describeTransducer', id, changes: { loweredIn } },
+    );
   }
 
   protected setBoat(changes: Partial<Boat>): void {

@@ -1,11 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
-import { circuitStanding, dayOf, devicesOf, formatFigure, inOrder, toDisplay, unitFor } from '@grey-keel/core';
+import { circuitStanding, dayLine, dayOf, devicesOf, formatFigure, inOrder, toDisplay, unitFor } from '@grey-keel/core';
 import {
   batterySchema,
   chemistries,
   circuitSchema,
   conductors,
   gauges,
+  insulationRatingsC,
   loadSchema,
   waysOfWorking,
   type Battery,
@@ -66,7 +67,13 @@ const usualLoad: Load = { name: 'Display', currentA: 3, lowestV: 10, highestV: 1
                   <td class="mono">{{ span.toHour - span.fromHour | figure: 'hours' : units() }}</td>
                   <td class="mono">{{ span.currentA | figure: 'current' : units() }}</td>
                   <td class="mono">{{ span.leftAtEnd | figure: 'fraction' : units() : { decimals: 0 } }}</td>
-                  <td class="mono">{{ span.voltageAtEndV | figure: 'voltage' : units() }}</td>
+                  <td class="mono">
+                    @if (span.emptyAtHour !== null) {
+                      <strong class="empty">empty after {{ span.emptyAtHour | figure: 'hours' : units() }}</strong>
+                    } @else {
+                      {{ span.voltageAtEndV | figure: 'voltage' : units() }}
+                    }
+                  </td>
                 </tr>
               }
             }
@@ -112,6 +119,15 @@ const usualLoad: Load = { name: 'Display', currentA: 3, lowestV: 10, highestV: 1
             [choices]="kinds"
             (changed)="setBattery(entry[0], { chemistry: $event })"
           />
+          @if (entry[1].chemistry === 'lithium') {
+            <gk-choice-field
+              label="Its voltage"
+              [fieldId]="'battery-curve-' + entry[0]"
+              [value]="entry[1].curve ?? 'flat'"
+              [choices]="curves"
+              (changed)="setBattery(entry[0], { curve: $event })"
+            />
+          }
           @for (one of batteryFields; track one.key) {
             <gk-quantity-field
               [label]="one.label"
@@ -179,6 +195,13 @@ const usualLoad: Load = { name: 'Display', currentA: 3, lowestV: 10, highestV: 1
               [value]="it.circuit.temperatureC"
               [schema]="circuit.temperatureC"
               (changed)="setCircuit(it.id, { temperatureC: $event ?? 20 })"
+            />
+            <gk-choice-field
+              label="Insulation, as printed"
+              [fieldId]="'circuit-insulation-' + it.id"
+              [value]="insulationOf(it.circuit)"
+              [choices]="insulations"
+              (changed)="setInsulation(it.id, $event)"
             />
             <gk-quantity-field
               label="Fuse"
@@ -314,6 +337,9 @@ const usualLoad: Load = { name: 'Display', currentA: 3, lowestV: 10, highestV: 1
       height: 11px;
       margin-right: 8px;
     }
+    .empty {
+      color: var(--check);
+    }
     .left {
       text-align: left !important;
     }
@@ -368,6 +394,14 @@ export class PowerView {
   protected readonly loadShape = loadSchema.shape;
   protected readonly hoursSchema = z.number().min(0).max(24);
   protected readonly kinds = choicesOf(chemistries);
+  protected readonly curves = [
+    { value: 'flat' as const, label: 'flat, iron phosphate' },
+    { value: 'sloping' as const, label: 'falls with charge' },
+  ];
+  protected readonly insulations = [
+    { value: '' as const, label: 'not looked at' },
+    ...insulationRatingsC.map((rated) => ({ value: `${rated}` as const, label: `for ${rated} °C` })),
+  ];
   protected readonly gaugeChoices = choicesOf(gauges);
   protected readonly conductorChoices = choicesOf(conductors);
   protected readonly batteryFields = [
@@ -384,6 +418,14 @@ export class PowerView {
     { key: 'lowestV', label: 'Lowest', quantity: 'voltage' },
     { key: 'highestV', label: 'Highest', quantity: 'voltage' },
   ] as const;
+
+  protected insulationOf({ insulationC }: Circuit): `${(typeof insulationRatingsC)[number]}` | '' {
+    return insulationC == null ? '' : `${insulationC}`;
+  }
+
+  protected setInsulation(id: string, text: string): void {
+    this.setCircuit(id, { insulationC: insulationRatingsC.find((rated) => `${rated}` === text) ?? null });
+  }
 
   protected readonly ways = computed(() => waysOfWorking.filter((way) => this.plan().ways[way]));
   protected readonly batteries = computed(() => inOrder(this.plan().power.batteries));
@@ -404,10 +446,19 @@ export class PowerView {
     })),
   );
   protected readonly days = computed(() =>
-    this.batteries().flatMap(([id, { name }], i) => {
+    this.batteries().flatMap(([id, battery], i) => {
       const spans = dayOf(this.plan(), id);
       return spans.some(({ currentA }) => currentA > 0)
-        ? [{ id, name, spans, series: i % 6, colour: `var(--series-${i % 6})` }]
+        ? [
+            {
+              id,
+              name: battery.name,
+              spans,
+              line: dayLine(battery, spans),
+              series: i % 6,
+              colour: `var(--series-${i % 6})`,
+            },
+          ]
         : [];
     }),
   );
@@ -439,12 +490,9 @@ export class PowerView {
     const hours = Math.max(1, ...days.flatMap(({ spans }) => spans.map(({ toHour }) => toHour)));
     return (colour: Colour): ApexCharts.ApexOptions => ({
       ...chartFrame(colour, 'line', 260),
-      series: days.map(({ name, spans }) => ({
+      series: days.map(({ name, line }) => ({
         name,
-        data: spans.flatMap((one) => [
-          { x: one.fromHour, y: toDisplay(one.voltageAtStartV, volts) },
-          { x: one.toHour, y: toDisplay(one.voltageAtEndV, volts) },
-        ]),
+        data: line.map((one) => ({ x: one.hour, y: toDisplay(one.volts, volts) })),
       })),
       colors: days.map(({ series }) => colour(`--series-${series}`)),
       stroke: { width: 2.5, curve: 'straight' },

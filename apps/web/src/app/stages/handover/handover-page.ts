@@ -218,10 +218,6 @@ import { StationCard } from './station-card.ts';
       .bar {
         display: none;
       }
-      .card {
-        max-width: none;
-        padding: 0;
-      }
     }
     .card {
       display: grid;
@@ -275,6 +271,15 @@ import { StationCard } from './station-card.ts';
         grid-template-columns: minmax(0, 1fr);
       }
     }
+    @media print {
+      .card {
+        max-width: none;
+        padding: 0;
+        gap: 6px;
+        font-size: 13px;
+        line-height: 1.3;
+      }
+    }
   `,
 })
 export class HandoverPage {
@@ -301,9 +306,7 @@ export class HandoverPage {
   );
   protected readonly aground = computed(() =>
     this.card().transducers.flatMap(({ name, offset }) =>
-      offset?.state === 'fresh'
-        ? [{ name, words: agroundInWords({ reference: offset.reference, draughtM: this.card().boat.draughtM }) }]
-        : [],
+      offset?.state === 'fresh' ? [{ name, words: agroundInWords(offset.aground) }] : [],
     ),
   );
   protected readonly unsettled = computed(() => [

@@ -1,5 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import { alarmsInWords, cardCautions, type Card, type CardStation, type UnitChoice } from '@grey-keel/core';
+import {
+  alarmsInWords,
+  cardCautions,
+  soundInWords,
+  type Card,
+  type CardStation,
+  type UnitChoice,
+} from '@grey-keel/core';
 import type { Sentence } from '@grey-keel/model';
 import { FigurePipe, SentencePipe } from '../../shared/figure-pipe.ts';
 import { PageDrawing } from '../pages/page-drawing.ts';
@@ -22,6 +29,9 @@ import { PageDrawing } from '../pages/page-drawing.ts';
         </p>
       }
       @if (alarms(); as words) {
+        <p>{{ words | sentence: units() }}</p>
+      }
+      @if (sound(); as words) {
         <p>{{ words | sentence: units() }}</p>
       }
       <div class="screens">
@@ -160,5 +170,6 @@ export class StationCard {
   readonly aground = input.required<readonly { readonly name: string; readonly words: Sentence }[]>();
   readonly unsettled = input.required<number>();
   protected readonly cautions = cardCautions;
-  protected readonly alarms = computed(() => alarmsInWords(this.station().alarms));
+  protected readonly sound = computed(() => soundInWords(this.station().sound, this.card().depthM));
+  protected readonly alarms = computed(() => alarmsInWords(this.station().alarms, this.station().shallowShown));
 }

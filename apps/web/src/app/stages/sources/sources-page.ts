@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
 import {
   devicesOf,
+  displayDepthError,
   feedChoices,
   inOrder,
   newSource,
@@ -11,13 +12,16 @@ import {
   suggestSourceName,
   voltageLimits,
   workingWater,
+  type DisplayWater,
 } from '@grey-keel/core';
 import {
   alarmsSchema,
+  displayWaters,
   fedQuantities,
   housekeeping,
   sourceSchema,
   temperatureSensors,
+  unitSettingsSchema,
   type Alarms,
   type Edit,
   type FedQuantity,
@@ -32,8 +36,23 @@ import { QuantityField } from '../../shared/quantity-field.ts';
 import { TextField } from '../../shared/text-field.ts';
 import { openBoat } from '../open-boat.ts';
 import { ToDoList } from '../../shared/to-do-list.ts';
+import { ActInTime } from './act-in-time.ts';
 import { TravelView } from './travel-view.ts';
 import { seriesVariable } from '../beams/series.ts';
+
+/** The units displays show depth in, with the steps they show it in. */
+const depthShown = (
+  [
+    ['m', 0.1, 'm, steps 0.1'],
+    ['m', 0.01, 'm, steps 0.01'],
+    ['ft', 0.1, 'ft, steps 0.1'],
+    ['ft', 1, 'ft, steps 1'],
+    ['fathom', 0.1, 'fm, steps 0.1'],
+  ] as const
+).map(([depthUnit, depthStep, label]) => ({ value: `${depthUnit} ${depthStep}`, depthUnit, depthStep, label }));
+
+/** What a display uses that nobody has set otherwise. */
+const usualMps = 1500;
 
 const sides = ['not looked at', 'right', 'swapped'] as const;
 const unset = { value: '' as const, label: 'not looked at' };
@@ -41,7 +60,7 @@ const unset = { value: '' as const, label: 'not looked at' };
 /** The first power-up, in the order it is done: on, tags and types, names, feeds, settings, housekeeping. */
 @Component({
   selector: 'gk-sources-page',
-  imports: [ChoiceField, ComputedNumber, FigurePipe, QuantityField, TextField, ToDoList, TravelView],
+  imports: [ActInTime, ChoiceField, ComputedNumber, FigurePipe, QuantityField, TextField, ToDoList, TravelView],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <gk-to-do-list [items]="toDo()" />
@@ -196,8 +215,10 @@ const unset = { value: '' as const, label: 'not looked at' };
             <tr>
               <th scope="col">Display</th>
               <th scope="col">its water</th>
+              <th scope="col">shows depth in</th>
               <th scope="col">north</th>
               <th scope="col">port is drawn on port</th>
+              <th scope="col">antenna’s distance entered</th>
               <th scope="col">housekeeping</th>
             </tr>
           </thead>
@@ -212,11 +233,45 @@ const unset = { value: '' as const, label: 'not looked at' };
                     label="Water type"
                     [labelHidden]="true"
                     [fieldId]="'unit-water-' + it.id"
-                    [value]="it.unit.waterType ?? ''"
+                    [value]="it.unit.ownSoundSpeedMps != null ? 'own figure' : (it.unit.waterType ?? '')"
                     [choices]="waters"
-                    (changed)="setUnit(it.id, it.name, { waterType: $event || null })"
+                    (changed)="setWater(it.id, it.name, $event)"
                   />
-                  <span class="small faint">the brief: {{ water() }}</span>
+                  @if (it.unit.ownSoundSpeedMps != null) {
+                    <gk-quantity-field
+                      [label]="'Speed of sound of ' + it.name"
+                      [labelHidden]="true"
+                      [fieldId]="'unit-own-speed-' + it.id"
+                      quantity="soundSpeed"
+                      [value]="it.unit.ownSoundSpeedMps"
+                      [schema]="unitShape.ownSoundSpeedMps"
+                      (changed)="setUnit(it.id, it.name, { ownSoundSpeedMps: $event })"
+                    />
+                  }
+                  <span class="small faint">
+                    @if (it.error; as error) {
+                      <gk-number
+                        [of]="'Error of the depth ' + it.name + ' shows at the working depth'"
+                        [value]="error.value"
+                        quantity="depth"
+                        [signed]="true"
+                        [steps]="[error]"
+                      />
+                      at the working depth
+                    } @else {
+                      the brief: {{ water() }}
+                    }
+                  </span>
+                </td>
+                <td>
+                  <gk-choice-field
+                    label="Unit and step of depth"
+                    [labelHidden]="true"
+                    [fieldId]="'unit-depth-' + it.id"
+                    [value]="depthOf(it.unit)"
+                    [choices]="depths"
+                    (changed)="setDepth(it.id, it.name, $event)"
+                  />
                 </td>
                 <td>
                   <gk-choice-field
@@ -237,6 +292,17 @@ const unset = { value: '' as const, label: 'not looked at' };
                     [choices]="sideChoices"
                     (changed)="setUnit(it.id, it.name, { sidesRight: $event })"
                   />
+                </td>
+                <td>
+                  <label class="tick"
+                    ><input
+                      type="checkbox"
+                      [id]="'unit-antenna-' + it.id"
+                      [checked]="it.unit.antennaOffsetSet === true"
+                      (change)="setUnit(it.id, it.name, { antennaOffsetSet: $any($event.target).checked })"
+                    />
+                    <span class="hidden-label">The antenna’s distance is entered at {{ it.name }}</span></label
+                  >
                 </td>
                 <td class="left">
                   <details>
@@ -289,6 +355,7 @@ const unset = { value: '' as const, label: 'not looked at' };
                       @if (it.limits[alarm.key]; as limit) {
                         at least
                         <gk-number
+                          [id]="'alarm-' + alarm.id + '-' + it.id + '-least'"
                           [of]="'Least for the ' + alarm.label + ' alarm of ' + it.name"
                           [value]="limit.least"
                           [quantity]="alarm.quantity"
@@ -306,6 +373,7 @@ const unset = { value: '' as const, label: 'not looked at' };
           </tbody>
         </table>
       </div>
+      <gk-act-in-time />
       <p class="small faint">
         Shallow is as the display shows it. An alarm that calls all day is switched off: turn off the nuisance ones, so
         that these are heeded.
@@ -331,6 +399,13 @@ const unset = { value: '' as const, label: 'not looked at' };
     td {
       vertical-align: top;
       min-width: 120px;
+    }
+    .units td {
+      min-width: 92px;
+    }
+    .units thead th {
+      white-space: normal;
+      vertical-align: bottom;
     }
     th[scope='row'] {
       text-align: left;
@@ -374,6 +449,7 @@ const unset = { value: '' as const, label: 'not looked at' };
       }
     }
     summary,
+    .tick,
     details label {
       display: flex;
       gap: 8px;
@@ -423,7 +499,13 @@ export class SourcesPage {
       unknown: 'as the engine’s maker says',
     },
   ] as const;
-  protected readonly waters = [unset, ...choicesOf(['fresh', 'brackish', 'salt'] as const)];
+  protected readonly waters = [
+    unset,
+    ...choicesOf(displayWaters),
+    { value: 'own figure' as const, label: 'own figure' },
+  ];
+  protected readonly unitShape = unitSettingsSchema.shape;
+  protected readonly depths = [unset, ...depthShown.map(({ value, label }) => ({ value, label }))];
   protected readonly norths = [unset, ...choicesOf(['true', 'magnetic'] as const)];
   protected readonly sideChoices = choicesOf(sides);
   protected readonly water = computed(() => workingWater(this.plan())?.kind ?? 'not described');
@@ -470,8 +552,9 @@ export class SourcesPage {
         lowVoltageV: voltageLimits(plan, id),
         engineTemperatureC: null,
       };
+      const error = displayDepthError(plan, id, plan.working.depthM)?.step ?? null;
       const done = this.items.filter((item) => unit.done[item]).length;
-      return [{ id, name, display: display.name, unit, limits, done }];
+      return [{ id, name, display: display.name, unit, limits, done, error }];
     });
   });
 
@@ -529,6 +612,25 @@ export class SourcesPage {
 
   protected setUnit(stationId: string, name: string, changes: Partial<UnitSettings>): void {
     this.open.edits.edit(name, { type: 'describeUnit', stationId, changes });
+  }
+
+  protected setWater(stationId: string, name: string, setTo: DisplayWater | 'own figure' | ''): void {
+    this.setUnit(
+      stationId,
+      name,
+      setTo === 'own figure'
+        ? { waterType: null, ownSoundSpeedMps: usualMps }
+        : { waterType: setTo || null, ownSoundSpeedMps: null },
+    );
+  }
+
+  protected setDepth(stationId: string, name: string, value: string): void {
+    const shown = depthShown.find((one) => one.value === value);
+    if (shown) this.setUnit(stationId, name, { depthUnit: shown.depthUnit, depthStep: shown.depthStep });
+  }
+
+  protected depthOf({ depthUnit, depthStep }: UnitSettings): string {
+    return depthShown.find((one) => one.depthUnit === depthUnit && one.depthStep === depthStep)?.value ?? '';
   }
 
   protected setAlarm(stationId: string, name: string, key: keyof Alarms, value: number | null): void {

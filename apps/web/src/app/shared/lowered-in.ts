@@ -1,0 +1,53 @@
+import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { waysAfloat } from '@grey-keel/core';
+import type { Plan, Way, WaySet } from '@grey-keel/model';
+
+/** In which ways of working something hangs down in the water; what is raised is clear of it. */
+@Component({
+  selector: 'gk-lowered-in',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <fieldset [id]="fieldId()">
+      <legend class="small faint">Down in the water while</legend>
+      @for (way of ways(); track way) {
+        <label class="small"
+          ><input
+            type="checkbox"
+            [checked]="lowered().includes(way)"
+            (change)="turn(way, $any($event.target).checked)"
+          />
+          {{ way }}</label
+        >
+      }
+    </fieldset>
+  `,
+  styles: `
+    fieldset {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0 14px;
+      margin: 6px 0 0;
+      padding: 0;
+      border: 0;
+    }
+    label {
+      display: flex;
+      gap: 6px;
+      align-items: center;
+      min-height: var(--touch);
+    }
+  `,
+})
+export class LoweredIn {
+  readonly fieldId = input.required<string>();
+  readonly plan = input.required<Plan>();
+  readonly lowered = input.required<readonly Way[]>();
+  readonly changed = output<WaySet>();
+
+  protected readonly ways = computed(() => waysAfloat(this.plan()));
+
+  protected turn(way: Way, down: boolean): void {
+    const now = this.lowered().filter((one) => one !== way);
+    this.changed.emit(Object.fromEntries([...now, ...(down ? [way] : [])].map((one) => [one, true])));
+  }
+}

@@ -1,0 +1,78 @@
+import type { Edit, Equipment, Plan } from '@grey-keel/model';
+import { agroundOf, groundingDepthM } from '../calibration/aground.ts';
+import { expectWorkingHolds } from '../testing/evaluated.ts';
+import { aPlan, aTransducer, edited, withEntered } from '../testing/sample-plan.ts';
+import { deepestLoading, lowestPoint } from './lowest-point.ts';
+
+const piece = (id: string, changes: Partial<Equipment>): Edit => ({
+  type: 'placeEquipment',
+  id: id.toLowerCase(),
+  equipment: {
+    name: id,
+    kind: 'propeller',
+    forwardM: 0,
+    starboardM: 0,
+    aboveKeelM: 0.2,
+    propellerDiameterM: null,
+    ...changes,
+  },
+});
+/** Blades of 0.36 m about a shaft 0.25 m under the keel: their tips are 0.25 + 0.18 = 0.43 m below it. */
+const blades = piece('Blades', { aboveKeelM: -0.25, propellerDiameterM: 0.36 });
+const ways = (plan: Plan, ...used: (keyof Plan['ways'])[]): Plan => ({
+  ...plan,
+  ways: Object.fromEntries(used.map((way) => [way, true])),
+});
+
+describe('the lowest point of a boat', () => {
+  it('is the keel while nothing reaches below it', () => {
+    expect(lowestPoint(edited(aPlan(), piece('High', { propellerDiameterM: 0.3 })))).toEqual(
+      jasmine.objectContaining({ id: null, belowKeelM: 0 }),
+    );
+  });
+
+  it('is whatever hangs lowest: blades, a face, a motor, a pole', () => {
+    const plan = edited(aPlan(), blades);
+    expect(lowestPoint(plan).name).toBe('Blades');
+    expect(lowestPoint(plan).belowKeelM).toBeCloseTo(0.43, 9);
+    expectWorkingHolds(lowestPoint(plan).working, 'blades');
+    const deeper = edited(plan, {
+      type: 'placeTransducer',
+      id: 'z-pole',
+      transducer: aTransducer({ name: 'On a pole', mounting: 'pole', aboveKeelM: -0.6 }),
+    });
+    expect(lowestPoint(deeper).id).toBe('z-pole');
+  });
+
+  it('counts a bow motor and what hangs on it only where they are lowered', () => {
+    const motor = piece('Motor', { kind: 'bow motor', aboveKeelM: -0.5, propellerDiameterM: 0.3 });
+    const plan = edited(aPlan(), blades, motor);
+    expect(lowestPoint(ways(plan, 'running', 'trailer')).name).toBe('Blades');
+    expect(lowestPoint(ways(plan, 'running', 'trolling'))).toEqual(
+      jasmine.objectContaining({ name: 'Motor', ways: ['trolling'] }),
+    );
+    const tilted = edited(plan, { type: 'describeEquipment', id: 'motor', changes: { loweredIn: { anchored: true } } });
+    expect(lowestPoint(ways(tilted, 'running', 'trolling')).name).toBe('Blades');
+    const lifted = edited(tilted, { type: 'describeEquipment', id: 'blades', changes: { loweredIn: {} } });
+    expect(lowestPoint(ways(lifted, 'running', 'trolling')).name).toBe('the keel');
+  });
+
+  it('strikes in draught and what hangs below it, loaded deeper by as much more', () => {
+    const plan = withEntered(edited(aPlan(), blades), 'a-wide');
+    expect(groundingDepthM(plan)).toBeCloseTo(0.93, 9);
+    expect(agroundOf(plan, 'a-wide')?.shownM).toBeCloseTo(0.93, 9);
+    const full = edited(
+      plan,
+      { type: 'putLoading', id: 'a', loading: { name: 'full', draughtM: 0.7 } },
+      { type: 'putLoading', id: 'b', loading: { name: 'empty', draughtM: 0.4 } },
+    );
+    expect(deepestLoading(full)).toEqual({ name: 'full', draughtM: 0.7 });
+    const aground = agroundOf(full, 'a-wide');
+    expect(aground?.waterM).toBeCloseTo(1.13, 9);
+    // A face 0.4 m down sinks to 0.6 m: over 1.13 m it has 0.53 m below it, and 0.4 is added to that.
+    expect(aground?.shownM).toBeCloseTo(1.13 - 0.6 + 0.4, 9);
+    expectWorkingHolds(aground?.working ?? [], 'aground');
+    expect(deepestLoading(edited(full, { type: 'putLoading', id: 'a', loading: null }))?.name).toBe('as calibrated');
+    expect(deepestLoading({ ...aPlan(), boat: { ...aPlan().boat, draughtM: null } })).toBeNull();
+  });
+});
