@@ -86,7 +86,11 @@ export {
   rangeGrid,
   reachTerms,
   requiredSnrDb,
+  noiseUncertaintyDb,
+  bottomReachSpan,
   targetReachM,
+  targetReachSpan,
+  traceSnrDb,
   targetSnrDb,
   type Conditions,
   type RangeGrid,
@@ -172,7 +176,10 @@ export {
   type MarkShift,
 } from './fit/clearances.ts';
 export { sightLine } from './fit/sight-line.ts';
-export { stationSight, usualTrimDeg } from './fit/station-sight.ts';
+export { bowHeightM, runningTrimDeg, type Guessed } from './fit/bow-guess.ts';
+export { stationSight, type StationSight } from './fit/station-sight.ts';
+export { deepestWaterM, reachSaid, type ReachSaid } from './beams/reach-said.ts';
+export { electricalFloorOf } from './acoustics/electrical-floor.ts';
 export { ampacity } from './power/ampacity.ts';
 export { batteryDay } from './power/battery-day.ts';
 export { circuitStanding, worstCurrentA, type CircuitStanding } from './power/circuit-standing.ts';

@@ -81,6 +81,16 @@ const inputs: Record<string, object[]> = {
     { ...budget, requiredSnrDb: 10 },
     { ...budget, sourceLevelDb: 100, requiredSnrDb: 60 },
   ],
+  reach: [
+    {
+      frequencyHz: 190_000,
+      beamwidthDeg: 12,
+      electricalPowerW: 600,
+      temperatureC: 9,
+      salinityPpt: 0,
+      lengthCm: 45,
+    },
+  ],
   'dead-zone': [
     { beamwidthDeg: 24, depthM: 32, pulseLengthS: 0.0002, soundSpeedMps: 1443, slopeDeg: 8 },
     { beamwidthDeg: 9, depthM: 32, pulseLengthS: 0.0002, soundSpeedMps: 1443, slopeDeg: 20 },

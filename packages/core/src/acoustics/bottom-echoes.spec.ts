@@ -2,7 +2,14 @@ import fc from 'fast-check';
 import { answerOf, calculate } from '../calculation.ts';
 import { bottomEchoes } from './bottom-echoes.ts';
 
-const shallow = { depthM: 5, firstSnrDb: 60, absorptionDbPerKm: 0, bottom: 'sand', surfaceLossDb: 0 } as const;
+const shallow = {
+  depthM: 5,
+  firstSnrDb: 60,
+  absorptionDbPerKm: 0,
+  bottom: 'sand',
+  surfaceLossDb: 0,
+  shownBelowFirstDb: 80,
+} as const;
 
 describe('bottom-echoes', () => {
   it('draws the second bottom at twice the depth, 6 dB down for twice the way and 9 for the sand', () => {
@@ -11,6 +18,17 @@ describe('bottom-echoes', () => {
     expect(second?.snrDb).toBeCloseTo(60 - 6.02 - 9, 2);
     expect(third?.drawnM).toBe(15);
     expect(third?.snrDb).toBeCloseTo(60 - 9.54 - 18, 2);
+  });
+
+  it('are as practice sees them: the second, over rock the third, and none again over mud', () => {
+    const orders = (bottom: 'mud' | 'sand' | 'gravel' | 'rock'): number[] =>
+      answerOf(bottomEchoes, { depthM: 8, firstSnrDb: 80, absorptionDbPerKm: 12, bottom }).echoes.map(
+        ({ order }) => order,
+      );
+    expect(orders('mud')).toEqual([]);
+    expect(orders('sand')).toEqual([2]);
+    expect(orders('gravel')).toEqual([2]);
+    expect(orders('rock')).toEqual([2, 3]);
   });
 
   it('takes the way of the sound from the face: up to the surface, not to the face', () => {
@@ -29,7 +47,7 @@ describe('bottom-echoes', () => {
           const of = (bottom: 'mud' | 'rock'): readonly { snrDb: number }[] =>
             answerOf(bottomEchoes, { ...shallow, depthM, firstSnrDb, bottom }).echoes;
           const levels = of('rock').map(({ snrDb }) => snrDb);
-          expect(levels.every((level, i) => level >= 10 && level < (levels[i - 1] ?? firstSnrDb))).toBeTrue();
+          expect(levels.every((level, i) => level >= 15 && level < (levels[i - 1] ?? firstSnrDb))).toBeTrue();
           expect(of('mud').length).toBeLessThanOrEqual(of('rock').length);
         },
       ),

@@ -14,13 +14,14 @@ const mostEchoes = 6;
 /**
  * The bottom drawn again in shallow water: sound that went up, off the surface, and down once more. The n-th is drawn at
  * n times the depth of the water, and is weaker by the longer way, the water's absorption and a mirror more.
+ * Drawn are those over noise and not too far under the first: the second as a rule, over hard bottom the third.
  * Depths in metres below the surface, levels in dB, `firstSnrDb` the signal over noise of the first.
  * Source: images in two parallel planes, Urick 1983, ch. 5.
  */
 export const bottomEchoes = defineCalculation({
   name: 'bottom-echoes',
   purpose: 'Second and further bottoms drawn in shallow water, and how strong each is',
-  version: 1,
+  version: 2,
   input: z.strictObject({
     depthM: z.number().min(0.1).max(2000),
     faceDepthM: z.number().min(0).max(20).default(0),
@@ -29,13 +30,24 @@ export const bottomEchoes = defineCalculation({
     absorptionDbPerKm: z.number().min(0).max(5000),
     /** A rough surface mirrors less. */
     surfaceLossDb: z.number().min(0).max(40).default(1),
-    requiredSnrDb: z.number().min(-30).max(80).default(10),
+    requiredSnrDb: z.number().min(-30).max(80).default(15),
+    /** How far under the first a display still draws one: its gain is set so that the first fills its scale. */
+    shownBelowFirstDb: z.number().min(0).max(80).default(22),
   }),
   output: z.strictObject({
     /** From the second on, as far as they are seen. */
     echoes: z.array(z.strictObject({ order: z.number().int(), drawnM: z.number(), snrDb: z.number() })),
   }),
-  run: ({ depthM, faceDepthM, firstSnrDb, bottom, absorptionDbPerKm, surfaceLossDb, requiredSnrDb }) => {
+  run: ({
+    depthM,
+    faceDepthM,
+    firstSnrDb,
+    bottom,
+    absorptionDbPerKm,
+    surfaceLossDb,
+    requiredSnrDb,
+    shownBelowFirstDb,
+  }) => {
     const below = depthM - faceDepthM;
     if (below < 0.05)
       throw new OutOfRange(
@@ -51,7 +63,8 @@ export const bottomEchoes = defineCalculation({
       (2 * absorptionDbPerKm * (range(order) - below)) / 1000 -
       (order - 1) * mirrorDb;
     const orders = Array.from({ length: mostEchoes - 1 }, (_, i) => i + 2);
-    const seen = orders.filter((order) => snrDb(order) >= requiredSnrDb);
+    const least = Math.max(requiredSnrDb, firstSnrDb - shownBelowFirstDb);
+    const seen = orders.filter((order) => snrDb(order) >= least);
     return {
       echoes: seen.map((order) => ({ order, drawnM: order * depthM, snrDb: snrDb(order) })),
       flags: [],

@@ -1,12 +1,37 @@
 import { answerOf } from '../calculation.ts';
-import { ringDown } from './ring-down.ts';
+import { ringDown, ringingCyclesOf, ringingOf, usualRingingCycles } from './ring-down.ts';
 
 describe('ring-down', () => {
   it('blanks half the way sound goes while the face sends and rings', () => {
     // 0.2 ms and 12 cycles of 200 kHz (0.06 ms) at 1500 m/s: 0.195 m.
-    const it = answerOf(ringDown, { pulseLengthS: 0.0002, frequencyHz: 200_000, soundSpeedMps: 1500 });
+    const it = answerOf(ringDown, {
+      pulseLengthS: 0.0002,
+      frequencyHz: 200_000,
+      ringingCycles: 12,
+      soundSpeedMps: 1500,
+    });
     expect(it.blankM).toBeCloseTo(0.195, 9);
     expect(it.ringingS).toBeCloseTo(0.00006, 12);
+  });
+
+  it('of a plain ceramic is blind to about a metre at 45 kHz, and to 0.3 to 0.5 m at 190 kHz', () => {
+    expect(usualRingingCycles).toBeGreaterThanOrEqual(20);
+    expect(usualRingingCycles).toBeLessThanOrEqual(40);
+    const at = (frequencyHz: number, pulseLengthS: number): number =>
+      answerOf(ringDown, { pulseLengthS, frequencyHz, soundSpeedMps: 1450 }).blankM;
+    expect(at(45_000, 0.0006)).toBeCloseTo(1, 1);
+    for (const pulseLengthS of [0.00025, 0.0005]) {
+      expect(at(190_000, pulseLengthS)).toBeGreaterThan(0.3);
+      expect(at(190_000, pulseLengthS)).toBeLessThan(0.5);
+    }
+  });
+
+  it('ends sooner the wider the band of the face: 80 dB in Q / pi nepers of cycles', () => {
+    // 80 dB are 9.21 nepers; a band of a tenth of the frequency is a Q of 10.
+    expect(ringingCyclesOf(10)).toBeCloseTo((9.21 * 10) / Math.PI, 1);
+    expect(ringingOf(200_000, 80_000)).toBeCloseTo(ringingCyclesOf(2.5), 9);
+    expect(ringingOf(200_000, null)).toBe(usualRingingCycles);
+    expect(ringingOf(200_000, 2000)).toBe(usualRingingCycles);
   });
 
   it('is longer at a lower frequency, and the pulse alone where nothing rings', () => {

@@ -2,6 +2,18 @@ import * as z from 'zod';
 import { defineCalculation } from '../calculation.ts';
 import { given, reckoned } from '../working-step.ts';
 
+/** How far a face has to fall silent before near water is heard, dB. */
+const silentDb = 80;
+/** Cycles a face of a quality rings for: its amplitude falls by e in Q / pi cycles. Source: a damped resonance. */
+export const ringingCyclesOf = (quality: number): number =>
+  (silentDb / (20 * Math.log10(Math.E))) * (quality / Math.PI);
+/** Quality of a plain ceramic, which a single frequency is sent with. */
+const plainQuality = 12;
+export const usualRingingCycles = Math.round(ringingCyclesOf(plainQuality));
+/** What a face rings for that fills a band: the wider, the sooner it is silent. */
+export const ringingOf = (frequencyHz: number, bandwidthHz: number | null): number =>
+  Math.min(usualRingingCycles, ringingCyclesOf(bandwidthHz === null ? plainQuality : frequencyHz / bandwidthHz));
+
 /**
  * The water right below the face in which nothing is seen: the transducer still sends and then rings before it can
  * listen. Pulse in seconds, ringing in cycles of the frequency, distance in metres below the face.
@@ -10,12 +22,12 @@ import { given, reckoned } from '../working-step.ts';
 export const ringDown = defineCalculation({
   name: 'ring-down',
   purpose: 'Blanking zone below the face from pulse length and ringing',
-  version: 1,
+  version: 2,
   input: z.strictObject({
     pulseLengthS: z.number().min(1e-6).max(0.1),
     frequencyHz: z.number().min(10_000).max(3_000_000),
-    /** Cycles until the ringing has died away under the echoes of near water. */
-    ringingCycles: z.number().min(0).max(500).default(12),
+    /** Cycles until the ringing has died away under the echoes of near water: 20 to 40 for a single frequency. */
+    ringingCycles: z.number().min(0).max(500).default(usualRingingCycles),
     soundSpeedMps: z.number().min(1300).max(1700).default(1500),
   }),
   output: z.strictObject({ blankM: z.number(), ringingS: z.number() }),

@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { answerOf, defineCalculation } from '../calculation.ts';
+import { together } from '../acoustics/noise.ts';
 import { oneWattDb } from '../acoustics/source-level.ts';
 import { absorption } from '../water/absorption.ts';
 import { given, reckoned } from '../working-step.ts';
@@ -11,6 +12,8 @@ const sideSchema = z.strictObject({
   bandwidthHz: z.number().min(1).max(2_000_000),
   processingGainDb: z.number().min(0).max(60).default(0),
   noiseSpectrumDb: z.number().min(-60).max(160),
+  /** What the boat's electrics put into its whole band; no cone keeps that out. Null for none. */
+  electricalNoiseDb: z.number().min(-60).max(200).nullable().default(null),
   targetStrengthDb: z.number().min(-120).max(40),
 });
 
@@ -23,7 +26,7 @@ type Side = z.output<typeof sideSchema>;
 export const budgetDifference = defineCalculation({
   name: 'budget-difference',
   purpose: 'The difference between two transducers at a range, term by term',
-  version: 1,
+  version: 2,
   input: z.strictObject({
     first: sideSchema,
     second: sideSchema,
@@ -57,26 +60,32 @@ export const budgetDifference = defineCalculation({
     const [lostFirst, lostSecond] = [lost(first), lost(second)];
     const power = ({ acousticPowerW }: Side): number => 10 * Math.log10(acousticPowerW);
     const band = ({ bandwidthHz }: Side): number => 10 * Math.log10(bandwidthHz);
+    /** Noise in its band as it would be without, and as it is with, the cone keeping some out. */
+    const heard = (side: Side, directivityDb: number): number => {
+      const sound = side.noiseSpectrumDb + band(side) - directivityDb;
+      return side.electricalNoiseDb === null ? sound : together(sound, side.electricalNoiseDb);
+    };
+    const open = (side: Side): number => heard(side, 0);
+    const kept = (side: Side): number => open(side) - heard(side, side.directivityIndexDb);
     const terms = {
       absorption: lostSecond.lostDb - lostFirst.lostDb,
-      // The cone counts twice: what is sent goes where it looks, and noise from elsewhere is kept out.
-      directivity: 2 * (first.directivityIndexDb - second.directivityIndexDb),
+      // The cone counts twice: what is sent goes where it looks, and sound from elsewhere is kept out.
+      directivity: first.directivityIndexDb - second.directivityIndexDb + kept(first) - kept(second),
       power: power(first) - power(second),
       bandwidth: band(second) - band(first),
       processing: first.processingGainDb - second.processingGainDb,
-      noise: second.noiseSpectrumDb - first.noiseSpectrumDb,
+      noise: open(second) - band(second) - (open(first) - band(first)),
       target: first.targetStrengthDb - second.targetStrengthDb,
     };
     const totalDb = Object.values(terms).reduce((sum, term) => sum + term, 0);
     const snr = (side: Side, lostDb: number): number =>
       oneWattDb +
       power(side) +
-      2 * side.directivityIndexDb -
+      side.directivityIndexDb -
       40 * Math.log10(rangeM) -
       lostDb +
       side.targetStrengthDb -
-      side.noiseSpectrumDb -
-      band(side) +
+      heard(side, side.directivityIndexDb) +
       side.processingGainDb;
     const names = Object.keys(terms) as (keyof typeof terms)[];
     const largest = names.reduce((found, name) => (Math.abs(terms[name]) > Math.abs(terms[found]) ? name : found));
@@ -116,14 +125,16 @@ export const budgetDifference = defineCalculation({
         ),
         reckoned(
           {
-            says: 'Directivity, sending and hearing',
+            says: 'Directivity, sending, and what it keeps out when hearing',
             symbol: 'D',
             value: terms.directivity,
             unit: 'dB',
-            expression: '2 * (x1 - x2)',
+            expression: 'x1 - x2 + y1 - y2',
             source,
           },
           ...pairOf(first.directivityIndexDb, second.directivityIndexDb, 'dB', 'directivity index'),
+          given('y1', kept(first), 'dB', 'noise kept out, first'),
+          given('y2', kept(second), 'dB', 'noise kept out, second'),
         ),
         reckoned(
           { says: 'Power', symbol: 'P', value: terms.power, unit: 'dB', expression: '10 * log10(x1 / x2)', source },
@@ -153,7 +164,7 @@ export const budgetDifference = defineCalculation({
         ),
         reckoned(
           { says: 'Noise in one hertz', symbol: 'N', value: terms.noise, unit: 'dB', expression: 'x2 - x1', source },
-          ...pairOf(first.noiseSpectrumDb, second.noiseSpectrumDb, 'dB', 'noise'),
+          ...pairOf(open(first) - band(first), open(second) - band(second), 'dB', 'noise, from all sides'),
         ),
         reckoned(
           { says: 'Target', symbol: 'T', value: terms.target, unit: 'dB', expression: 'x1 - x2', source },

@@ -1,4 +1,5 @@
 import type { Beam, Element } from '@grey-keel/model';
+import { usualReceiveEfficiency } from '../acoustics/electrical-floor.ts';
 import { sourceLevelDb } from '../acoustics/source-level.ts';
 import {
   argumentAtLevel,
@@ -17,7 +18,8 @@ export const assumedEfficiency = 0.5;
 export const assumedPowerW = 300;
 /** A face rings for about a dozen cycles, so a low frequency has no short pulse. */
 const ringingCycles = 12;
-const assumedLongestS = 0.001;
+/** A low frequency is sent in longer pulses: it is meant for deep water. */
+export const usualLongestPulseS = (frequencyHz: number): number => (frequencyHz < 100_000 ? 0.006 : 0.001);
 
 /** k a of the disc, or k L / 2 of the line, whose main lobe has a full half-power width. */
 const argumentOf = (shape: 'piston' | 'line', widthDeg: number): number =>
@@ -132,13 +134,15 @@ export interface ElementAcoustics {
   readonly pulseLengthS: number;
   readonly bandwidthHz: number;
   readonly processingGainDb: number;
+  /** Current out for sound in, the other way round than the sheet's. */
+  readonly receiveEfficiency: number;
   readonly derived: readonly Derived[];
 }
 
 /** A longer pulse for deeper water, as automatic settings do: 5 µs for each metre, within what the element can send. */
 const pulseForDepthS = (element: Element, beam: Beam, depthM: number): number =>
   Math.min(
-    element.longestPulseS ?? assumedLongestS,
+    element.longestPulseS ?? usualLongestPulseS(beam.frequencyHz),
     Math.max(element.shortestPulseS ?? ringingCycles / beam.frequencyHz, depthM * 5e-6),
   );
 
@@ -161,9 +165,14 @@ export const elementAcoustics = (element: Element, beam: Beam, depthM: number): 
     pulseLengthS,
     bandwidthHz,
     processingGainDb: Math.max(0, 10 * Math.log10(bandwidthHz * pulseLengthS)),
+    receiveEfficiency: element.efficiency ?? usualReceiveEfficiency,
     derived: derivedFigures(element, beam),
   };
 };
+
+/** The same with the longest pulse it has: as it is set to see as deep as it can. */
+export const deepestAcoustics = (element: Element, beam: Beam): ElementAcoustics =>
+  elementAcoustics(element, beam, Number.MAX_SAFE_INTEGER);
 
 /** Smallest distance between echoes told apart, m. */
 export const resolutionOf = ({ chirp, bandwidthHz, pulseLengthS }: ElementAcoustics, soundSpeedMps: number): number =>

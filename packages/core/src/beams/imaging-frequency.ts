@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { electricalInBandDb, usualFloorDb, usualReceiveEfficiency } from '../acoustics/electrical-floor.ts';
 import { thermalNoiseDb, together, windNoiseDb } from '../acoustics/noise.ts';
 import { noiseInBandDb } from '../acoustics/sonar-equation.ts';
 import { sourceLevelDb } from '../acoustics/source-level.ts';
@@ -18,7 +19,7 @@ const highestHz = 3_000_000;
 export const imagingFrequency = defineCalculation({
   name: 'imaging-frequency',
   purpose: 'Highest frequency at which a fan still images a range',
-  version: 1,
+  version: 2,
   input: z.strictObject({
     rangeM: z.number().min(1).max(1000),
     temperatureC: z.number().min(0).max(40),
@@ -28,9 +29,13 @@ export const imagingFrequency = defineCalculation({
     acousticPowerW: z.number().min(0.1).max(10_000).default(150),
     pulseLengthS: z.number().min(1e-6).max(0.1).default(0.0001),
     windSpeedMps: z.number().min(0).max(40).default(4),
+    /** What the boat's electrics put into the receiver, dB re 1 µPa in 1 kHz. */
+    electricalFloorDb: z.number().min(0).max(140).default(usualFloorDb),
+    receiveEfficiency: z.number().min(0.01).max(1).default(usualReceiveEfficiency),
     /** What is imaged: a square decimetre of gravel at a low angle sends back about this. */
     targetStrengthDb: z.number().min(-120).max(40).default(-50),
-    requiredSnrDb: z.number().min(-30).max(80).default(10),
+    /** A texture that goes on from ping to ping shows from little over the noise. */
+    requiredSnrDb: z.number().min(-30).max(80).default(3),
   }),
   output: z.strictObject({ frequencyHz: z.number().nullable(), atEnd: z.enum(['none', 'lowest', 'highest']) }),
   run: (input) => {
@@ -45,7 +50,14 @@ export const imagingFrequency = defineCalculation({
         40 * Math.log10(rangeM) -
         (2 * absorptionDbPerKm * rangeM) / 1000 +
         input.targetStrengthDb -
-        noiseInBandDb(noise, 1 / input.pulseLengthS, directivityIndexDb)
+        together(
+          noiseInBandDb(noise, 1 / input.pulseLengthS, directivityIndexDb),
+          electricalInBandDb(input.electricalFloorDb, {
+            frequencyHz,
+            bandwidthHz: 1 / input.pulseLengthS,
+            receiveEfficiency: input.receiveEfficiency,
+          }),
+        )
       );
     };
     const steps = 400;

@@ -10,12 +10,17 @@ import {
   together,
   windNoiseDb,
 } from '../acoustics/noise.ts';
+import { electricalInBandDb } from '../acoustics/electrical-floor.ts';
 import { noiseInBandDb } from '../acoustics/sonar-equation.ts';
 import { francoisGarrison } from '../water/francois-garrison.ts';
 import { resolutionOf, type ElementAcoustics } from './element-acoustics.ts';
 
-/** Signal over noise that a trace on the screen wants, dB: a single echo well clear of the specks. */
+/** Signal over noise that a single echo wants to stand clear of the specks, dB. */
 export const requiredSnrDb = 10;
+/** What a steady trace wants, ping after ping: the bottom, dB. */
+export const traceSnrDb = 15;
+/** By how much the noise of a boat may be another than was taken for it, dB. */
+export const noiseUncertaintyDb = 3;
 
 /** Where and how a beam is used. */
 export interface Conditions {
@@ -25,6 +30,8 @@ export interface Conditions {
   readonly depthM: number;
   readonly windMps: number;
   readonly boatSpeedMps: number;
+  /** What the boat's electrics put into the receiver, dB re 1 µPa in 1 kHz. */
+  readonly electricalFloorDb: number;
 }
 
 /** What the signal over noise of a beam is made of, apart from range and target; dB, ranges from the face. */
@@ -52,7 +59,10 @@ export const reachTerms = (acoustics: ElementAcoustics, mounting: Mounting, at: 
     windNoiseDb(frequencyHz, at.windMps),
     ownShipNoiseDb(mounting, at.boatSpeedMps, frequencyHz),
   );
-  const noiseDb = noiseInBandDb(noise, bandwidthHz, shape.directivityIndexDb);
+  const noiseDb = together(
+    noiseInBandDb(noise, bandwidthHz, shape.directivityIndexDb),
+    electricalInBandDb(at.electricalFloorDb, acoustics),
+  );
   return {
     noiseDb,
     constantDb:
@@ -80,9 +90,34 @@ export const bottomSnrDb = (terms: ReachTerms, bottom: BottomType, rangeM: numbe
 export const targetReachM = (terms: ReachTerms, targetStrengthDb: number): number =>
   greatestRangeM((rangeM) => targetSnrDb(terms, targetStrengthDb, rangeM), requiredSnrDb) ?? 0;
 
-/** How far down the bottom is read, m below the face; 0 where it is not read at all. */
+/** How far down the bottom is read as a steady trace, m below the face; 0 where it is not read at all. */
 export const bottomReachM = (terms: ReachTerms, bottom: BottomType): number =>
-  greatestRangeM((rangeM) => bottomSnrDb(terms, bottom, rangeM), requiredSnrDb) ?? 0;
+  greatestRangeM((rangeM) => bottomSnrDb(terms, bottom, rangeM), traceSnrDb) ?? 0;
+
+/** A reach and between what it lies, m: by what is not known of the target and of the boat's noise, as independent. */
+export interface ReachSpan {
+  readonly m: number;
+  readonly lowM: number;
+  readonly highM: number;
+}
+
+/** The same for the bottom as a steady trace: its backscatter is known to a few decibels, the boat's noise as before. */
+export const bottomUncertaintyDb = 4;
+export const bottomReachSpan = (terms: ReachTerms, bottom: BottomType): ReachSpan => {
+  const offDb = Math.hypot(bottomUncertaintyDb, noiseUncertaintyDb);
+  const to = (wantedDb: number): number =>
+    greatestRangeM((rangeM) => bottomSnrDb(terms, bottom, rangeM), wantedDb) ?? 0;
+  return { m: to(traceSnrDb), lowM: to(traceSnrDb + offDb), highM: to(traceSnrDb - offDb) };
+};
+
+export const targetReachSpan = (terms: ReachTerms, strengthDb: number, strengthUncertaintyDb: number): ReachSpan => {
+  const offDb = Math.hypot(strengthUncertaintyDb, noiseUncertaintyDb);
+  return {
+    m: targetReachM(terms, strengthDb),
+    lowM: targetReachM(terms, strengthDb - offDb),
+    highM: targetReachM(terms, strengthDb + offDb),
+  };
+};
 
 /** Ranges to draw a curve over, with what all curves over them share. */
 export interface RangeGrid {

@@ -1,6 +1,6 @@
 import type { Plan, WorkingStep } from '@grey-keel/model';
 import { bottomEchoes } from '../acoustics/bottom-echoes.ts';
-import { ringDown } from '../acoustics/ring-down.ts';
+import { ringDown, ringingOf } from '../acoustics/ring-down.ts';
 import { answerOf } from '../calculation.ts';
 import { faceDepthM, inOrder } from '../plan/working-water.ts';
 import { wantsOf } from './advice/wants.ts';
@@ -32,6 +32,7 @@ export const sounderLimits = (plan: Plan, depthM: number): SounderLimits[] => {
     const blank = answerOf(ringDown, {
       pulseLengthS: acoustics.pulseLengthS,
       frequencyHz: acoustics.frequencyHz,
+      ringingCycles: ringingOf(acoustics.frequencyHz, acoustics.chirp ? acoustics.bandwidthHz : null),
       soundSpeedMps: wants.conditions.soundSpeedMps,
     });
     const again = answerOf(bottomEchoes, {

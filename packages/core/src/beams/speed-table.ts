@@ -5,7 +5,7 @@ import { answerOf } from '../calculation.ts';
 import { inOrder } from '../plan/working-water.ts';
 import { wantsOf } from './advice/wants.ts';
 import { elementAcoustics } from './element-acoustics.ts';
-import { bottomSnrDb, reachTerms, requiredSnrDb } from './reach.ts';
+import { bottomSnrDb, reachTerms, traceSnrDb } from './reach.ts';
 import { workingBeamOf } from './working-beam.ts';
 
 /** One sounder at one speed. */
@@ -83,7 +83,7 @@ export const speedTable = (plan: Plan): readonly SpeedRow[] | null => {
             noiseWorking: noise.working.slice(2, 3),
             aerationDb: aerationLossDb(mounting, speedMps),
             bottomSnrDb: snr,
-            readsBottom: snr >= requiredSnrDb,
+            readsBottom: snr >= traceSnrDb,
           };
         }),
       };

@@ -1,4 +1,5 @@
 import type { Beam, Element } from '@grey-keel/model';
+import { electricalInBandDb } from '../acoustics/electrical-floor.ts';
 import { noiseSpectrum } from '../acoustics/noise.ts';
 import { targetStrengthDb } from '../acoustics/target-strength.ts';
 import { answerOf, type Answer } from '../calculation.ts';
@@ -71,6 +72,7 @@ export const compareBeams = (
         bandwidthHz: acoustics.bandwidthHz,
         processingGainDb: acoustics.processingGainDb,
         noiseSpectrumDb: noise.noiseSpectrumDb,
+        electricalNoiseDb: electricalInBandDb(conditions.electricalFloorDb, acoustics),
         targetStrengthDb: strength,
       },
       reachM: targetReachM(reachTerms(acoustics, 'through-hull', conditions), strength),

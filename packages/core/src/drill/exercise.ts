@@ -134,14 +134,22 @@ const whichBeam = (plan: Plan, random: RandomGenerator): WhichBeamExercise | nul
   };
 };
 
+/** Nothing that is sold images higher. */
+const highestAskedHz = 1_200_000;
+/** Ranges from 20 m on, by five. */
+const askedRanges = 27;
+
 const whichFrequency = (plan: Plan, random: RandomGenerator): WhichFrequencyExercise | null => {
   const water = workingWater(plan);
   if (!water) return null;
   const { temperatureC, salinityPpt } = water;
-  // Some ranges no frequency covers; the next shorter ones are asked instead.
-  for (let rangeM = 5 * uniformInt(random, 4, 30); rangeM >= 5; rangeM -= 5) {
+  // Some ranges no frequency covers, and short ones the highest of all: then the next in the round is asked.
+  const start = uniformInt(random, 0, askedRanges - 1);
+  for (let k = 0; k < askedRanges; k++) {
+    const rangeM = 20 + 5 * ((start + k) % askedRanges);
     const { frequencyHz, atEnd } = answerOf(imagingFrequency, { rangeM, temperatureC, salinityPpt });
-    if (frequencyHz !== null && atEnd === 'none') return { kind: 'which frequency', rangeM, temperatureC, salinityPpt };
+    if (frequencyHz !== null && atEnd === 'none' && frequencyHz <= highestAskedHz)
+      return { kind: 'which frequency', rangeM, temperatureC, salinityPpt };
   }
   return null;
 };

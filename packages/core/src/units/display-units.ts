@@ -115,6 +115,8 @@ export const formatNumber = (value: number, decimals: number, signed = false): s
 
 export interface FormatOptions {
   readonly decimals?: number;
+  /** At most so many figures, the rest as noughts: for what is not known any closer. */
+  readonly figures?: number;
   /** Writes a plus before what is added. */
   readonly signed?: boolean;
 }
@@ -122,11 +124,13 @@ export interface FormatOptions {
 /** A number with its unit, as it is printed everywhere. */
 export const formatFigure = (figure: Figure, choice: UnitChoice, options: FormatOptions = {}): string => {
   const shown = unitFor(figure.quantity, choice);
-  const number = formatNumber(
-    toDisplay(figure.value, shown),
-    options.decimals ?? shown.decimals,
-    options.signed ?? false,
-  );
+  const value = toDisplay(figure.value, shown);
+  const { decimals = shown.decimals, figures, signed = false } = options;
+  const rounded = figures === undefined ? value : Number(value.toPrecision(figures));
+  // As many decimals as those figures have room for.
+  const room =
+    figures === undefined || value === 0 ? decimals : figures - 1 - Math.floor(Math.log10(Math.abs(rounded)));
+  const number = formatNumber(rounded, Math.max(0, Math.min(decimals, room)), signed);
   const gap = ['°', '′', ''].includes(shown.symbol) ? '' : '\u00a0';
   return `${number}${gap}${shown.symbol}`;
 };

@@ -14,10 +14,15 @@ export type ParsedFigure = { ok: true; value: number } | { ok: false; message: s
 
 const metricLengths: Record<string, DisplayUnit> = {
   m: lengthUnits.m,
+  metre: lengthUnits.m,
+  metres: lengthUnits.m,
+  meter: lengthUnits.m,
+  meters: lengthUnits.m,
   cm: { ...lengthUnits.m, perSi: 100 },
   mm: { ...lengthUnits.m, perSi: 1000 },
   ft: lengthUnits.ft,
   feet: lengthUnits.ft,
+  foot: lengthUnits.ft,
   "'": lengthUnits.ft,
   in: { ...lengthUnits.ft, perSi: 12 * lengthUnits.ft.perSi },
   fm: depthUnits.fathom,
@@ -31,6 +36,9 @@ const written: Partial<Record<Quantity, Record<string, DisplayUnit>>> = {
   speed: {
     kn: speedUnits.kn,
     kt: speedUnits.kn,
+    kts: speedUnits.kn,
+    knot: speedUnits.kn,
+    knots: speedUnits.kn,
     mph: speedUnits.mph,
     'km/h': speedUnits.kmh,
     'm/s': { ...speedUnits.kmh, perSi: 1 },
@@ -59,7 +67,8 @@ export const parseFigure = (text: string, quantity: Quantity, choice: UnitChoice
 
   let number = digits;
   if (digits.includes(',')) {
-    if (/^[+\-\u2212]?\d{1,3}(,\d{3})+$/.test(digits))
+    // Nobody writes a thousand with a nought in front: "0,455" is a fraction.
+    if (/^[+\-\u2212]?[1-9]\d{0,2}(,\d{3})+$/.test(digits))
       return {
         ok: false,
         message: `"${digits}" can be read two ways. Write ${digits.replace(/,/g, '')} or ${digits.replace(',', '.')}.`,

@@ -44,6 +44,11 @@ describe('units', () => {
   it('read a decimal comma, and ask where a comma could be either', () => {
     expect(read('12,5', 'depth')).toBe(12.5);
     expect(read('-0,39', 'length')).toBeCloseTo(-0.39, 9);
+    expect(read('0,455', 'length')).toBeCloseTo(0.455, 9);
+    expect(read('20 knots', 'speed')).toBeCloseTo(read('20 kts', 'speed') as number, 12);
+    expect(read('20 kts', 'speed')).toBeCloseTo((20 * 1852) / 3600, 9);
+    expect(read('2 metres', 'depth', feet)).toBe(2);
+    expect(read('1 foot', 'length')).toBeCloseTo(0.3048, 12);
     expect(read('\u22120.39 m', 'length')).toBeCloseTo(-0.39, 9);
     expect(read('1,250', 'depth')).toBe('"1,250" can be read two ways. Write 1250 or 1.250.');
     expect(read('1,2.5', 'depth')).toContain('too many');

@@ -12,6 +12,7 @@ export const criteria = [
   'bottom detail',
   'separation',
   'dead zone',
+  'blanking zone',
   'speed',
   'fitting',
   'power',

@@ -59,14 +59,17 @@ export class ComputedNumber {
   readonly signed = input(false);
   readonly large = input(false);
   readonly decimals = input<number | null>(null);
+  /** At most so many figures, where more are not known. */
+  readonly figures = input<number | null>(null);
 
   protected readonly working = inject(Working);
   private readonly units = inject(Store).selectSignal(selectUnitChoice);
   protected readonly text = computed(() => {
-    const decimals = this.decimals();
+    const [decimals, figures] = [this.decimals(), this.figures()];
     return formatFigure({ value: this.value(), quantity: this.quantity() }, this.units(), {
       signed: this.signed(),
       ...(decimals === null ? {} : { decimals }),
+      ...(figures === null ? {} : { figures }),
     });
   });
 }

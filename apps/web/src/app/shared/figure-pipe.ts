@@ -1,5 +1,5 @@
 import { Pipe, type PipeTransform } from '@angular/core';
-import { formatFigure, formatSentence, type UnitChoice } from '@grey-keel/core/units';
+import { formatFigure, formatSentence, type FormatOptions, type UnitChoice } from '@grey-keel/core/units';
 import type { Quantity, Sentence } from '@grey-keel/model';
 
 /** A number with its unit, in the reader's units. */
@@ -9,7 +9,7 @@ export class FigurePipe implements PipeTransform {
     value: number | null | undefined,
     quantity: Quantity,
     units: UnitChoice,
-    options: { decimals?: number; signed?: boolean } = {},
+    options: FormatOptions = {},
   ): string {
     return value === null || value === undefined ? '' : formatFigure({ value, quantity }, units, options);
   }

@@ -87,20 +87,20 @@ const salt = { kind: 'salt', salinityPpt: 35 } as const;
 describe('the ranking changes with the brief as a practitioner would expect:', () => {
   const pairs: readonly [string, Plan, Plan, CatalogueEntry, CatalogueEntry][] = [
     ['deeper, towards the lower frequency', base, deeper(base, 400), low, high],
-    ['saltier, towards the lower frequency', deeper(base, 400), inWater(deeper(base, 400), salt), low, high],
+    ['saltier, towards the lower frequency', deeper(base, 120), inWater(deeper(base, 120), salt), low, high],
     [
       'colder fresh water, towards the lower frequency',
-      inWater(deeper(base, 500), { temperatureC: 22 }),
-      inWater(deeper(base, 500), { temperatureC: 2 }),
+      inWater(deeper(base, 150), { temperatureC: 22 }),
+      inWater(deeper(base, 150), { temperatureC: 2 }),
       low,
       high,
     ],
     [
       'smaller fish in deep salt water, towards the lower frequency',
-      deeper(inWater(base, salt), 200),
+      deeper(inWater(base, salt), 60),
       {
-        ...deeper(inWater(base, salt), 200),
-        sought: { s: { name: 's', lengthCm: 8, shallowestM: 100, deepestM: 200, over: 'sand' } },
+        ...deeper(inWater(base, salt), 60),
+        sought: { s: { name: 's', lengthCm: 12, shallowestM: 30, deepestM: 60, over: 'sand' } },
       },
       low,
       high,

@@ -18,14 +18,30 @@ export interface RuledOut {
   readonly by: string;
 }
 
+/** Whether there is an electric motor at the bow, by the brief or among what is fitted. */
+export const hasBowMotor = ({ boat, equipment }: Plan): boolean =>
+  boat.bowMotor === true || Object.values(equipment).some(({ kind }) => kind === 'bow motor');
+
 /** Why a mounting is no choice on a hull, or null. */
 export const hullForbids = (mounting: Mounting, plan: Plan): string | null => {
   const { hullMaterial, hullForm, propulsion } = plan.boat;
   if (mounting === 'shoot-through-hull' && hullMaterial !== 'solid laminate')
-    return `it looks through the hull, which only solid laminate lets it do; hers is ${hullMaterial}`;
+    return `it looks through the hull, which only solid laminate lets it do; this one is ${hullMaterial}`;
   if (mounting === 'transom' && hullForm === 'displacement' && propulsion === 'inboard shaft')
     return 'on the transom it hangs in the wash of the shaft';
-  if (mounting === 'bow motor' && hullForm === 'displacement') return 'there is no bow motor on such a boat';
+  return null;
+};
+
+/** Shallower than this a jet boat runs over bars that would take a face off its bottom. */
+const overBarsM = 5;
+
+/** Why a mounting is not offered to this boat, whatever its hull bears, or null. */
+const boatLacks = (mounting: Mounting, plan: Plan): string | null => {
+  if (mounting === 'bow motor' && !hasBowMotor(plan)) return 'there is no bow motor aboard';
+  if (mounting !== 'through-hull') return null;
+  if (plan.boat.propulsion === 'oars') return 'it wants a hole below the waterline of a rowing boat';
+  if (plan.boat.propulsion === 'jet' && plan.working.depthM < overBarsM)
+    return 'a jet boat in such shallow water runs over bars that take a face off the hull';
   return null;
 };
 
@@ -44,7 +60,10 @@ const socketsAboard = (plan: Plan, catalogue: readonly CatalogueEntry[]): readon
 
 /** The first mounting the hull allows, or why it allows none. */
 const chosenMounting = (item: TransducerEntry, plan: Plan): { mounting: Mounting } | { refused: string } => {
-  const refusals = item.mountings.map((mounting) => ({ mounting, why: hullForbids(mounting, plan) }));
+  const refusals = item.mountings.map((mounting) => ({
+    mounting,
+    why: hullForbids(mounting, plan) ?? boatLacks(mounting, plan),
+  }));
   const free = refusals.find(({ why }) => why === null);
   return free ? { mounting: free.mounting } : { refused: refusals[0]?.why ?? 'it has no mounting' };
 };

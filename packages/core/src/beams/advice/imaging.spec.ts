@@ -65,7 +65,7 @@ describe('the advice on imaging', () => {
       [1200, 0.5],
     ]);
     expect(ranked(boat(5), [both], 'side-scan').places[0]?.frequencyHz).toBe(1_200_000);
-    expect(ranked(boat(60), [both], 'side-scan').places[0]?.frequencyHz).toBe(430_000);
+    expect(ranked(boat(30), [both], 'side-scan').places[0]?.frequencyHz).toBe(430_000);
   });
 
   it('names first the kind that her ways of working look at', () => {

@@ -50,12 +50,13 @@ export interface Ranking {
   readonly ruledOut: readonly RuledOut[];
 }
 
-const figureOf = (criterion: Criterion, measures: Measures): Figure => {
+const figureOf = (criterion: Criterion, measures: Measures, { waterM }: Wants): Figure => {
   const { reachM, footprintM, detailM, resolutionM, deadZoneM, holdsBottomToMps, powerW } = measures;
   const length = (value: number): Figure => ({ value, quantity: 'length' });
   switch (criterion) {
     case 'reach':
-      return { value: reachM, quantity: 'depth' };
+      // Beyond the boat's own water metres mean nothing: what is left there is said.
+      return reachM > waterM ? { value: measures.spareDb, quantity: 'level' } : { value: reachM, quantity: 'depth' };
     case 'footprint':
       return length(footprintM);
     case 'bottom detail':
@@ -68,6 +69,8 @@ const figureOf = (criterion: Criterion, measures: Measures): Figure => {
       return { value: holdsBottomToMps, quantity: 'speed' };
     case 'fitting':
       return { value: measures.fitting, quantity: 'fraction' };
+    case 'blanking zone':
+      return length(measures.blankM);
     case 'power':
       return { value: powerW, quantity: 'power' };
   }
@@ -100,7 +103,7 @@ const judge = (
   const parts = scoreParts(
     criteria.map((criterion) => ({
       criterion,
-      figure: figureOf(criterion, measures),
+      figure: figureOf(criterion, measures, wants),
       utility: utility[criterion](measures, wants),
     })),
     weights,
@@ -162,6 +165,12 @@ const remarksOn = (candidate: Candidate, measures: Measures, plan: Plan): string
     remarks.push(
       `Through ${plan.boat.hullMaterial}: a housing that does not corrode with it, bonded as the yard says.`,
     );
+  if (candidate.mounting === 'transom' && plan.boat.propulsion === 'inboard shaft')
+    remarks.push(
+      'On the transom it meets the wash of the shaft: well to one side, and no bottom is promised on plane.',
+    );
+  if (candidate.mounting === 'transom' && plan.boat.propulsion === 'jet')
+    remarks.push('Beside the stream of the jet, not in it: aerated water shows nothing.');
   if (candidate.byModule) remarks.push('No display takes its plug: it hangs on a sounder module of the network.');
   if (measures.derived.length) remarks.push(`Derived, not from the sheet: ${measures.derived.join(', ')}.`);
   return remarks;

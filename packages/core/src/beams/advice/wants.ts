@@ -1,7 +1,9 @@
 import type { Boat, Criterion, Plan, Way } from '@grey-keel/model';
 import { bottomOf, type BottomType } from '../../acoustics/backscatter.ts';
+import { electricalFloorOf } from '../../acoustics/electrical-floor.ts';
 import { perPlan } from '../../plan/per-plan.ts';
 import { inOrder, soundSpeedDownTo, workingWater } from '../../plan/working-water.ts';
+import { deepestWaterM } from '../reach-said.ts';
 import type { Conditions } from '../reach.ts';
 
 /** What the brief asks of a transducer, in numbers. */
@@ -12,6 +14,8 @@ export interface Wants {
   /** Where it stands at the deepest. */
   readonly deepestM: number;
   readonly workingM: number;
+  /** The deepest the boat's water is. */
+  readonly waterM: number;
   readonly bottom: BottomType;
   readonly slopeDeg: number;
   readonly cruiseMps: number;
@@ -19,6 +23,11 @@ export interface Wants {
   /** 0 where she only fishes straight below, 1 where she only searches. */
   readonly searches: number;
   readonly hullMaterial: Boat['hullMaterial'];
+  readonly lengthM: number | null;
+  /** Without a deck over the bilge: flat-bottomed, or a small planing hull. */
+  readonly open: boolean;
+  /** Whether an engine charges what the sonar takes. */
+  readonly charged: boolean;
   /** Whether the brief runs on plane and so wants the bottom there. */
   readonly runs: boolean;
 }
@@ -49,16 +58,24 @@ const read = perPlan((plan): Wants | null => {
       depthM: Math.max(workingM, ...depths),
       windMps: plan.scene.windMps,
       boatSpeedMps: 2,
+      electricalFloorDb: electricalFloorOf(plan).in1kHzDb,
     },
     lengthCm: Math.min(...(lengths.length ? lengths : [usualFishCm])),
     deepestM: Math.max(workingM, ...depths),
     workingM,
+    waterM: deepestWaterM(plan),
     bottom: bottomOf(sought[0]?.over ?? 'sand'),
     slopeDeg: Math.abs(plan.scene.slopeDeg) || usualSlopeDeg,
     cruiseMps: plan.boat.cruiseSpeedMps ?? topMps / 2,
     topMps,
     searches: search + below === 0 ? 0.5 : search / (search + below),
     hullMaterial: plan.boat.hullMaterial,
+    lengthM: plan.boat.lengthM,
+    open:
+      plan.boat.hullForm === 'flat-bottomed' ||
+      plan.boat.hullForm === 'planing monohull' ||
+      plan.boat.propulsion === 'oars',
+    charged: plan.boat.propulsion !== 'oars' && plan.boat.propulsion !== 'electric',
     runs: plan.ways.running === true && topMps > 7,
   };
 });
@@ -71,6 +88,7 @@ const wide: Weights = {
   'bottom detail': 2,
   separation: 3,
   'dead zone': 1,
+  'blanking zone': 2,
   speed: 3,
   fitting: 4,
   power: 1,
@@ -81,15 +99,20 @@ const narrow: Weights = {
   'bottom detail': 8,
   separation: 4,
   'dead zone': 7,
+  'blanking zone': 3,
   speed: 3,
   fitting: 4,
   power: 1,
 };
 
 /** How much more or less than usual a criterion counts for this brief. */
-const urgency = (criterion: Criterion, { runs, deepestM, hullMaterial }: Wants): number => {
+const urgency = (criterion: Criterion, wants: Wants): number => {
+  const { runs, deepestM, workingM, hullMaterial, charged } = wants;
   if (criterion === 'speed') return runs ? 1.7 : 0.3;
   if (criterion === 'reach') return deepestM > 100 ? 1.5 : 1;
+  // In shallow water the blind metre is a good part of it; a battery that nothing charges has to last.
+  if (criterion === 'blanking zone') return Math.min(3, Math.max(0.5, 10 / workingM));
+  if (criterion === 'power') return charged ? 1 : 4;
   // A hole through a cored hull is a yard's work.
   if (criterion === 'fitting') return hullMaterial === 'cored composite' ? 2 : 1;
   return 1;

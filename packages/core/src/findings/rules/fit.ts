@@ -362,6 +362,7 @@ export const sightHidden: Rule = {
           if (!sight || sight.seen || (sight.hiddenBy === 'screen' && mount !== undefined && mount !== 'fixed'))
             return [];
           const ahead = figure(sight.seenFromM ?? sight.limitM, 'length');
+          const rests = sight.guesses.length ? ` Guessed for such a hull: ${sight.guesses.join(' and ')}.` : '';
           return [
             {
               subject: id,
@@ -371,14 +372,14 @@ export const sightHidden: Rule = {
                   ? [
                       `From ${name}, running, no water is seen over the ${sight.hiddenBy}; it has to be from `,
                       ahead,
-                      ' on.',
+                      ` on.${rests}`,
                     ]
                   : [
                       `From ${name}, running, the water is seen only from `,
                       ahead,
                       ` on, over the ${sight.hiddenBy}; it has to be from `,
                       figure(sight.limitM, 'length'),
-                      ' on.',
+                      ` on.${rests}`,
                     ],
               figure: ahead,
               working: sight.working,

@@ -8,15 +8,20 @@ export const sameName: Rule = {
   find: (plan) => {
     const all = inOrder(plan.transducers);
     const names = new Map<string, string[]>();
-    for (const [id, { name }] of all) names.set(name, [...(names.get(name) ?? []), id]);
-    return [...names].flatMap(([name, ids]) => {
+    for (const [id, { name }] of all) {
+      const key = name.trim().toLowerCase();
+      names.set(key, [...(names.get(key) ?? []), id]);
+    }
+    return [...names.values()].flatMap((ids) => {
       const last = ids[ids.length - 1];
       if (ids.length < 2 || last === undefined) return [];
       return [
         {
           subject: last,
           title: 'Two transducers share a name',
-          reason: [`${ids.length} are called ${name}: on the displays they cannot be told apart.`],
+          reason: [
+            `${ids.length} are called ${plan.transducers[last]?.name ?? ''}: on the displays they cannot be told apart.`,
+          ],
           figure: figure(ids.length, 'count'),
           wayOut: { label: 'Rename one', target: `transducer-name-${last}` },
         },

@@ -153,10 +153,16 @@ const mostAtOnce = 100;
                               [of]="part.criterion + ' of ' + place.name"
                               [value]="part.figure.value"
                               [quantity]="part.figure.quantity"
-                              [decimals]="part.figure.quantity === 'depth' ? 0 : null"
+                              [decimals]="
+                                part.figure.quantity === 'depth' || part.figure.quantity === 'level' ? 0 : null
+                              "
+                              [figures]="part.figure.quantity === 'depth' ? 3 : null"
                               [steps]="working(part.criterion, place)"
                               without="A round figure of the program's own, not a calculation."
                             />
+                            @if (part.figure.quantity === 'level') {
+                              <span class="small faint">to spare at {{ figure(it.wants.waterM, 'depth') }}</span>
+                            }
                           </td>
                           <td class="mono">{{ (100 * part.utility).toFixed(0) }} %</td>
                           <td class="mono">{{ part.weight }}</td>
@@ -373,7 +379,7 @@ export class AdviceView {
   }
 
   protected figure(value: number, quantity: Parameters<typeof formatFigure>[0]['quantity']): string {
-    return formatFigure({ value, quantity }, this.units(), quantity === 'depth' ? { decimals: 0 } : {});
+    return formatFigure({ value, quantity }, this.units(), quantity === 'depth' ? { decimals: 0, figures: 3 } : {});
   }
 
   protected weigh(changes: { school?: BeamSchool; weights?: Partial<Record<Criterion, number>> }): void {
@@ -398,7 +404,7 @@ export class AdviceView {
       `Reach against footprint: ${(this.ranking()?.places ?? [])
         .map(
           ({ name, measures, onFront }) =>
-            `${name} ${this.figure(measures.reachM, 'depth')} and ${this.figure(measures.footprintM, 'length')}${onFront ? ', beaten by none' : ''}`,
+            `${name} ${measures.reachM > (this.ranking()?.wants.waterM ?? Infinity) ? 'past the bottom of this water' : this.figure(measures.reachM, 'depth')} and ${this.figure(measures.footprintM, 'length')}${onFront ? ', beaten by none' : ''}`,
         )
         .join('; ')}`,
   );
@@ -407,6 +413,9 @@ export class AdviceView {
     const places = this.ranking()?.places ?? [];
     const [depth, length] = [unitFor('depth', this.units()), unitFor('length', this.units())];
     const chosen = this.openName();
+    // What reaches past the boat's water is drawn at its bottom.
+    const waterM = this.ranking()?.wants.waterM ?? Infinity;
+    const drawnM = ({ reachM }: Place['measures']): number => Math.min(reachM, waterM);
     const widest = Math.max(1, ...places.map(({ measures }) => toDisplay(measures.footprintM, length)));
     const [, end = widest] = scaleLinear([0, widest * 1.02], [0, 1])
       .nice(5)
@@ -415,7 +424,7 @@ export class AdviceView {
     const points = (which: (place: Place) => boolean) =>
       places
         .filter(which)
-        .map(({ measures }) => ({ x: toDisplay(measures.footprintM, length), y: toDisplay(measures.reachM, depth) }));
+        .map(({ measures }) => ({ x: toDisplay(measures.footprintM, length), y: toDisplay(drawnM(measures), depth) }));
     return (colour: Colour): ApexCharts.ApexOptions => ({
       ...chartFrame(colour, 'scatter', 250),
       series: [
@@ -442,7 +451,7 @@ export class AdviceView {
         min: 0,
         tickAmount: 5,
         labels: { ...axisLabels(colour), minWidth: 46, formatter: (value: number) => value.toFixed(0) },
-        title: { text: `reach for the fish, ${depth.symbol} down` },
+        title: { text: `reach for the fish, ${depth.symbol} down, to the bottom of this water` },
       },
       annotations: {
         points: places
@@ -450,7 +459,7 @@ export class AdviceView {
           .slice(0, 4)
           .map(({ name, measures }) => ({
             x: toDisplay(measures.footprintM, length),
-            y: toDisplay(measures.reachM, depth),
+            y: toDisplay(drawnM(measures), depth),
             marker: { size: 0 },
             label: {
               text: name,

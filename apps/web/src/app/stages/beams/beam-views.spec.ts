@@ -53,7 +53,7 @@ describe('the views of the beams', () => {
     expect(names(root).length).toBe(3);
     expect(text(root, '[aria-labelledby="out-title"]')).toContain('inside-one: it looks through the hull');
     await press(root, '#place-0');
-    expect(root.querySelectorAll('.places tbody tr').length).toBe(8);
+    expect(root.querySelectorAll('.places tbody tr').length).toBe(9);
     const points = [...root.querySelectorAll('.places tbody td:last-child')].map((one) => Number(one.textContent));
     expect(points.reduce((sum, one) => sum + one, 0)).toBeCloseTo(Number(text(root, '#place-0 > strong')), 0);
   });
@@ -93,16 +93,34 @@ describe('the views of the beams', () => {
     const rows = [...root.querySelectorAll('table[aria-label="Reach of the sounders"] tbody tr')];
     expect(rows.length).toBe(2);
     for (const row of rows) {
-      const [, , reach, spread] = [...row.querySelectorAll('td')].map((one) => one.textContent);
-      const [bad = 0, well = 0] = (spread?.match(/\d+/g) ?? []).map(Number);
-      const seen = Number(reach?.match(/\d+/)?.[0]);
-      expect(bad).toBeLessThan(seen);
-      expect(seen).toBeLessThan(well);
+      const [, , fish, bottom] = [...row.querySelectorAll('td')].map((one) => one.textContent);
+      // The pool is 60 m deep: metres beyond it are not said, but what is left there.
+      for (const said of [fish, bottom]) expect(said?.replace(/\s+/g, ' ')).toMatch(/\d+ dB ?to spare at 60 m/);
     }
+    expect(text(root, 'section')).toContain('78 dB of electrical noise');
     const imaging = [...root.querySelectorAll('table[aria-label^="Highest imaging"] td:last-child')].map((one) =>
       Number(/\d+/.exec(one.textContent)?.[0]),
     );
-    expect([...imaging].sort((a, b) => b - a)).toEqual(imaging);
+    const covered = imaging.filter((one) => !Number.isNaN(one));
+    expect([...covered].sort((a, b) => b - a)).toEqual(covered);
+  });
+
+  it('say a reach within the water in metres with what it lies between, in three figures at most', async () => {
+    const start = aPlan();
+    const root = await page(ReachView, {
+      ...start,
+      waters: { pool: { ...start.waters['pool']!, greatestM: 9000 } },
+    });
+    const rows = [...root.querySelectorAll('table[aria-label="Reach of the sounders"] tbody tr')];
+    for (const row of rows) {
+      const [, , fish = '', bottom = ''] = [...row.querySelectorAll('td')].map((one) => one.textContent);
+      for (const said of [fish, bottom]) {
+        const [seen = 0, low = 0, high = 0] = (said.match(/\d+/g) ?? []).map(Number);
+        expect(low).toBeLessThan(seen);
+        expect(seen).toBeLessThan(high);
+        for (const figure of [seen, low, high]) expect(String(figure).replace(/0+$/, '').length).toBeLessThanOrEqual(3);
+      }
+    }
   });
 
   it('compare two cones at one frequency and two frequencies with one cone, term by term', async () => {

@@ -227,7 +227,11 @@ export class ConeOrFrequencyView {
   protected readonly narrowDeg = signal(9);
 
   private depth(valueM: number): string {
-    return formatFigure({ value: valueM, quantity: 'depth' }, this.units(), { decimals: 0 });
+    return formatFigure({ value: valueM, quantity: 'depth' }, this.units(), { decimals: 0, figures: 3 });
+  }
+  /** Metres nobody can go to mean nothing. */
+  private said(reachM: number): string {
+    return reachM > (this.wants()?.waterM ?? Infinity) ? 'the bottom of this water' : this.depth(reachM);
   }
   private level(valueDb: number): string {
     return formatFigure({ value: Math.abs(valueDb), quantity: 'level' }, this.units());
@@ -264,15 +268,16 @@ export class ConeOrFrequencyView {
       },
     ].map((one) => {
       const { difference, firstReachM, secondReachM, names } = one;
-      const greatest = Math.max(firstReachM, secondReachM, 1);
+      const [firstM, secondM] = [firstReachM, secondReachM].map((one) => Math.min(one, this.wants()?.waterM ?? one));
+      const greatest = Math.max(firstM ?? 0, secondM ?? 0, 1);
       const widest = Math.max(1, ...termNames.map(([key]) => Math.abs(difference[key])));
       return {
         ...one,
-        verdict: `At ${this.depth(at.rangeM)} the ${names[0]} hears the fish ${this.level(difference.totalDb)} ${difference.totalDb >= 0 ? 'better' : 'worse'} than the ${names[1]}, mostly by ${difference.largest}; it sees it to ${this.depth(firstReachM)} instead of ${this.depth(secondReachM)}.`,
-        words: `Reach: ${names[0]} ${this.depth(firstReachM)}, ${names[1]} ${this.depth(secondReachM)}`,
+        verdict: `At ${this.depth(at.rangeM)} the ${names[0]} hears the fish ${this.level(difference.totalDb)} ${difference.totalDb >= 0 ? 'better' : 'worse'} than the ${names[1]}, mostly by ${difference.largest}; it sees it to ${this.said(firstReachM)} instead of ${this.said(secondReachM)}.`,
+        words: `Reach: ${names[0]} ${this.said(firstReachM)}, ${names[1]} ${this.said(secondReachM)}`,
         reaches: [
-          { name: names[0], depth: this.depth(firstReachM), share: (100 * firstReachM) / greatest },
-          { name: names[1], depth: this.depth(secondReachM), share: (100 * secondReachM) / greatest },
+          { name: names[0], depth: this.said(firstReachM), share: (100 * (firstM ?? 0)) / greatest },
+          { name: names[1], depth: this.said(secondReachM), share: (100 * (secondM ?? 0)) / greatest },
         ],
         terms: termNames.map(([key, name]) => {
           const value = difference[key];

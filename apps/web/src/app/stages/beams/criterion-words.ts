@@ -7,7 +7,8 @@ export const criterionWords: Readonly<Record<Criterion, string>> = {
   'bottom detail': 'the narrowest footprint; full at a tenth of the depth',
   separation: 'echoes told apart; full at 5 cm',
   'dead zone': 'hidden on the usual slope; none left at a fifth of the depth',
+  'blanking zone': 'blind right below the face; none left at a fifth of the depth',
   speed: 'how fast the bottom is still read, against the top speed',
   fitting: 'how easily it goes into this hull',
-  power: 'what it draws; none left at 3 kW',
+  power: 'what it draws; none left at more than such a depth asks for',
 };

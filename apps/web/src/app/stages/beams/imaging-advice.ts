@@ -65,6 +65,7 @@ import { openBoat } from '../open-boat.ts';
                         [value]="place.reachM"
                         quantity="length"
                         [decimals]="0"
+                        [figures]="3"
                         [steps]="working('reach', place, one)"
                       />
                     </td>

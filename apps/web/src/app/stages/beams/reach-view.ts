@@ -7,6 +7,12 @@ import {
   measuresOf,
   measureWorking,
   requiredSnrDb,
+  bottomReachSpan,
+  bottomSnrDb,
+  electricalFloorOf,
+  reachSaid,
+  targetReachSpan,
+  traceSnrDb,
   targetReachM,
   targetSnrDb,
   targetStrength,
@@ -57,7 +63,6 @@ const imagedM = [5, 10, 15, 20, 30, 40, 60, 80, 100, 150];
                   <th scope="col">Sounder</th>
                   <th scope="col">at {{ it.workingM | figure: 'depth' : units() : { decimals: 0 } }}</th>
                   <th scope="col">fish seen to</th>
-                  <th scope="col">give or take</th>
                   <th scope="col">bottom to</th>
                 </tr>
               </thead>
@@ -72,25 +77,48 @@ const imagedM = [5, 10, 15, 20, 30, 40, 60, 80, 100, 150];
                       }
                     </td>
                     <td class="mono">{{ one.here | figure: 'level' : units() }}</td>
-                    <td>
-                      <gk-number
-                        [of]="'Reach of ' + one.name"
-                        [value]="one.beam.reachM"
-                        quantity="depth"
-                        [decimals]="0"
-                        [steps]="one.working"
-                      />
-                    </td>
-                    <td class="mono">
-                      {{ one.badM | figure: 'depth' : units() : { decimals: 0 } }} to
-                      {{ one.wellM | figure: 'depth' : units() : { decimals: 0 } }}
-                    </td>
-                    <td class="mono">{{ one.beam.bottomReachM | figure: 'depth' : units() : { decimals: 0 } }}</td>
+                    @for (seen of one.said; track seen.what) {
+                      <td>
+                        @if (seen.said.within) {
+                          <gk-number
+                            [of]="seen.what + ' of ' + one.name"
+                            [value]="seen.said.span.m"
+                            quantity="depth"
+                            [figures]="3"
+                            [decimals]="0"
+                            [steps]="seen.working"
+                          />
+                          <span class="small faint span"
+                            >{{ seen.said.span.lowM | figure: 'depth' : units() : rounded }} to
+                            {{ seen.said.span.highM | figure: 'depth' : units() : rounded }}</span
+                          >
+                        } @else {
+                          <gk-number
+                            [of]="seen.what + ' of ' + one.name"
+                            [value]="seen.said.spareDb"
+                            quantity="level"
+                            [decimals]="0"
+                            [steps]="seen.working"
+                          />
+                          <span class="small faint span"
+                            >to spare at {{ seen.said.atM | figure: 'depth' : units() : rounded }}</span
+                          >
+                        }
+                      </td>
+                    }
                   </tr>
                 }
               </tbody>
             </table>
           </div>
+          <p class="small">
+            <span class="derived">assumed</span>:
+            {{ floor().in1kHzDb | figure: 'level' : units() : { decimals: 0 } }} of electrical noise in 1 kHz ({{
+              floor().because
+            }}); a single echo wants {{ required | figure: 'level' : units() : { decimals: 0 } }} over the noise, a
+            steady trace of the bottom {{ trace | figure: 'level' : units() : { decimals: 0 } }}. A span is what is not
+            known of fish, bottom and noise; the trial measures the noise.
+          </p>
           @for (one of derived(); track one.name) {
             <p class="small">
               <span class="derived">derived</span>, not on the sheet of {{ one.name }}: {{ one.figures }}. What hangs on
@@ -202,6 +230,10 @@ const imagedM = [5, 10, 15, 20, 30, 40, 60, 80, 100, 150];
     .derived {
       color: var(--check);
     }
+    .span {
+      display: block;
+      white-space: nowrap;
+    }
     .wide {
       overflow-x: auto;
     }
@@ -224,7 +256,10 @@ export class ReachView {
   private readonly plan = this.open.plan;
   protected readonly units = this.open.units;
   protected readonly required = requiredSnrDb;
+  protected readonly trace = traceSnrDb;
+  protected readonly rounded = { figures: 3, decimals: 0 };
   protected readonly listed = signal(false);
+  protected readonly floor = computed(() => electricalFloorOf(this.plan()));
   protected readonly wants = computed(() => wantsOf(this.plan()));
 
   /** Every beam of every sounder aboard. */
@@ -249,9 +284,29 @@ export class ReachView {
           derived: beam.acoustics.derived.join(', '),
           uncertaintyDb,
           here: targetSnrDb(beam.terms, beam.targetStrengthDb, wants.workingM),
-          badM: targetReachM(beam.terms, beam.targetStrengthDb - uncertaintyDb),
           wellM: targetReachM(beam.terms, beam.targetStrengthDb + uncertaintyDb),
-          working: measureWorking('reach', { ...measures, beams: [beam] }, wants),
+          said: [
+            {
+              what: 'Reach',
+              working: measureWorking('reach', { ...measures, beams: [beam] }, wants),
+              said: reachSaid(
+                targetReachSpan(beam.terms, beam.targetStrengthDb, uncertaintyDb),
+                wants.waterM,
+                (rangeM) => targetSnrDb(beam.terms, beam.targetStrengthDb, rangeM),
+                requiredSnrDb,
+              ),
+            },
+            {
+              what: 'Bottom',
+              working: [],
+              said: reachSaid(
+                bottomReachSpan(beam.terms, wants.bottom),
+                wants.waterM,
+                (rangeM) => bottomSnrDb(beam.terms, wants.bottom, rangeM),
+                traceSnrDb,
+              ),
+            },
+          ],
         };
       });
     });
@@ -265,7 +320,8 @@ export class ReachView {
   protected readonly deepestM = computed(() => {
     const wants = this.wants();
     const furthest = Math.max(0, ...this.beams().map(({ wellM }) => wellM));
-    return Math.max(10, Math.min(furthest * 1.05, (wants?.deepestM ?? 40) * 4));
+    // The picture ends with the boat's water: nobody fishes below it.
+    return Math.max(10, Math.min(furthest * 1.05, wants?.waterM ?? 160));
   });
 
   protected readonly table = computed(() =>
@@ -294,7 +350,7 @@ export class ReachView {
       `Signal over noise against depth. ${this.beams()
         .map(
           ({ name, beam }) =>
-            `${name} at ${formatFigure({ value: beam.frequencyHz, quantity: 'frequency' }, this.units())} sees the fish to ${formatFigure({ value: beam.reachM, quantity: 'depth' }, this.units(), { decimals: 0 })}`,
+            `${name} at ${formatFigure({ value: beam.frequencyHz, quantity: 'frequency' }, this.units())} sees the fish to ${beam.reachM > this.deepestM() ? 'the bottom of this water' : formatFigure({ value: beam.reachM, quantity: 'depth' }, this.units(), this.rounded)}`,
         )
         .join('; ')}.`,
   );
