@@ -312,6 +312,101 @@ describe('the views', () => {
     minutes,
   );
 
+  /** Everything a keyboard can stop at, as one name each; of a group of radio buttons only the one that is chosen. */
+  const stops = `[...document.querySelectorAll('a[href], button:not([disabled]), input:not([disabled]), select:not([disabled]), textarea:not([disabled]), summary, [tabindex="0"]')]
+    .filter((one) => one.checkVisibility({ visibilityProperty: true }) && one.tabIndex >= 0)
+    .filter((one) => one.type !== 'radio' || one.checked)`;
+
+  for (const view of views)
+    it(
+      `are walked by Tab from end to end, with no loop, no lost focus and a ring on each field: ${view || 'fleet'}`,
+      async () => {
+        const { driver } = browser;
+        await show(view);
+        await new Promise((resolve) => setTimeout(resolve, 600));
+        const count = await driver.executeScript<number>(`window.walked = new Set(); return ${stops}.length;`);
+        expect(count).toBeGreaterThan(5);
+        const thin: string[] = [];
+        let again = '';
+        let lost = 0;
+        for (let i = 0; i < 2 * count + 10; i++) {
+          await driver.actions().sendKeys(Key.TAB).perform();
+          const at = await driver.executeScript<{ state: string; name: string; thin: boolean }>(`
+            const at = document.activeElement;
+            if (!at || at === document.body) return { state: window.walked.size ? 'body' : 'start', name: '', thin: false };
+            const name = at.tagName + ' #' + at.id + ' ' + (at.getAttribute('aria-label') ?? at.textContent.trim()).slice(0, 40);
+            const { outlineStyle, outlineWidth } = getComputedStyle(at);
+            const field = at.matches('input, select, textarea') && !at.closest('.file');
+            const thin = field && (outlineStyle === 'none' || Number.parseFloat(outlineWidth) < 3);
+            const before = window.walked.has(at);
+            window.walked.add(at);
+            return { state: before ? 'again' : 'new', name, thin };
+          `);
+          if (at.thin) thin.push(at.name);
+          if (at.state === 'body') lost += 1;
+          if (at.state === 'again') {
+            again = at.name;
+            break;
+          }
+          // At the end the focus leaves the page for the browser's own bar, once.
+          if (lost > 1) break;
+        }
+        const missed = await driver.executeScript<string[]>(
+          `return ${stops}.filter((one) => !window.walked.has(one)).map((one) => one.tagName + ' #' + one.id + ' ' + one.textContent.trim().slice(0, 40));`,
+        );
+        expect(missed).withContext(`never reached; came back to ${again}`).toEqual([]);
+        expect(lost).withContext('times nothing had the focus').toBeLessThanOrEqual(1);
+        expect(thin).withContext('without a ring of 3 px').toEqual([]);
+      },
+      2 * minutes,
+    );
+
+  it(
+    'move a mark on the hull by arrow after arrow, and give the focus back after removing and after closing find',
+    async () => {
+      const { driver } = browser;
+      await show('boats/sable-wren/fit');
+      const mark = '#mark-side-equipment-d-antenna';
+      const focused = (): Promise<string> => driver.executeScript<string>('return document.activeElement?.id ?? ""');
+      await driver.executeScript(`document.querySelector('${mark}').focus()`);
+      const place = (): Promise<string> =>
+        driver.executeScript<string>(`return document.querySelector('${mark}').getAttribute('aria-valuetext')`);
+      const seen = new Set([await place()]);
+      for (let i = 0; i < 4; i++) {
+        await driver.actions().sendKeys(Key.ARROW_RIGHT).perform();
+        const before = [...seen].at(-1) ?? '';
+        await eventually(place, (now) => now !== before, 'the mark moved');
+        seen.add(await place());
+        expect(`#${await focused()}`).toBe(mark);
+      }
+      expect(seen.size).toBe(5);
+
+      await show('boats/sable-wren/calibrate');
+      const removes = 'button[aria-label^="Remove reading"]';
+      await driver.executeScript(`document.querySelectorAll('${removes}')[1].focus()`);
+      await driver.actions().sendKeys(Key.ENTER).perform();
+      await eventually(
+        () => driver.executeScript<string>('return document.activeElement?.closest("table")?.tagName ?? ""'),
+        (tag) => tag === 'TABLE',
+        'the focus near what was removed',
+      );
+      await driver.executeScript(`document.querySelector('#tolerance').focus()`);
+      await driver.executeScript(
+        `document.querySelector('#tolerance').blur(); document.querySelector('#enter-offset, .either button').focus()`,
+      );
+      const had = await driver.executeScript<string>('return document.activeElement.textContent.trim()');
+      await driver.actions().sendKeys('/').perform();
+      await find(driver, '#find-words');
+      await driver.actions().sendKeys(Key.ESCAPE).perform();
+      await eventually(
+        () => driver.executeScript<string>('return document.activeElement.textContent.trim()'),
+        (now) => now === had,
+        'the focus given back',
+      );
+    },
+    2 * minutes,
+  );
+
   it(
     'show which way of working is silent, and clear a finding by its own way out',
     async () => {

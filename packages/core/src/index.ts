@@ -178,6 +178,12 @@ export {
 export { sightLine } from './fit/sight-line.ts';
 export { bowHeightM, runningTrimDeg, type Guessed } from './fit/bow-guess.ts';
 export { stationSight, type StationSight } from './fit/station-sight.ts';
+export { readBundle, type ReadBundle } from './exchange/read-bundle.ts';
+export { faceAboveWater } from './findings/rules/face-above-water.ts';
+export { placeRules } from './findings/rules/places.ts';
+export { usefulWays } from './beams/useful-ways.ts';
+export { usualSideM } from './fit/usual-side.ts';
+export { hullChanges, usualPropellers } from './fit/places.ts';
 export { deepestWaterM, reachSaid, type ReachSaid } from './beams/reach-said.ts';
 export { electricalFloorOf } from './acoustics/electrical-floor.ts';
 export { ampacity } from './power/ampacity.ts';

@@ -35,8 +35,9 @@ const planOf = ({ boat, water, depthM, fish: [lengthCm, shallowestM, deepestM], 
     working: { waterId: 'one', depthM },
   };
 };
+const catalogue = shippedCatalogue.map((entry) => ({ ...entry, version: 1, shipped: true }));
 const placesOf = (brief: Brief): readonly Place[] =>
-  rankTransducers(planOf(brief), shippedCatalogue, 'only one')?.places ?? [];
+  rankTransducers(planOf(brief), catalogue, 'only one')?.places ?? [];
 const mountings = (places: readonly Place[]): string[] =>
   places.flatMap(({ candidates }) => candidates.map(({ mounting }) => mounting));
 
@@ -115,7 +116,7 @@ describe('the advice from the shipped catalogue', () => {
   });
 
   it('wants a bow motor for what hangs on one', () => {
-    const without = rankTransducers(planOf(pond), shippedCatalogue, 'only one')?.ruledOut ?? [];
+    const without = rankTransducers(planOf(pond), catalogue, 'only one')?.ruledOut ?? [];
     const forward = shippedCatalogue.filter(
       ({ item }) => item.type === 'transducer' && item.mountings.every((one) => one === 'bow motor'),
     );

@@ -2,7 +2,7 @@ import { idSchema } from '@grey-keel/model';
 import express, { Router, type RequestHandler } from 'express';
 import * as z from 'zod';
 import type { CatalogueStore } from '../catalogue/catalogue-store.ts';
-import { readBundle } from '../exchange/bundles.ts';
+import { readBundle } from '@grey-keel/core';
 import type { BoatStore } from '../fleet/boat-store.ts';
 import { sendProblem } from './problem.ts';
 import { validated } from './validated.ts';

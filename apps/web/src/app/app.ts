@@ -1,5 +1,6 @@
-import { ChangeDetectionStrategy, Component } from '@angular/core';
+import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { RouterOutlet } from '@angular/router';
+import { FocusKeeper } from './shell/focus-keeper.ts';
 
 @Component({
   selector: 'gk-root',
@@ -7,4 +8,8 @@ import { RouterOutlet } from '@angular/router';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: '<router-outlet />',
 })
-export class App {}
+export class App {
+  constructor() {
+    inject(FocusKeeper).watch();
+  }
+}

@@ -51,6 +51,35 @@ describe('target-area', () => {
     expect(polygons.flat().flat().length).toBeGreaterThan(20);
   });
 
+  it('knows how far a ring is and not which way, and of a sickle which way and how wide', () => {
+    const both = (atM: [number, number], shows: MarkStrength, depthM = 30) =>
+      answerOf(targetArea, {
+        beams: [
+          { ...wide, atM: [0, 0] },
+          { ...narrow, atM, shows },
+        ],
+        depthM,
+        fromAtM: [0, 0],
+      });
+    const ring = both([0, 0], 'none');
+    expect([ring.bearingDeg, ring.moveForwardM, ring.moveStarboardM]).toEqual([null, null, null]);
+    expect(ring.moveM).toBeCloseTo(30 * Math.tan(4.5 * radian), 1);
+    expect(ring.directionWidthDeg).toBeCloseTo(360, 6);
+    // A second wide cone 8 m ahead does not show it: what is left is a sickle astern.
+    const sickle = answerOf(targetArea, {
+      beams: [
+        { ...wide, atM: [0, 0] },
+        { ...wide, atM: [8, 0], shows: 'none' },
+      ],
+      depthM: 30,
+      fromAtM: [8, 0],
+    });
+    expect(Math.abs((sickle.bearingDeg ?? 0) - 180)).toBeLessThan(3);
+    // From 8 m ahead the disc of 30 tan 12 degrees, 6.4 m, is seen asin(6.4 / 8) to each side.
+    expect(sickle.directionWidthDeg).toBeLessThan(2 * (Math.asin((30 * Math.tan(12 * radian)) / 8) / radian) + 2);
+    expect(sickle.directionWidthDeg).toBeGreaterThan(60);
+  });
+
   it('tells the least move in the boat, and its bearing by her heading', () => {
     const it = answerOf(targetArea, {
       beams: [{ beamwidthDeg: 20, atM: [30, 0], shows: 'strong' }],

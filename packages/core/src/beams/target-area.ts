@@ -39,16 +39,40 @@ const nearestOn = ([px, py]: Place, [ax, ay]: Place, [bx, by]: Place): Place => 
   return [ax + share * dx, ay + share * dy];
 };
 
+/** An area that lies round more than this, seen from there, gives no direction. */
+const roundDeg = 300;
+
+/** How wide edges lie round about, seen from a place: all round less the widest gap between the bearings they fill. */
+const widthSeen = (edges: readonly (readonly [Place, Place])[], [x, y]: Place): number => {
+  const bearing = ([px, py]: Place): number => (Math.atan2(py - y, px - x) / radian + 360) % 360;
+  // Each edge fills the shorter way between the bearings of its ends.
+  const filled = edges
+    .map(([from, to]) => {
+      const start = bearing(from);
+      const turn = ((bearing(to) - start + 540) % 360) - 180;
+      return turn >= 0 ? ([start, turn] as const) : ([(start + turn + 360) % 360, -turn] as const);
+    })
+    .sort((a, b) => a[0] - b[0]);
+  const first = filled[0];
+  if (!first) return 0;
+  let [end, widest] = [first[0] + first[1], 0];
+  for (const [start, turn] of filled.slice(1)) {
+    widest = Math.max(widest, start - end);
+    end = Math.max(end, start + turn);
+  }
+  return 360 - Math.max(widest, first[0] + 360 - end);
+};
+
 /**
  * Where a mark must be, from which of any number of beams show it and how strong: inside the half-power cones that
  * show it strong, between half power and -10 dB of those that show it weak, outside the half-power cones of those that
  * do not show it. Places are [forward, starboard] in metres, the mark's depth below the faces. The move is the least
- * that brings `fromAtM` over the area. Source: plane geometry; polygons cut by Martinez, Rueda and Feito 2009.
+ * that brings `fromAtM` over the area; where that lies all round, its length is known and its direction is not. Source: plane geometry; polygons cut by Martinez, Rueda and Feito 2009.
  */
 export const targetArea = defineCalculation({
   name: 'target-area',
   purpose: 'Where a mark must be, from which of several beams show it, and the least move over it',
-  version: 1,
+  version: 2,
   input: z.strictObject({
     beams: z
       .array(
@@ -74,6 +98,8 @@ export const targetArea = defineCalculation({
     moveM: z.number().nullable(),
     bearingDeg: z.number().nullable(),
     farthestM: z.number().nullable(),
+    /** How wide the area lies round about, seen from there, degrees: over 300 no direction is known. Null for no area. */
+    directionWidthDeg: z.number().nullable(),
     centreM: place.nullable(),
   }),
   run: ({ beams, depthM, fromAtM, headingDeg }) => {
@@ -109,6 +135,8 @@ export const targetArea = defineCalculation({
           .map(([from, to]) => nearestOn(fromAtM, from, to))
           .reduce<Place | null>((best, one) => (best && away(best) <= away(one) ? best : one), null);
     const farthestM = edges.length ? Math.max(...edges.map(([, to]) => away(to))) : null;
+    const directionWidthDeg = edges.length ? (inside ? 360 : widthSeen(edges, fromAtM)) : null;
+    const directed = directionWidthDeg !== null && (inside || directionWidthDeg <= roundDeg);
     const forward = nearest && nearest[0] - fromAtM[0];
     const starboard = nearest && nearest[1] - fromAtM[1];
     const inputs = [
@@ -131,14 +159,15 @@ export const targetArea = defineCalculation({
     return {
       areaM2,
       polygons,
-      moveForwardM: forward,
-      moveStarboardM: starboard,
+      moveForwardM: directed ? forward : null,
+      moveStarboardM: directed ? starboard : null,
       moveM: nearest && away(nearest),
       bearingDeg:
-        forward === null || starboard === null || inside
+        forward === null || starboard === null || inside || !directed
           ? null
           : (((headingDeg + Math.atan2(starboard, forward) / radian) % 360) + 360) % 360,
       farthestM,
+      directionWidthDeg,
       centreM: largest ? polygonCentroid(largest) : null,
       flags: !shown.length
         ? ['No beam shows it: it may be anywhere outside them all.']

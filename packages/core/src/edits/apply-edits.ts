@@ -172,6 +172,18 @@ const notYet = (record: object, path: string, word: string, id: string): void =>
 const batteryOf = (plan: Plan, id: string) => stood(plan.power.batteries, 'power.batteries', 'battery', id);
 const circuitOf = (plan: Plan, id: string) => stood(plan.power.circuits, 'power.circuits', 'circuit', id);
 
+const hullOf = ({ lengthM, beamM, draughtM, hullForm }: Plan['boat']): NonNullable<Plan['fittedHull']> => ({
+  lengthM,
+  beamM,
+  draughtM,
+  hullForm,
+});
+
+/** The first thing that is put on a hull is put on the hull as it is. */
+const fitting = (plan: Plan): void => {
+  plan.fittedHull ??= hullOf(plan.boat);
+};
+
 const applyTo = (plan: Plan, edit: Exclude<Edit, { type: 'restore' }>): void => {
   switch (edit.type) {
     case 'describeBoat':
@@ -227,6 +239,7 @@ const applyTo = (plan: Plan, edit: Exclude<Edit, { type: 'restore' }>): void => 
       return;
     case 'placeTransducer':
       absent(plan, 'transducers', edit.id);
+      fitting(plan);
       plan.transducers[edit.id] = edit.transducer;
       return;
     case 'describeTransducer':
@@ -347,6 +360,7 @@ const applyTo = (plan: Plan, edit: Exclude<Edit, { type: 'restore' }>): void => 
       return;
     case 'placeEquipment':
       absent(plan, 'equipment', edit.id);
+      fitting(plan);
       plan.equipment[edit.id] = edit.equipment;
       return;
     case 'describeEquipment':
@@ -356,6 +370,9 @@ const applyTo = (plan: Plan, edit: Exclude<Edit, { type: 'restore' }>): void => 
       delete plan.equipment[edit.id];
       delete plan.sources[edit.id];
       delete plan.network.devices[edit.id];
+      return;
+    case 'confirmPlaces':
+      plan.fittedHull = hullOf(plan.boat);
       return;
     case 'addBattery':
       notYet(plan.power.batteries, 'power.batteries', 'battery', edit.id);

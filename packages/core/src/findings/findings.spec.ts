@@ -4,6 +4,7 @@ import { stageStates, waterline } from '../plan/stage-state.ts';
 import { aBeam, aPage, aPlan, aTransducer, aWater, edited, fitted, pair, withEntered } from '../testing/sample-plan.ts';
 import { expectWorkingHolds } from '../testing/evaluated.ts';
 import { depthFaults } from '../testing/depth-faults.ts';
+import { placeFaults } from '../testing/place-faults.ts';
 import { fitFaults } from '../testing/fit-faults.ts';
 import { findings, rules } from './findings.ts';
 
@@ -252,7 +253,7 @@ describe('findings', () => {
   it('have a case for every rule', () => {
     const covered = new Set([
       ...Object.keys(cases),
-      ...Object.keys({ ...fitFaults, ...depthFaults }).map((name) => name.split(':')[0]),
+      ...Object.keys({ ...fitFaults, ...depthFaults, ...placeFaults }).map((name) => name.split(':')[0]),
     ]);
     expect(rules.map(({ id }) => id).filter((id) => !covered.has(id))).toEqual([]);
   });

@@ -34,12 +34,14 @@ import {
   viewWithoutTransducer,
 } from './rules/pages.ts';
 import { networkRules } from './rules/network.ts';
+import { placeRules } from './rules/places.ts';
 import { powerRules } from './rules/power.ts';
 import { salinityKind } from './rules/salinity-kind.ts';
 import { sameBand } from './rules/same-band.ts';
 import { sameName } from './rules/same-name.ts';
 import { sheetEfficiency } from './rules/sheet-efficiency.ts';
 import { sourceRules } from './rules/sources.ts';
+import { transmitsForNothing } from './rules/transmits-for-nothing.ts';
 import { transmitsOnTrailer } from './rules/transmits-on-trailer.ts';
 
 /** Every rule a boat is judged by. */
@@ -50,6 +52,7 @@ export const rules: readonly Rule[] = [
   noTransducer,
   faceAboveWater,
   transmitsOnTrailer,
+  transmitsForNothing,
   coneLevel,
   sheetEfficiency,
   bottomOnPlane,
@@ -58,6 +61,7 @@ export const rules: readonly Rule[] = [
   absorptionHeavy,
   brackishAbsorption,
   narrowOutsideWide,
+  ...placeRules,
   ...fitRules,
   ...powerRules,
   ...networkRules,

@@ -1,6 +1,7 @@
 import type { Plan } from '@grey-keel/model';
 import { expectWorkingHolds } from '../testing/evaluated.ts';
 import { depthFaults } from '../testing/depth-faults.ts';
+import { placeFaults } from '../testing/place-faults.ts';
 import { fitFaults, soundBoat } from '../testing/fit-faults.ts';
 import { edited, seeded } from '../testing/sample-plan.ts';
 import { findingsOf } from './rule.ts';
@@ -16,6 +17,8 @@ import {
 import { fitRules } from './rules/fit.ts';
 import { networkRules } from './rules/network.ts';
 import { orderOfValues } from './rules/order-of-values.ts';
+import { placeRules } from './rules/places.ts';
+import { transmitsForNothing } from './rules/transmits-for-nothing.ts';
 import { powerRules } from './rules/power.ts';
 import { sameBand } from './rules/same-band.ts';
 import { sourceRules } from './rules/sources.ts';
@@ -30,9 +33,18 @@ const depthRules = [
   offsetGeometry,
   orderOfValues,
 ];
-const rules = [...fitRules, ...powerRules, ...networkRules, ...sourceRules, ...depthRules, sameBand];
+const rules = [
+  ...fitRules,
+  ...powerRules,
+  ...networkRules,
+  ...sourceRules,
+  ...depthRules,
+  ...placeRules,
+  sameBand,
+  transmitsForNothing,
+];
 /** A fault is named by the rule that has to speak, and what is put in where there are several. */
-const faults = { ...fitFaults, ...depthFaults };
+const faults = { ...fitFaults, ...depthFaults, ...placeFaults };
 const speaking = (plan: Plan) => rules.flatMap((rule) => findingsOf(rule, plan));
 
 describe('faults of fit, wires, sources and depth put into 200 boats at random', () => {

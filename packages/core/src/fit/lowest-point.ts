@@ -1,4 +1,4 @@
-import { waysOfWorking, type Plan, type Way, type WaySet, type WorkingStep } from '@grey-keel/model';
+import { waysOfWorking, type Plan, type Transducer, type Way, type WaySet, type WorkingStep } from '@grey-keel/model';
 import { inOrder } from '../plan/working-water.ts';
 import { waysAfloat } from '../plan/way-speeds.ts';
 import { given, reckoned } from '../working-step.ts';
@@ -10,6 +10,12 @@ const always = (way: Way): boolean => way !== 'trailer';
 /** Whether something hangs in the water in a way of working: as was said of it, or as such things usually are. */
 const isLowered = (loweredIn: WaySet | undefined, usually: (way: Way) => boolean, way: Way): boolean =>
   loweredIn ? loweredIn[way] === true : usually(way);
+
+/** Whether a transducer is down in the water in a way of working: what hangs on a motor or a pole is lifted to run. */
+export const transducerLowered = (
+  { mounting, loweredIn }: Pick<Transducer, 'mounting' | 'loweredIn'>,
+  way: Way,
+): boolean => isLowered(loweredIn, mounting === 'bow motor' || mounting === 'pole' ? raisedWhenRunning : always, way);
 
 interface Hanging {
   readonly id: string;
@@ -39,10 +45,10 @@ const hangingOf = (plan: Plan): Hanging[] => [
     const usually = kind === 'bow motor' ? raisedWhenRunning : always;
     return { id, name, step, belowKeelM: step.value, lowered: (way) => isLowered(loweredIn, usually, way) };
   }),
-  ...inOrder(plan.transducers).map(([id, { name, mounting, aboveKeelM, loweredIn }]): Hanging => {
+  ...inOrder(plan.transducers).map(([id, transducer]): Hanging => {
+    const { name, aboveKeelM } = transducer;
     const step = reaches(name, aboveKeelM, 0);
-    const usually = mounting === 'bow motor' || mounting === 'pole' ? raisedWhenRunning : always;
-    return { id, name, step, belowKeelM: step.value, lowered: (way) => isLowered(loweredIn, usually, way) };
+    return { id, name, step, belowKeelM: step.value, lowered: (way) => transducerLowered(transducer, way) };
   }),
 ];
 

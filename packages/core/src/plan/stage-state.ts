@@ -6,6 +6,7 @@ import { fittedStations } from '../findings/rules/pages.ts';
 import { cardStanding } from '../handover/card.ts';
 import { bindingsAt } from '../keys/key-slots.ts';
 import { pageFor, shownWays } from '../pages/pages-at.ts';
+import { hullChanges } from '../fit/places.ts';
 import { fitToDo, sourcesToDo } from './still-to-do.ts';
 
 type Standing = Exclude<StageState, 'stop'>;
@@ -33,7 +34,10 @@ const done = (left: readonly unknown[]): Standing => (left.length === 0 ? 'fresh
 export const builtStages: readonly { readonly stage: Stage; readonly standing: (plan: Plan) => Standing }[] = [
   { stage: 'brief', standing: (plan) => (missingFacts(plan).length === 0 ? 'fresh' : 'missing') },
   { stage: 'beams', standing: (plan) => (Object.keys(plan.transducers).length > 0 ? 'fresh' : 'missing') },
-  { stage: 'fit', standing: (plan) => done(fitToDo(plan)) },
+  {
+    stage: 'fit',
+    standing: (plan) => worst([done(fitToDo(plan)), hullChanges(plan).length ? 'stale' : 'fresh']),
+  },
   { stage: 'sources', standing: (plan) => done(sourcesToDo(plan)) },
   {
     stage: 'calibrate',

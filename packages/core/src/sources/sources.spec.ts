@@ -1,9 +1,13 @@
 import type { Plan } from '@grey-keel/model';
 import { expectWorkingHolds } from '../testing/evaluated.ts';
 import { aPlan, aTransducer, edited, fitted, withEntered } from '../testing/sample-plan.ts';
+import { findingsOf } from '../findings/rule.ts';
+import { displayDepthError, waterType } from '../findings/rules/sources.ts';
 import { shallowLimits, voltageLimits } from './alarm-limits.ts';
+import { asShown, depthDisplayOf, upToStepM } from './depth-display.ts';
 import { feedChoices, poorRank } from './feeds.ts';
 import { isFactoryName, suggestSourceName } from './source-names.ts';
+import { timeToAct } from './time-to-act.ts';
 import { changesWith, whatTravels } from './what-travels.ts';
 
 describe('the names of sources', () => {
@@ -102,6 +106,80 @@ describe('the limits of an alarm', () => {
       load: { ...load, deviceId: null },
     });
     expect(voltageLimits(unsaid, 'helm')).toBeNull();
+  });
+});
+
+describe('the time to act on a shallow alarm', () => {
+  const plan = edited(
+    withEntered(aPlan(), 'a-wide'),
+    { type: 'useWay', way: 'running', used: true },
+    { type: 'describeBoat', changes: { cruiseSpeedMps: 12 } },
+    { type: 'setScene', changes: { slopeDeg: -10 } },
+    { type: 'feed', stationId: 'helm', quantity: 'depth', feed: { sourceId: 'a-wide', fallbackId: null } },
+  );
+  const running = (changed: Plan) => timeToAct(changed, 'helm').find(({ way }) => way === 'running');
+
+  it('costs the distance run in it over the slope of the brief, and leaves the limit as it is', () => {
+    const it = running(plan);
+    // 12 m/s for 10 s are 120 m; over ten degrees 120 tan 10.
+    expect(it?.costM).toBeCloseTo(120 * Math.tan((10 * Math.PI) / 180), 9);
+    // Half a metre of draught and a tenth of tolerance beneath it.
+    expect(it?.neededM).toBeCloseTo(0.6 + (it?.costM ?? 0), 9);
+    expectWorkingHolds(it?.working ?? [], 'time');
+    expect(shallowLimits(plan, 'helm')?.least).toBeCloseTo(1.1, 9);
+    const twice = edited(plan, { type: 'describeUnit', stationId: 'helm', changes: { alarms: { actInS: 20 } } });
+    expect(running(twice)?.costM).toBeCloseTo(2 * (it?.costM ?? 0), 9);
+  });
+
+  it('is not to be had where that is more than the water there is', () => {
+    expect(running(plan)?.gives).toBeTrue();
+    expect(running(edited(plan, { type: 'workAtDepth', depthM: 21 }))?.gives).toBeFalse();
+    expect(timeToAct(plan, 'helm').find(({ way }) => way === 'trolling')?.said).toBeFalse();
+    expect(timeToAct(edited(plan, { type: 'feed', stationId: 'helm', quantity: 'depth', feed: null }), 'helm')).toEqual(
+      [],
+    );
+  });
+});
+
+describe('a display that shows feet', () => {
+  const feet = edited(fitted(aPlan()), {
+    type: 'describeUnit',
+    stationId: 'helm',
+    changes: { depthUnit: 'ft', depthStep: 0.1 },
+  });
+  const display = depthDisplayOf(feet, 'helm');
+
+  it('is set to its own next step at or over a limit, and writes it so', () => {
+    expect(asShown(upToStepM(1.1, display), display).replace('\u00a0', ' ')).toBe('3.7 ft');
+    expect(upToStepM(3.6 * 0.3048, display)).toBeCloseTo(3.6 * 0.3048, 9);
+    expect(asShown(1.1, display).replace('\u00a0', ' ')).toBe('3.61 ft');
+    const whole = { ...display, step: 1 };
+    expect(asShown(upToStepM(1.1, whole), whole).replace('\u00a0', ' ')).toBe('4 ft');
+  });
+});
+
+describe('what a display takes for sound', () => {
+  it('reads 30 m of fresh water at 9 degrees as 31.2 m with a figure of 1500', () => {
+    const own = edited(
+      fitted(aPlan()),
+      { type: 'workAtDepth', depthM: 30 },
+      { type: 'describeUnit', stationId: 'helm', changes: { ownSoundSpeedMps: 1500 } },
+    );
+    // 30 x 1500 / 1443.6
+    expect(30 + (displayDepthError(own, 'helm', 30)?.step.value ?? 0)).toBeCloseTo(31.17, 1);
+  });
+
+  it('is advised by the least error, not by the name of the water: fresh at 2 ppt, brackish at 8', () => {
+    const wayOut = (salinityPpt: number): string => {
+      const plan = edited(
+        fitted(aPlan()),
+        { type: 'describeWater', id: 'pool', changes: { kind: 'brackish', salinityPpt } },
+        { type: 'describeUnit', stationId: 'helm', changes: { waterType: 'salt' } },
+      );
+      return findingsOf(waterType, plan)[0]?.wayOut.label ?? '';
+    };
+    expect(wayOut(2)).toBe('Set it to fresh');
+    expect(wayOut(8)).toBe('Set it to brackish');
   });
 });
 

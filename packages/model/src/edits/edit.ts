@@ -121,6 +121,9 @@ export const editSchema = z.discriminatedUnion('type', [
   z.strictObject({ type: z.literal('describeEquipment'), id: idSchema, changes: equipmentSchema.partial() }),
   z.strictObject({ type: z.literal('removeEquipment'), id: idSchema }),
 
+  /** The places were looked over on the hull as it is now. */
+  z.strictObject({ type: z.literal('confirmPlaces') }),
+
   z.strictObject({ type: z.literal('addBattery'), id: idSchema, battery: batterySchema }),
   z.strictObject({ type: z.literal('describeBattery'), id: idSchema, changes: batterySchema.partial() }),
   /** Its circuits stay, with nothing to hang on. */

@@ -40,4 +40,7 @@ export const boatSchema = z.strictObject({
   electricalFloorDb: z.number().min(20).max(130).nullable().optional(),
   notes: z.string().max(4000),
 });
+/** What of the hull the places on it were chosen for. */
+export const fittedHullSchema = boatSchema.pick({ lengthM: true, beamM: true, draughtM: true, hullForm: true });
+export type FittedHull = z.output<typeof fittedHullSchema>;
 export type Boat = z.output<typeof boatSchema>;

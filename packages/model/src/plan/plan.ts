@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { adviceSchema } from './advice.ts';
-import { boatSchema } from './boat.ts';
+import { boatSchema, fittedHullSchema } from './boat.ts';
 import { depthOffsetSchema } from './depth-offset.ts';
 import { fittedDisplaySchema } from './display.ts';
 import { equipmentSchema } from './equipment.ts';
@@ -55,6 +55,8 @@ export const planSchema = z.strictObject({
   scene: sceneSchema,
   fish: z.record(idSchema, placedFishSchema),
   equipment: z.record(idSchema, equipmentSchema),
+  /** The hull as it was when the first thing was put on it, or when the places were last looked over; left out before. */
+  fittedHull: fittedHullSchema.optional(),
   power: powerSchema,
   network: networkSchema,
   /** By transducer or piece of equipment. */

@@ -45,7 +45,7 @@ const largestBundleBytes = 8 * 1024 * 1024;
           <form class="row" (ngSubmit)="make()">
             <label for="new-boat" class="small faint">New boat</label>
             <input pInputText id="new-boat" name="name" autocomplete="off" placeholder="her name" [(ngModel)]="name" />
-            <button type="submit" class="action chief">Add her</button>
+            <button type="submit" class="action chief">Add boat</button>
           </form>
           <button type="button" class="action" (click)="backUp()">Back up the shop</button>
           <label class="action file" for="bundle-file">
@@ -190,10 +190,24 @@ export class FleetPage {
   protected make(): void {
     const name = nameSchema.safeParse(this.name.trim());
     if (!name.success) return this.tell(`New boat: ${name.error.issues[0]?.message ?? ''}`);
+    if (this.called(name.data) && this.asked !== name.data) {
+      this.asked = name.data;
+      return this.tell(
+        `New boat: there is a boat called "${name.data}" already. Give this one another name, or press "Add boat" again to have two of it.`,
+      );
+    }
     void this.trying(async () => {
       const { id } = await firstValueFrom(this.api.make(newId(), name.data));
       await this.router.navigate(['boats', id, 'brief']);
     });
+  }
+
+  /** A name that was said to be there already: pressing again means it. */
+  private asked = '';
+
+  private called(name: string): boolean {
+    const plain = name.trim().toLowerCase();
+    return this.boats().some((one) => one.name.trim().toLowerCase() === plain);
   }
 
   protected take(event: Event): void {
@@ -207,7 +221,14 @@ export class FleetPage {
       );
     void this.trying(async () => {
       const boat = await firstValueFrom(this.api.importBundle(newId(), await file.text()));
-      this.message.set({ text: `${boat.plan.boat.name} was imported.`, bad: false });
+      const { name } = boat.plan.boat;
+      const there = this.called(name);
+      this.message.set({
+        text: there
+          ? `${name} was imported beside the boat of that name that is already here: neither was changed. Rename one, or delete one.`
+          : `${name} was imported.`,
+        bad: false,
+      });
       this.load();
     });
   }

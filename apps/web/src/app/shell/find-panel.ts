@@ -12,6 +12,7 @@ import {
 import { Router } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { Dialog } from 'primeng/dialog';
+import { FocusKeeper } from './focus-keeper.ts';
 import { GoTo } from '../shared/go-to.ts';
 import { fleetEvents, fleetFeature } from '../state/lists.ts';
 import { selectBoatId, selectPlan } from '../state/plan.selectors.ts';
@@ -121,6 +122,7 @@ export class FindPanel {
     effect(() => {
       if (!this.open()) return;
       untracked(() => {
+        this.giveBack = this.keeper.give();
         this.type('');
         this.store.dispatch(fleetEvents.opened());
       });
@@ -142,6 +144,8 @@ export class FindPanel {
     if (count) this.at.update((at) => (at + by + count) % count);
   }
 
+  private readonly keeper = inject(FocusKeeper);
+  private giveBack: () => void = () => undefined;
   private going: FindEntry | null = null;
 
   protected go(entry: FindEntry | undefined): void {
@@ -154,7 +158,7 @@ export class FindPanel {
   protected arrive(): void {
     const entry = this.going;
     this.going = null;
-    if (!entry) return;
+    if (!entry) return this.giveBack();
     if (entry.does === 'units') this.store.dispatch(viewEvents.nextUnitsWanted());
     else if (entry.does === 'theme') this.store.dispatch(viewEvents.nextThemeWanted());
     else if (entry.does === 'shortcuts') this.shortcuts.emit();

@@ -312,7 +312,7 @@ describe('the pages', () => {
     it('lists findings of the stage first, counts them, and carries out a way out that is safe', async () => {
       const start = { ...aPlan(), transducers: { 'a-wide': aTransducer({ transmitsIn: { trailer: true } }) } };
       const root = await page(FindingsColumn, start, { boatId: 'test-hull', stage: 'beams' });
-      expect(text(root, '[role="status"]')).toBe('1 stop 2 check');
+      expect(text(root, '[role="status"]')).toBe('1 stop 3 check');
       expect(root.querySelector('gk-finding article')?.getAttribute('data-finding')).toBe(
         'transmits-on-trailer:a-wide',
       );

@@ -208,6 +208,8 @@ export const preset = definePreset(used, {
     },
   },
   components: {
+    // The library takes the ring away from its text fields, and leaves a hair of another colour.
+    inputtext: { root: { focusRing: { width: '3px', style: 'solid', color: 'var(--water)', offset: '1px' } } },
     datatable: {
       headerCell: { padding: '0.4rem 0.5rem', background: 'var(--sheet)', color: 'var(--faint)' },
       bodyCell: { padding: '0.35rem 0.5rem' },

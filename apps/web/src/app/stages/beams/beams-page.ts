@@ -10,7 +10,7 @@ import {
   signal,
   untracked,
 } from '@angular/core';
-import { lostToAbsorption, sectionAt, workingWater } from '@grey-keel/core';
+import { lostToAbsorption, sectionAt, usefulWays, usualSideM, workingWater } from '@grey-keel/core';
 import { planSchema, type CatalogueEntry, type Source, type Transducer, type TransducerEntry } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
 import { ServerApi } from '../../api/server-api.ts';
@@ -527,17 +527,16 @@ export class BeamsPage {
     const id = newId();
     const { along, aboveKeelM } = usualPlace[mounting];
     const length = this.plan().boat.lengthM ?? 6;
-    const ways = this.plan().ways;
-    const { trailer: _never, ...wet } = ways;
+    const already = Object.values(this.plan().transducers).filter((one) => one.mounting === mounting).length;
     const transducer = {
       ...element,
       catalogue,
       mounting,
       forwardM: Math.round(length * along * 100) / 100,
-      starboardM: 0,
+      starboardM: usualSideM(this.plan(), mounting, already),
       aboveKeelM,
       workingBeam: 0,
-      transmitsIn: wet,
+      transmitsIn: usefulWays(this.plan(), { kind: element.kind, mounting }),
     };
     this.open.edits.edit(
       `place ${element.name}`,

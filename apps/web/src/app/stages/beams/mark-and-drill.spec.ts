@@ -23,8 +23,14 @@ const live = aTransducer({
 describe('where a mark is', () => {
   const { page, choose, text, write } = stageHarness();
 
-  it('is the ring by first guess: the edge of the narrow cone is the least move, and the answer follows what is said', async () => {
+  it('opens with nothing said, knows a ring’s distance and no direction, and follows what is said', async () => {
     const root = await page(MarkView, boat());
+    expect(text(root, '[role="status"]')).toContain('at least one beam');
+    await choose(root, '#shows-wide', 'strong');
+    expect(text(root, '[role="status"]')).toContain('right below Narrow');
+    await choose(root, '#shows-narrow', 'none');
+    expect(text(root, '[role="status"]')).toContain('Direction unknown');
+    expect(text(root, '[role="status"]')).not.toContain('towards');
     await write(root, '#mark-depth', '30');
     // The cone of 9° from a face near the surface over 30 m is some 2.3 m in radius.
     const metres = Number.parseFloat(text(root, 'p.move gk-number'));

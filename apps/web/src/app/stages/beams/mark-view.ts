@@ -97,10 +97,19 @@ const shownWords: Readonly<Record<Shown, string>> = {
                         [steps]="it.working"
                       />, {{ boatLengths(it.moveM) }}
                     </p>
-                    <p>{{ wayThere() }}</p>
+                    @if (it.bearingDeg !== null) {
+                      <p>{{ wayThere() }}</p>
+                    } @else {
+                      <p>
+                        <strong>Direction unknown</strong>: it may lie on any side. Run a circle of
+                        {{ (it.moveM + (it.farthestM ?? it.moveM)) / 2 | figure: 'length' : units() : oneDecimal }}
+                        round here, or look with {{ other() }}.
+                      </p>
+                    }
                   }
                   <p class="small faint">
-                    That is the least that brings {{ over()?.name }} over it; the farthest it can be is
+                    {{ it.bearingDeg === null ? 'So far off at the least from' : 'That is the least that brings' }}
+                    {{ over()?.name }}{{ it.bearingDeg === null ? '' : ' over it' }}; the farthest it can be is
                     {{ it.farthestM | figure: 'length' : units() : oneDecimal }}. It lies in
                     {{ it.areaM2 | figure: 'area' : units() : { decimals: 0 } }} of water, hatched.
                   </p>
@@ -165,7 +174,6 @@ export class MarkView {
   protected readonly beams = computed(() => {
     const section = sectionAt(this.plan(), this.plan().working.depthM);
     const sounders = section.beams.flatMap((beam, series) => (beam.kind === 'sounder' ? [{ beam, series }] : []));
-    const widest = Math.max(...sounders.map(({ beam }) => beam.cone.acrossDeg));
     return sounders.map(({ beam, series }) => ({
       id: beam.id,
       name: beam.transducer.name,
@@ -173,8 +181,8 @@ export class MarkView {
       beamwidthDeg: beam.cone.acrossDeg,
       faceM: beam.faceM,
       atM: [beam.transducer.forwardM, beam.transducer.starboardM] as [number, number],
-      // The usual question: the wide one shows it and the others do not.
-      shows: this.said()[beam.id] ?? ((beam.cone.acrossDeg === widest ? 'strong' : 'none') as Shown),
+      // Nothing is taken for granted: what nobody looked at says nothing.
+      shows: this.said()[beam.id] ?? ('not asked'),
     }));
   });
   protected readonly drawn = computed((): PlanBeam[] =>
@@ -203,6 +211,10 @@ export class MarkView {
         })
       : null;
   });
+  /** A beam that was not looked with yet, to tell the sides apart; the same ones from another place where all were. */
+  protected readonly other = computed(
+    () => this.beams().find(({ shows }) => shows === 'not asked')?.name ?? 'the same beams from a boat length aside',
+  );
   /** "1.7 m astern and 0.5 m to starboard, towards 163° true". */
   protected readonly wayThere = computed(() => {
     const { moveForwardM, moveStarboardM, bearingDeg } = this.answer() ?? {};
@@ -212,7 +224,9 @@ export class MarkView {
         `${formatFigure({ value: metres, quantity: 'length' }, units, { decimals: 1 })} ${towards}`,
     );
     const bearing = formatFigure({ value: bearingDeg ?? 0, quantity: 'angle' }, units, { decimals: 0 });
-    return `${parts.join(' and ')}, towards ${bearing} true`;
+    const width = this.answer()?.directionWidthDeg ?? 0;
+    const wide = formatFigure({ value: width / 2, quantity: 'angle' }, units, { decimals: 0 });
+    return `${parts.join(' and ')}, towards ${bearing} true, give or take ${wide}`;
   });
   protected readonly arrow = computed(() => {
     const over = this.over();

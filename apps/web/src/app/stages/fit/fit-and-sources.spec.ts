@@ -66,7 +66,7 @@ describe('the fit', () => {
   it('moves a transducer by its mark: one edit for one drag, judged as it goes', async () => {
     const root = await page(FitPage, boat());
     document.body.append(root);
-    expect(text(root, '.broken')).toContain('no rule');
+    expect(text(root, '.broken')).toContain('Nothing the program judges is wrong');
     const before = plan().transducers['a-wide'];
     await drag(root, '#mark-plan-transducer-a-wide', 40, 0);
     const after = plan().transducers['a-wide'];

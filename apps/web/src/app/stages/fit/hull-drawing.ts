@@ -95,6 +95,7 @@ export interface ThingMoved {
               [id]="'mark-' + view.view + '-' + mark.thing.key"
               [class.chosen]="mark.thing.key === chosen()"
               [class.wrong]="wrong().has(mark.thing.id)"
+              [class.under]="mark.under"
               [attr.aria-label]="
                 mark.number + ', ' + mark.thing.name + ', ' + view.title.toLowerCase() + '; arrows move it'
               "
@@ -117,6 +118,9 @@ export interface ThingMoved {
               }
               <text y="4" text-anchor="middle" class="number">{{ mark.number }}</text>
             </g>
+          }
+          @if (view.top; as key) {
+            <use [attr.href]="'#mark-' + view.view + '-' + key" class="copy" aria-hidden="true" />
           }
           @if (view.metre; as metre) {
             <line [attr.x1]="metre.x1" [attr.x2]="metre.x2" [attr.y1]="metre.y" [attr.y2]="metre.y" class="scale" />
@@ -206,6 +210,10 @@ export interface ThingMoved {
       stroke: var(--stop);
       stroke-width: 3;
     }
+    .under,
+    .copy {
+      pointer-events: none;
+    }
     .thing:focus-visible {
       outline: none;
     }
@@ -283,17 +291,18 @@ export class HullDrawing {
           },
         ];
       });
+      const on = marks.find(({ thing }) => thing.key === chosen);
+      const overlaps = (mark: Point): boolean => on !== undefined && Math.hypot(mark.x - on.x, mark.y - on.y) < 22;
       return {
         ...frame,
         across: (pixelX: number): number => (pixelX - originX) / perMetre,
         up: (pixelY: number): number => zeroUpM + (frame.y + frame.h - pixelY) / perMetre,
         waterY: frame.view === 'plan' ? null : y(draught),
         hull: hulls[frame.view].map((list) => svgPoints(list.map((p) => ({ x: x(p.x), y: y(p.y + rise) })))),
-        // What is looked at lies on top, where it can be taken.
-        marks: [
-          ...marks.filter(({ thing }) => thing.key !== chosen),
-          ...marks.filter(({ thing }) => thing.key === chosen),
-        ],
+        // Marks stand in one order, whatever is chosen: the keyboard goes through them in it. What is looked at is drawn
+        // once more on top, and what lies on it lets the pointer through to it.
+        marks: marks.map((mark) => ({ ...mark, under: mark.thing.key !== chosen && overlaps(mark) })),
+        top: marks.find(({ thing }) => thing.key === chosen)?.thing.key ?? null,
         vectors: antennas.flatMap(({ id: antennaId, antenna }) =>
           things.flatMap(({ key, of, id, place }) => {
             if (of !== 'transducer' || !place || plan.transducers[id]?.kind !== 'sounder') return [];

@@ -1,13 +1,17 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, signal, untracked } from '@angular/core';
 import {
   deepestLoading,
+  faceAboveWater,
   findingsOf,
   fitRules,
+  hullChanges,
   loweredWays,
   lowestPoint,
   markingAntennas,
   markShift,
+  placeRules,
   stationSight,
+  usualPropellers,
 } from '@grey-keel/core';
 import {
   boatSchema,
@@ -97,9 +101,14 @@ const speaksOf = (findingId: string, id: string): boolean => {
             <strong>{{ one.title }}.</strong> {{ one.reason | sentence: units() }}
           </li>
         } @empty {
-          <li class="good">These places break no rule.</li>
+          <li class="good">Nothing the program judges is wrong with these places.</li>
         }
       </ul>
+      @if (changed().length) {
+        <button type="button" class="action" id="confirm-places" (click)="confirm()">
+          The places are right on the hull as it is now
+        </button>
+      }
     </section>
     <div class="two">
       <section class="sheet" aria-labelledby="things-title">
@@ -423,7 +432,9 @@ export class HullView {
   private readonly figures = new TurnByTurn([this.judged, this.listed, this.looked]);
 
   protected readonly things = computed(() => fittedThings(this.listed()));
-  protected readonly broken = computed(() => fitRules.flatMap((rule) => findingsOf(rule, this.judged())));
+  protected readonly broken = computed(() =>
+    [faceAboveWater, ...placeRules, ...fitRules].flatMap((rule) => findingsOf(rule, this.judged())),
+  );
   /** By the ids in the finding's own id: what is marked in the drawing. */
   protected readonly wrong = computed(
     () =>
@@ -519,6 +530,12 @@ export class HullView {
     );
   }
 
+  protected readonly changed = computed(() => hullChanges(this.plan()));
+
+  protected confirm(): void {
+    this.open.edits.edit('the places, looked over', { type: 'confirmPlaces' });
+  }
+
   protected setBoat(changes: Partial<Boat>): void {
     this.open.edits.edit('the hull', { type: 'describeBoat', changes });
   }
@@ -533,6 +550,10 @@ export class HullView {
     const [along, across, aboveKeelM] = usual[kind];
     const id = newId();
     const round = (value: number): number => Math.round(100 * value) / 100;
+    const already = Object.values(this.plan().equipment).filter((one) => one.kind === kind).length;
+    // The next of a kind goes to the other side, the one after that a little further on.
+    const side = already % 2 === 0 ? 1 : -1;
+    const propeller = kind === 'propeller' ? usualPropellers(this.plan())[already] : undefined;
     const turns = kind === 'propeller' || kind === 'bow motor';
     this.open.edits.edit(`add a ${kind}`, {
       type: 'placeEquipment',
@@ -540,10 +561,11 @@ export class HullView {
       equipment: {
         name: `${kind[0]?.toUpperCase() ?? ''}${kind.slice(1)}`,
         kind,
-        forwardM: round(along * (lengthM ?? 6)),
-        starboardM: round(across * (beamM ?? 2)),
+        forwardM: round((along - 0.03 * Math.floor(already / 2)) * (lengthM ?? 6)),
+        starboardM: round(side * (already > 0 ? Math.max(0.1, across) : across) * (beamM ?? 2)),
         aboveKeelM,
-        propellerDiameterM: turns ? 0.35 : null,
+        propellerDiameterM: propeller?.diameterM ?? (turns ? 0.35 : null),
+        ...propeller?.place,
       },
     });
     this.chosenKey.set(`equipment-${id}`);

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
-import { asShown, depthDisplayOf, inOrder, timeToAct, usualActInS } from '@grey-keel/core';
+import { asShown, depthDisplayOf, inOrder, timeToAct, upToStepM, usualActInS } from '@grey-keel/core';
 import { alarmsSchema } from '@grey-keel/model';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
@@ -97,7 +97,7 @@ export class ActInTime {
     return inOrder(plan.stations).flatMap(([id, { name }]) => {
       const rows = timeToAct(plan, id).map((row) => ({
         ...row,
-        shown: asShown(row.neededM, depthDisplayOf(plan, id)),
+        shown: asShown(upToStepM(row.neededM, depthDisplayOf(plan, id)), depthDisplayOf(plan, id)),
       }));
       return rows.length ? [{ id, name, rows, actInS: plan.units[id]?.alarms?.actInS ?? usualActInS }] : [];
     });

@@ -1,0 +1,113 @@
+import { startApplication, type Application } from './support/application.ts';
+import { find, openBrowser, textOf, type Browser } from './support/browser.ts';
+import { pointer, type Hands } from './support/hands.ts';
+import { findingIs } from './support/job.ts';
+
+const minutes = 60_000;
+
+describe('what can ground a boat', () => {
+  let app: Application;
+  let browser: Browser;
+  let hands: Hands;
+  const show = async (stage: string): Promise<void> => {
+    await browser.driver.get(`${app.address}/boats/sable-wren/${stage}`);
+    await find(browser.driver, '.sheet');
+  };
+  const is = (id: string, there = true): Promise<boolean> => findingIs(browser.driver, id, there);
+  const said = (id: string): Promise<string> => textOf(browser.driver, `[data-finding^="${id}"]`);
+  const record = async (lead: string, shown: string): Promise<void> => {
+    const id = (await (await find(browser.driver, 'tr[data-reading="new"] input')).getAttribute('id')) ?? '';
+    await hands.fill(`#${id}`, lead);
+    await hands.fill(`#${id.replace('reading-', 'shown-')}`, shown);
+  };
+
+  beforeAll(async () => {
+    app = await startApplication();
+    browser = await openBrowser();
+    hands = pointer(browser.driver);
+  });
+  afterAll(async () => {
+    await browser.close();
+    await app.remove();
+  });
+
+  it(
+    'is said of the readings: another water, too few, more water than there is, a face in the air',
+    async () => {
+      await show('calibrate');
+      await hands.press('[data-sounder="a-wide"]');
+      await record('20', '19.5');
+      await record('25', '24.5');
+      await is('offset-scale', false);
+      await hands.fill('#reading-temperature-a-wide', '20');
+      await is('offset-scale:a-wide');
+      await hands.fill('#reading-temperature-a-wide', '9');
+      await is('offset-scale', false);
+      // What looks ahead feeds a display its depth: it has to have an offset like any other.
+      await is('offset-missing:d-ahead');
+      await hands.press('[data-sounder="d-ahead"]');
+      await hands.choose('#reading-set-to-d-ahead', 'fresh');
+      await record('5', '5.6');
+      await is('offset-few:d-ahead');
+      await is('offset-above-water:d-ahead');
+      await hands.fill('#offset-set', '0.5');
+      await is('offset-unsafe:d-ahead');
+      expect(await said('offset-unsafe:d-ahead')).toContain('too much water');
+    },
+    2 * minutes,
+  );
+
+  it(
+    'is said of the alarm: the part that touches first, in the display’s own unit, and the fallback',
+    async () => {
+      await show('calibrate');
+      await hands.press('[data-sounder="a-wide"]');
+      await hands.press('#enter-offset');
+      await is('offset-stale:a-wide', false);
+      expect(await textOf(browser.driver, '#result')).toContain('Bow motor reaches 0.24 m below the keel');
+      await show('sources');
+      await hands.fill('#alarm-shallow-a-helm-port', '1.4');
+      await is('alarm-shallow-late:a-helm-port');
+      // 0.86 m when the bow motor touches, a tenth of tolerance and half a metre: 1.46 m.
+      expect(await said('alarm-shallow-late')).toContain('when Bow motor touches');
+      expect(await said('alarm-shallow-late')).toContain('1.5 m');
+      await hands.choose('#unit-depth-a-helm-port', 'ft, steps 0.1');
+      await hands.fill('#alarm-shallow-a-helm-port', '4.7 ft');
+      await is('alarm-shallow-late:a-helm-port');
+      expect(await said('alarm-shallow-late')).toMatch(/calls at 4\.7.ft/);
+      expect(await said('alarm-shallow-late')).toMatch(/has to be 4\.8.ft/);
+      await hands.fill('#alarm-shallow-a-helm-port', '4.8 ft');
+      await is('alarm-shallow-late', false);
+      // 24 knots over five degrees for ten seconds are 10.8 m of water.
+      expect(await textOf(browser.driver, 'gk-act-in-time')).toMatch(/running 24\.0.kn 10\.8.m/);
+      await hands.choose('#unit-water-a-helm-port', 'own figure');
+      await is('water-type:a-helm-port');
+      expect(await said('water-type:a-helm-port')).toContain('1500.0 m/s');
+      await show('calibrate');
+      await hands.press('[data-sounder="b-narrow"]');
+      await hands.press('.either button:nth-of-type(2)');
+      await is('fallback-reference:a-helm-port');
+    },
+    2 * minutes,
+  );
+
+  it(
+    'is said of values that cannot be: water shallower than the boat is deep, and working under its bottom',
+    async () => {
+      await show('brief');
+      await hands.fill('#water-shallowest-a-ostrel', '0.8');
+      await is('order-of-values:draught');
+      await hands.press('#add-loading');
+      await hands.fill('[id^="loading-draught-"]', '0.9');
+      await hands.fill('#water-shallowest-a-ostrel', '1.2');
+      await is('order-of-values:draught', false);
+      await hands.fill('#water-shallowest-a-ostrel', '1.1');
+      await is('order-of-values:draught');
+      await show('beams');
+      await hands.fill('#working-depth', '141');
+      await is('order-of-values:working-depth');
+      expect(await said('order-of-values:working-depth')).toContain('141.0 m, and that is more than'.slice(0, 3));
+    },
+    2 * minutes,
+  );
+});

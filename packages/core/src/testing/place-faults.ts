@@ -1,0 +1,77 @@
+import type { Edit, Equipment, Transducer } from '@grey-keel/model';
+import type { Fault, Random } from './fit-faults.ts';
+
+const between = (random: Random, low: number, high: number): number => low + random() * (high - low);
+const transducer = (id: string, changes: Partial<Transducer>): Edit => ({ type: 'describeTransducer', id, changes });
+const piece = (id: string, changes: Partial<Equipment>): Edit => ({ type: 'describeEquipment', id, changes });
+const boat = (changes: Extract<Edit, { type: 'describeBoat' }>['changes']): Edit => ({ type: 'describeBoat', changes });
+
+/** Faults of where things stand and when they transmit, by the rule that has to speak, once. */
+export const placeFaults: Readonly<Record<string, Fault>> = {
+  'outside-hull: ahead of the bow': (plan) => {
+    const ahead = (metres: number): Edit => piece('b-antenna', { forwardM: plan.boat.lengthM! + metres });
+    return { faulty: [ahead(0.12)], nearly: [ahead(0.08)] };
+  },
+  'outside-hull: beside the boat': (plan) => {
+    // Amidships the outline is half the beam, a hand's breadth counts as on it, and the hull itself allows another.
+    const aside = (metres: number): Edit => piece('b-antenna', { starboardM: plan.boat.beamM! / 2 + 0.2 + metres });
+    return { faulty: [aside(0.02)], nearly: [aside(-0.02)] };
+  },
+  'same-place: one on the other': (plan, random) => {
+    const { forwardM, starboardM, aboveKeelM } = plan.equipment['c-compass']!;
+    const at = (metres: number): Edit => piece('d-battery', { forwardM: forwardM + metres, starboardM, aboveKeelM });
+    return { faulty: [at(between(random, 0, 0.049))], nearly: [at(0.051)] };
+  },
+  'mounting-place: a transom unit two metres forward': (_, random) => {
+    const forward = (forwardM: number): Edit => transducer('b-stern', { forwardM });
+    return { faulty: [forward(between(random, 0.31, 2.5))], nearly: [forward(0.3)] };
+  },
+  'mounting-place: a hull unit astern, a motor amidships': (plan, random) => {
+    const share = (of: number): Edit => transducer('d-ahead', { forwardM: of * plan.boat.lengthM! });
+    return random() < 0.5
+      ? { faulty: [transducer('a-hull', { forwardM: -0.1 })], nearly: [transducer('a-hull', { forwardM: 0 })] }
+      : { faulty: [share(0.69)], nearly: [share(0.71)] };
+  },
+  'bow-motor-missing: nothing to hang on': (_, random) => {
+    const motor: Edit = {
+      type: 'placeEquipment',
+      id: 'z-motor',
+      equipment: {
+        name: 'Motor',
+        kind: 'bow motor',
+        forwardM: 5,
+        starboardM: 0,
+        aboveKeelM: 0.2,
+        propellerDiameterM: 0.25,
+      },
+    };
+    return {
+      faulty: [boat({ bowMotor: false })],
+      nearly: random() < 0.5 ? [boat({ bowMotor: false }), motor] : [boat({ bowMotor: true })],
+    };
+  },
+  'propeller-unknown: none aboard': (_, random) => {
+    const gone: Edit = { type: 'removeEquipment', id: 'a-propeller' };
+    return {
+      faulty: [gone, boat({ propulsion: random() < 0.5 ? 'twin outboards' : 'inboard shaft' })],
+      nearly: [gone, boat({ propulsion: random() < 0.5 ? 'oars' : 'jet' })],
+    };
+  },
+  'hull-changed: another hull under the same places': (plan, random) => {
+    const other = random() < 0.5 ? { lengthM: plan.boat.lengthM! - 0.5 } : { hullForm: 'displacement' as const };
+    return { faulty: [{ type: 'confirmPlaces' }, boat(other)], nearly: [boat(other), { type: 'confirmPlaces' }] };
+  },
+  'transmits-for-nothing: stowed, or too fast': (_, random) => {
+    const running: Edit = { type: 'useWay', way: 'running', used: true };
+    const on = (id: string): Edit => ({ type: 'transmitIn', id, way: 'running', transmits: true });
+    return random() < 0.5
+      ? {
+          faulty: [running, on('d-ahead')],
+          nearly: [running, on('d-ahead'), transducer('d-ahead', { loweredIn: { running: true, trolling: true } })],
+        }
+      : {
+          faulty: [running, on('c-sides'), boat({ cruiseSpeedMps: 7.1 })],
+          nearly: [running, on('c-sides'), boat({ cruiseSpeedMps: 7 })],
+        };
+  },
+};
