@@ -15,7 +15,11 @@ export const mutants = [
     from: 'soundSpeedActualMps / soundSpeedAssumedMps;',
     to: 'soundSpeedAssumedMps / soundSpeedActualMps;',
   },
-  { file: 'calibration/depth-offset.ts', from: 'deviation / Math.sqrt(n) : null', to: 'deviation : null' },
+  {
+    file: 'calibration/depth-offset.ts',
+    from: 'const scatter = squares / (n - 1) / n;',
+    to: 'const scatter = squares / (n - 1);',
+  },
   { file: 'calibration/depth-offset.ts', from: 'export const removesFrom = 8;', to: 'export const removesFrom = 7;' },
   { file: 'calibration/depth-offset.ts', from: 'tQuantile(0.975, n - 1)', to: 'tQuantile(0.95, n - 1)' },
   {
@@ -60,8 +64,8 @@ export const mutants = [
   },
   {
     file: 'findings/findings.ts',
-    from: '  offsetWrongSign,\n  offsetStale,\n  offsetMissing,\n  offsetFlagged',
-    to: '  offsetStale,\n  offsetMissing,\n  offsetFlagged',
+    from: '  offsetWrongSign,\n  offsetUnsafe,\n  offsetAboveWater,',
+    to: '  offsetUnsafe,\n  offsetAboveWater,',
   },
   {
     file: 'findings/rules/depth-offsets.ts',
@@ -115,7 +119,11 @@ export const mutants = [
   },
   { file: 'beams/dead-zone.ts', from: '(soundSpeedMps * pulseLengthS) / 2', to: 'soundSpeedMps * pulseLengthS' },
   { file: 'beams/dead-zone.ts', from: 'inside ? 1 : Math.cos(slope - half)', to: '1' },
-  { file: 'beams/budget-difference.ts', from: 'directivity: 2 * (', to: 'directivity: (' },
+  {
+    file: 'beams/budget-difference.ts',
+    from: 'directivityIndexDb + kept(first) - kept(second),',
+    to: 'directivityIndexDb,',
+  },
   {
     file: 'beams/element-acoustics.ts',
     from: '10 * Math.log10(bandwidthHz * pulseLengthS)',
@@ -143,9 +151,9 @@ export const mutants = [
   { file: 'beams/forward-fan.ts', from: "mode: kind === 'sector' ? 'flat' : mode,", to: 'mode,' },
   { file: 'power/wire.ts', from: 'copperOhmMm2PerKm = 17.241;', to: 'copperOhmMm2PerKm = 18.241;' },
   { file: 'power/voltage-drop.ts', from: 'const dropV = (2 * oneWayLengthM', to: 'const dropV = (oneWayLengthM' },
-  { file: 'power/battery-day.ts', from: '(rated / currentA) ** k;', to: 'rated / currentA;' },
+  { file: 'power/battery-day.ts', from: 'peukert: k, ratedHours }', to: 'peukert: 1, ratedHours }' },
   { file: 'power/start-dip.ts', from: 'crankingA * internalOhm - lossV);', to: 'crankingA * internalOhm);' },
-  { file: 'power/day-voltage.ts', from: '(volts * nominalV) / 12)', to: 'volts)' },
+  { file: 'power/battery-curve.ts', from: 'return cellsOf(pack) * perCell(left);', to: 'return 6 * perCell(left);' },
   { file: 'fit/clearances.ts', from: 'Math.atan2(across, below) / radian;', to: 'Math.atan2(below, across) / radian;' },
   { file: 'fit/clearances.ts', from: 'Math.min(piece.runsForwardM ?? 0,', to: 'Math.min(0,' },
   { file: 'fit/sight-line.ts', from: '- trimDeg * radian;', to: '+ trimDeg * radian;' },
@@ -157,15 +165,249 @@ export const mutants = [
   { file: 'sources/what-travels.ts', from: 'there.get(view) !== ranges', to: 'false' },
   {
     file: 'sources/alarm-limits.ts',
-    from: 'agroundM + toleranceM + shallowMarginM;',
-    to: 'agroundM + shallowMarginM;',
+    from: 'const least = touchesM + shallowMarginM;',
+    to: 'const least = touchesM;',
   },
   { file: 'sources/alarm-limits.ts', from: 'first.lowestV + first.dropV + voltage', to: 'first.lowestV + voltage' },
   { file: 'calibration/aground.ts', from: "=== 'keel' ? 0 :", to: "=== 'waterline' ? 0 :" },
   { file: 'network/sockets.ts', from: 'sum + atOnce, 0)', to: 'sum + 1, 0)' },
   { file: 'findings/rules/fit.ts', from: 'transducer.forwardM >= begins', to: 'asternM <= 0' },
   { file: 'disturbance/direction-level.ts', from: 'const behindDb = -80;', to: 'const behindDb = -20;' },
-  { file: 'disturbance/disturbance.ts', from: '10 * Math.log10(shared / (high - low))', to: '0' },
+  {
+    file: 'disturbance/disturbance.ts',
+    from: 'bandShareDb(bandOf(source.acoustics), bandOf(victim.acoustics))',
+    to: '0',
+  },
   { file: 'disturbance/quiet-plan.ts', from: 'otherBeamCost * changed.length', to: '0 * changed.length' },
   { file: 'drill/exercise.ts', from: "!(state === 'seen' && insideCone)", to: "(state === 'seen' && insideCone)" },
+  {
+    file: 'calibration/depth-offset-subject.ts',
+    from: 'const water = takenIn ?? workingWater(plan);',
+    to: 'const water = workingWater(plan);',
+  },
+  {
+    file: 'calibration/offset-at-grounding.ts',
+    from: 'depthM - (depthM - interceptM) / answer.scale - keelM',
+    to: 'depthM - (depthM - interceptM) * answer.scale - keelM',
+  },
+  {
+    file: 'findings/rules/depth-offsets.ts',
+    from: "severity: error > scaleBearsM ? ('stop' as const) : ('check' as const),",
+    to: "severity: error < -scaleBearsM ? ('stop' as const) : ('check' as const),",
+  },
+  {
+    file: 'findings/rules/depth-offsets.ts',
+    from: 'const sure = answer.scaleJustified ? answer.lineErrorM : answer.standardErrorM;',
+    to: 'const sure = answer.standardErrorM;',
+  },
+  {
+    file: 'fit/lowest-point.ts',
+    from: 'value: diameterM / 2 - aboveKeelM,',
+    to: 'value: diameterM - aboveKeelM,',
+  },
+  {
+    file: 'fit/lowest-point.ts',
+    from: "const raisedWhenRunning = (way: Way): boolean => way !== 'running' && way !== 'trailer';",
+    to: "const raisedWhenRunning = (way: Way): boolean => way !== 'trailer';",
+  },
+  {
+    file: 'calibration/aground.ts',
+    from: 'const shownM = keelM + lowest.belowKeelM;',
+    to: 'const shownM = keelM;',
+  },
+  {
+    file: 'fit/lowest-point.ts',
+    from: '.sort((a, b) => b.draughtM - a.draughtM);',
+    to: '.sort((a, b) => a.draughtM - b.draughtM);',
+  },
+  {
+    file: 'sources/depth-givers.ts',
+    from: 'depth?.sourceId === id || depth?.fallbackId === id',
+    to: 'depth?.sourceId === id',
+  },
+  {
+    file: 'sources/depth-givers.ts',
+    from: "return kind === 'sounder' || stationIds.length > 0 ?",
+    to: "return kind === 'sounder' ?",
+  },
+  {
+    file: 'sources/alarm-limits.ts',
+    from: 'known.reduce((a, b) => (b.least > a.least ? b : a));',
+    to: 'known.reduce((a, b) => (b.least < a.least ? b : a));',
+  },
+  {
+    file: 'findings/rules/sources.ts',
+    from: '    if (now === then) return [];',
+    to: '    if (now !== then) return [];',
+  },
+  {
+    file: 'calibration/depth-offset.ts',
+    from: 'standardErrorM: Math.sqrt(scatter + stepM ** 2 / 12),',
+    to: 'standardErrorM: Math.sqrt(scatter + stepM ** 2 / (12 * n)),',
+  },
+  {
+    file: 'calibration/depth-offset.ts',
+    from: 'const floorM = stepM / Math.sqrt(12 * n);',
+    to: 'const floorM = 0;',
+  },
+  {
+    file: 'calibration/depth-offset.ts',
+    from: 'const roundedShare = 0.475;',
+    to: 'const roundedShare = 0.2;',
+  },
+  {
+    file: 'findings/rules/depth-offsets.ts',
+    from: 'const enoughReadings = 3;',
+    to: 'const enoughReadings = 2;',
+  },
+  {
+    file: 'findings/rules/depth-offsets.ts',
+    from: 'if (error <= toleranceM + 1e-9) return [];',
+    to: 'if (Math.abs(error) <= 2 * toleranceM) return [];',
+  },
+  {
+    file: 'findings/rules/depth-offsets.ts',
+    from: '&& Math.abs(offsetM) > toleranceM;',
+    to: '&& Math.abs(offsetM) > 0;',
+  },
+  {
+    file: 'findings/rules/order-of-values.ts',
+    from: 'lower: loading && loading.draughtM + lowestPoint(plan).belowKeelM,',
+    to: 'lower: boat.draughtM,',
+  },
+  {
+    file: 'findings/rules/order-of-values.ts',
+    from: '          lower: working.depthM,\n',
+    to: '          lower: working.depthM / 2,\n',
+  },
+  {
+    file: 'sources/depth-display.ts',
+    from: 'Math.ceil(Math.round((depthM',
+    to: 'Math.floor(Math.round((depthM',
+  },
+  {
+    file: 'sources/time-to-act.ts',
+    from: 'const costM = speedMps * actInS * Math.tan(slopeDeg * radian);',
+    to: 'const costM = speedMps * actInS * slopeDeg;',
+  },
+  {
+    file: 'sources/time-to-act.ts',
+    from: 'gives: neededM <= plan.working.depthM,',
+    to: 'gives: costM >= 0,',
+  },
+  {
+    file: 'findings/rules/sources.ts',
+    from: 'value: depthM * (usedMps / waterMps - 1),',
+    to: 'value: depthM * (waterMps / usedMps - 1),',
+  },
+  {
+    file: 'findings/rules/sources.ts',
+    from: '.sort((a, b) => Math.abs(a.errorM) - Math.abs(b.errorM));',
+    to: '.sort((a, b) => a.errorM - b.errorM);',
+  },
+  {
+    file: 'power/hours-borne.ts',
+    from: '(currentA > ratedA ? peukert : 1)',
+    to: 'peukert',
+  },
+  {
+    file: 'power/day-voltage.ts',
+    from: '    left < 0 ? 0 : Math.max(0, restVoltageV',
+    to: '    Math.max(0, restVoltageV',
+  },
+  {
+    file: 'power/day-voltage.ts',
+    from: 'emptyAtHour ??= hour + Math.max(0, left) * lasts;',
+    to: 'emptyAtHour ??= hour;',
+  },
+  {
+    file: 'power/battery-curve.ts',
+    from: '[1, 13.4 / 4],',
+    to: '[1, 14.4 / 4],',
+  },
+  {
+    file: 'sources/alarm-limits.ts',
+    from: 'least: Math.max(device, spent.value),',
+    to: 'least: device,',
+  },
+  {
+    file: 'power/circuit-standing.ts',
+    from: '...(insulationC == null ? {} : { insulationC })',
+    to: '...{}',
+  },
+  {
+    file: 'findings/rules/power.ts',
+    from: 'const asks = insulationC == null && bearsFuseFromC !== null;',
+    to: 'const asks = bearsFuseFromC !== null;',
+  },
+  {
+    file: 'acoustics/band-share.ts',
+    from: 'skirt((2 * (hz - middleHz)) / Math.max(1, widthHz));',
+    to: 'skirt((hz - middleHz) / Math.max(1, widthHz));',
+  },
+  {
+    file: 'beams/scene.ts',
+    from: '    layer.depthM + depthM,\n',
+    to: '    2 * depthM - layer.depthM,\n',
+  },
+  {
+    file: 'fit/clearances.ts',
+    from: 'return Math.abs((plan.boat.deadriseDeg ?? 0) - (fairingDeg ?? 0));',
+    to: 'return Math.max(0, (plan.boat.deadriseDeg ?? 0) - (fairingDeg ?? 0));',
+  },
+  {
+    file: 'fit/clearances.ts',
+    from: "return Math.abs(starboardM) > 0.02 ? [{ name: 'the keel'",
+    to: "return Math.abs(starboardM) > 20 ? [{ name: 'the keel'",
+  },
+  {
+    file: 'beams/silhouette.ts',
+    from: '[-hullKeelAt * beamM, hullKeelAt * beamM]',
+    to: '[-beamM, beamM]',
+  },
+  {
+    file: 'pages/pane-scale.ts',
+    from: "sector: { times: 2, along: 'shorter' },",
+    to: "sector: { times: 1, along: 'shorter' },",
+  },
+  {
+    file: 'findings/rules/keys.ts',
+    from: "severity: there ? ('stop' as const) : ('check' as const),",
+    to: "severity: 'stop' as const,",
+  },
+  {
+    file: 'findings/rules/bottom-on-plane.ts',
+    from: "best.mounting === 'through-hull'",
+    to: "best.mounting === 'pole'",
+  },
+  {
+    file: 'disturbance/disturbance.ts',
+    from: 'return Math.max(silenceDb, source.acoustics.sourceLevelDb + loudest);',
+    to: 'return source.acoustics.sourceLevelDb + loudest;',
+  },
+  {
+    file: 'acoustics/electrical-floor.ts',
+    from: '10 * Math.log10(bandwidthHz / 1000) -',
+    to: '0 * Math.log10(bandwidthHz / 1000) -',
+  },
+  {
+    file: 'beams/reach.ts',
+    from: 'export const traceSnrDb = 15;',
+    to: 'export const traceSnrDb = 10;',
+  },
+  {
+    file: 'acoustics/bottom-echoes.ts',
+    from: '.default(22),',
+    to: '.default(80),',
+  },
+  {
+    file: 'fit/places.ts',
+    from: 'const ahead = place.forwardM - lengthM - may.ahead;',
+    to: 'const ahead = place.forwardM - lengthM;',
+  },
+  {
+    file: 'beams/target-area.ts',
+    from: 'const roundDeg = 300;',
+    to: 'const roundDeg = 400;',
+  },
 ];

@@ -50,7 +50,12 @@ if (healthy.code !== 0 || !healthy.count || Number(healthy.count[1]) === 0) {
   process.exit(1);
 }
 
-const waiting = mutants.map((mutant, i) => ({ mutant, i }));
+// Words on the command line: only mutants of files that have one of them in their path.
+const words = process.argv.slice(2);
+const waiting = mutants
+  .filter(({ file }) => words.length === 0 || words.some((word) => file.includes(word)))
+  .map((mutant) => ({ mutant }));
+const count = waiting.length;
 const survivors = [];
 const work = async (worker) => {
   copy(worker);
@@ -62,5 +67,5 @@ const work = async (worker) => {
 };
 await Promise.all([0, 1].map(work));
 rmSync(join(root, 'data', 'mutate'), { recursive: true, force: true });
-console.log(`${mutants.length - survivors.length} killed, ${survivors.length} survived`);
+console.log(`${count - survivors.length} killed, ${survivors.length} survived`);
 process.exitCode = survivors.length > 0 ? 1 : 0;

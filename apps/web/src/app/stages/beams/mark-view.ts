@@ -182,7 +182,7 @@ export class MarkView {
       faceM: beam.faceM,
       atM: [beam.transducer.forwardM, beam.transducer.starboardM] as [number, number],
       // Nothing is taken for granted: what nobody looked at says nothing.
-      shows: this.said()[beam.id] ?? ('not asked'),
+      shows: this.said()[beam.id] ?? 'not asked',
     }));
   });
   protected readonly drawn = computed((): PlanBeam[] =>
