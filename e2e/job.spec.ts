@@ -189,7 +189,7 @@ describe('the whole job', () => {
       const card = await cardFigures(driver);
       expectOffset(card.offset);
       expect(card.text).toContain('16.4°');
-      await checkWorking(hands.press, 'tr[data-transducer="Sheet wide"] gk-number button', 'theta2');
+      await checkWorking(hands.press, 'tr[data-transducer="Sheet wide"] td:nth-child(3) gk-number button', 'theta2');
 
       // The depth on the scale, undo and redo, all from the keyboard.
       await hands.stage(2);

@@ -6,7 +6,15 @@ import { pointer } from '../e2e/support/hands.ts';
 
 // One picture of each main view at 1280x800, from the real application on the demo boats.
 const folder = fileURLToPath(new URL('../docs/screenshots/', import.meta.url));
-const views = [
+interface View {
+  readonly name: string;
+  readonly path: string;
+  readonly theme: 'shop' | 'sun' | 'night';
+  readonly press: readonly string[];
+  /** What is chosen in a list after that, by the beginning of its label. */
+  readonly choose?: readonly (readonly [css: string, label: string])[];
+}
+const views: readonly View[] = [
   { name: 'fleet', path: '', theme: 'shop', press: [] },
   { name: 'brief', path: 'boats/sable-wren/brief', theme: 'shop', press: [] },
   { name: 'beams', path: 'boats/sable-wren/beams', theme: 'shop', press: ['.ways button:nth-of-type(4)'] },
@@ -16,7 +24,16 @@ const views = [
     theme: 'shop',
     press: ['#tab-fish-and-slope', 'gk-scene-view .action.chief'],
   },
-  { name: 'mark', path: 'boats/sable-wren/beams', theme: 'shop', press: ['#tab-where-is-it'] },
+  {
+    name: 'mark',
+    path: 'boats/sable-wren/beams',
+    theme: 'shop',
+    press: ['#tab-where-is-it'],
+    choose: [
+      ['.beam:nth-of-type(1) select', 'strong'],
+      ['.beam:nth-of-type(2) select', 'not at all'],
+    ],
+  },
   {
     name: 'drill',
     path: 'boats/sable-wren/beams',
@@ -36,7 +53,7 @@ const views = [
   { name: 'keys', path: 'boats/sable-wren/keys', theme: 'shop', press: [] },
   { name: 'find', path: 'boats/sable-wren/brief', theme: 'shop', press: ['button[aria-label^=Find]'] },
   { name: 'handover', path: 'boats/sable-wren/handover', theme: 'shop', press: [] },
-] as const;
+];
 
 const only = process.argv[2];
 mkdirSync(folder, { recursive: true });
@@ -44,7 +61,7 @@ const app = await startApplication();
 const { driver, close } = await openBrowser();
 try {
   await driver.get(app.address);
-  for (const { name, path, theme, press } of views) {
+  for (const { name, path, theme, press, choose = [] } of views) {
     if (only !== undefined && !only.split(',').includes(name)) continue;
     await driver.executeScript(
       `localStorage.setItem('grey-keel-view', JSON.stringify({ units: 'metric', theme: arguments[0] }))`,
@@ -53,6 +70,7 @@ try {
     await driver.get(`${app.address}/${path}`);
     await find(driver, '.sheet');
     for (const css of press) await pointer(driver).press(css);
+    for (const [css, label] of choose) await pointer(driver).choose(css, label);
     await eventually(
       () => driver.executeScript<string>('return document.fonts.status'),
       (status) => status === 'loaded',

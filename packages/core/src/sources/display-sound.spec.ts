@@ -29,7 +29,7 @@ describe('the speed of sound a display uses', () => {
       soundSpeedMps: 1463,
     });
     expect(displaySound({ waterType: 'salt' }, pool, 5)?.setTo).toBe('salt');
-    expect(displaySound({}, pool, 5)).toBeNull();
+    expect(displaySound({ waterType: null }, pool, 5)).toBeNull();
     expect(displaySound(undefined, pool, 5)).toBeNull();
   });
 });
@@ -55,7 +55,7 @@ describe('the display a depth is read on', () => {
     const links: Plan['network']['links'] = { one: { to: 'helm', plug: 'round', adapterDisables: null, cableM: 5 } };
     const network = { ...aPlan().network, links };
     expect(readAt(two({ network }), 'one')).toBe('helm');
-    const fed = (depth: { sourceId: string | null; fallbackId: string | null }): Plan =>
+    const fed = (depth: { sourceId: string; fallbackId: string | null }): Plan =>
       two({ network, feeds: { bow: { depth } } });
     expect(readAt(fed({ sourceId: 'one', fallbackId: null }), 'one')).toBe('bow');
     expect(readAt(fed({ sourceId: 'another', fallbackId: 'one' }), 'one')).toBe('bow');

@@ -213,16 +213,16 @@ describe('the ranking', () => {
     );
   });
 
-  it('marks as on the front just those that none beats in both reach and footprint', () => {
+  it('marks as on the front just those that none beats in both signal to spare and footprint', () => {
     fc.assert(
       fc.property(catalogues, (list) => {
         const { places } = ranked(base, list.slice(0, 10));
         for (const place of places) {
           const beaten = places.some(
             ({ measures: m }) =>
-              m.reachM >= place.measures.reachM &&
+              m.spareDb >= place.measures.spareDb &&
               m.footprintM >= place.measures.footprintM &&
-              (m.reachM > place.measures.reachM || m.footprintM > place.measures.footprintM),
+              (m.spareDb > place.measures.spareDb || m.footprintM > place.measures.footprintM),
           );
           expect(place.onFront).toBe(!beaten);
         }

@@ -128,12 +128,15 @@ const judge = (
 /** Best first; alike by name, so that the same input always gives the same order. */
 const byScore = (a: Judged, b: Judged): number => b.score - a.score || (a.key < b.key ? -1 : 1);
 
-/** Marks those that no other beats in reach and in footprint at once; one pass from the farthest-reaching down. */
+/**
+ * Marks those that no other beats at once in what is to spare at the bottom of the boat's water and in footprint; one pass
+ * from the strongest down.
+ */
 const withFront = (judged: readonly Judged[]): Place[] => {
   const front = new Set<string>();
   let widest = -1;
   for (const { key, measures } of [...judged].sort(
-    (a, b) => b.measures.reachM - a.measures.reachM || b.measures.footprintM - a.measures.footprintM || byScore(a, b),
+    (a, b) => b.measures.spareDb - a.measures.spareDb || b.measures.footprintM - a.measures.footprintM || byScore(a, b),
   ))
     if (measures.footprintM > widest) {
       front.add(key);

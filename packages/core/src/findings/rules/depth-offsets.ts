@@ -50,11 +50,7 @@ export const offsetMissing: Rule = {
         title: 'Depth is not calibrated yet',
         reason: answer
           ? [`${name}: `, figure(answer.offsetM, 'length'), ' is worked out and not yet entered on the display.']
-          : [
-              `${name} has `,
-              figure(0, 'count'),
-              ' offset: its display shows the depth below its face, or anything else.',
-            ],
+          : [`${name} has no offset: its display shows the depth below its face, or anything else.`],
         figure: answer ? figure(answer.offsetM, 'length') : figure(0, 'count'),
         working: answer?.working ?? [],
         wayOut: { label: answer ? 'Enter it' : 'Take lead-line readings', target: `offset-${id}` },

@@ -186,8 +186,11 @@ const mostAtOnce = 100;
         </section>
         <div class="side">
           <section class="sheet" aria-labelledby="front-title">
-            <h2 id="front-title">Reach against footprint</h2>
-            <p class="small faint">Filled: none beats it in both. The score is not the only way to look at it.</p>
+            <h2 id="front-title">Signal against footprint</h2>
+            <p class="small faint">
+              Over what the fish wants, at {{ figure(it.wants.waterM, 'depth') }}. Filled: none beats it in both. The
+              score is not the only way to look at it.
+            </p>
             <gk-chart [label]="frontWords()" [height]="250" [options]="front()" />
           </section>
           <section class="sheet" aria-labelledby="out-title">
@@ -401,30 +404,39 @@ export class AdviceView {
 
   protected readonly frontWords = computed(
     () =>
-      `Reach against footprint: ${(this.ranking()?.places ?? [])
+      `Signal to spare against footprint: ${(this.ranking()?.places ?? [])
         .map(
           ({ name, measures, onFront }) =>
-            `${name} ${measures.reachM > (this.ranking()?.wants.waterM ?? Infinity) ? 'past the bottom of this water' : this.figure(measures.reachM, 'depth')} and ${this.figure(measures.footprintM, 'length')}${onFront ? ', beaten by none' : ''}`,
+            `${name} ${measures.spareDb.toFixed(0)} dB and ${this.figure(measures.footprintM, 'length')}${onFront ? ', beaten by none' : ''}`,
         )
         .join('; ')}`,
   );
 
   protected readonly front = computed(() => {
     const places = this.ranking()?.places ?? [];
-    const [depth, length] = [unitFor('depth', this.units()), unitFor('length', this.units())];
+    const length = unitFor('length', this.units());
     const chosen = this.openName();
-    // What reaches past the boat's water is drawn at its bottom.
-    const waterM = this.ranking()?.wants.waterM ?? Infinity;
-    const drawnM = ({ reachM }: Place['measures']): number => Math.min(reachM, waterM);
+    const levels = places.map(({ measures }) => measures.spareDb);
+    const [lowestDb = 0, highestDb = 1] = scaleLinear([Math.min(0, ...levels), Math.max(1, ...levels)], [0, 1])
+      .nice(5)
+      .domain();
     const widest = Math.max(1, ...places.map(({ measures }) => toDisplay(measures.footprintM, length)));
     const [, end = widest] = scaleLinear([0, widest * 1.02], [0, 1])
       .nice(5)
       .domain();
     const middle = Math.max(0, ...places.map(({ measures }) => measures.footprintM)) / 2;
+    // The one that is open is named first; a name that would lie on another is left to the list beside.
+    const named = places
+      .filter(({ onFront, name }) => onFront || name === chosen)
+      .sort((a, b) => Number(b.name === chosen) - Number(a.name === chosen))
+      .reduce<Place[]>((apart, place) => {
+        const clear = apart.every(
+          ({ measures }) => Math.abs(measures.spareDb - place.measures.spareDb) > (highestDb - lowestDb) / 9,
+        );
+        return clear ? [...apart, place] : apart;
+      }, []);
     const points = (which: (place: Place) => boolean) =>
-      places
-        .filter(which)
-        .map(({ measures }) => ({ x: toDisplay(measures.footprintM, length), y: toDisplay(drawnM(measures), depth) }));
+      places.filter(which).map(({ measures }) => ({ x: toDisplay(measures.footprintM, length), y: measures.spareDb }));
     return (colour: Colour): ApexCharts.ApexOptions => ({
       ...chartFrame(colour, 'scatter', 250),
       series: [
@@ -447,29 +459,26 @@ export class AdviceView {
         title: { text: `footprint at the working depth, ${length.symbol}` },
       },
       yaxis: {
-        reversed: true,
-        min: 0,
-        tickAmount: 5,
+        min: lowestDb,
+        max: highestDb,
+        tickAmount: scaleLinear([lowestDb, highestDb], [0, 1]).ticks(5).length - 1,
         labels: { ...axisLabels(colour), minWidth: 46, formatter: (value: number) => value.toFixed(0) },
-        title: { text: `reach for the fish, ${depth.symbol} down, to the bottom of this water` },
+        title: { text: 'signal to spare, dB' },
       },
       annotations: {
-        points: places
-          .filter(({ onFront, name }) => onFront || name === chosen)
-          .slice(0, 4)
-          .map(({ name, measures }) => ({
-            x: toDisplay(measures.footprintM, length),
-            y: toDisplay(drawnM(measures), depth),
-            marker: { size: 0 },
-            label: {
-              text: name,
-              textAnchor: measures.footprintM < middle ? 'start' : 'end',
-              offsetX: measures.footprintM < middle ? 8 : -8,
-              offsetY: 14,
-              borderWidth: 0,
-              style: { background: 'transparent', color: colour('--ink'), fontSize: '11px' },
-            },
-          })),
+        points: named.map(({ name, measures }) => ({
+          x: toDisplay(measures.footprintM, length),
+          y: measures.spareDb,
+          marker: { size: 0 },
+          label: {
+            text: name,
+            textAnchor: measures.footprintM < middle ? 'start' : 'end',
+            offsetX: measures.footprintM < middle ? 8 : -8,
+            offsetY: 14,
+            borderWidth: 0,
+            style: { background: 'transparent', color: colour('--ink'), fontSize: '11px' },
+          },
+        })),
       },
     });
   });

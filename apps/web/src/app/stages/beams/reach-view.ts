@@ -21,6 +21,7 @@ import {
   wantsOf,
 } from '@grey-keel/core';
 import type { Transducer } from '@grey-keel/model';
+import { scaleLinear } from 'd3-scale';
 import { axisLabels, chartFrame, type Colour } from '../../shared/chart.ts';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
@@ -375,6 +376,9 @@ export class ReachView {
     );
     const levels = drawn.flatMap(({ data }) => data.map(({ x }) => x));
     const [least, most] = [Math.floor(Math.min(0, ...levels) / 20) * 20, Math.ceil(Math.max(40, ...levels) / 20) * 20];
+    const [, bottom = 1] = scaleLinear([0, toDisplay(deepestM, depth)], [0, 1])
+      .nice(6)
+      .domain();
     return (colour: Colour): ApexCharts.ApexOptions => ({
       ...chartFrame(colour, 'line', 380),
       series: drawn.map(({ name, data }) => ({ name, data })),
@@ -395,8 +399,8 @@ export class ReachView {
       yaxis: {
         reversed: true,
         min: 0,
-        max: toDisplay(deepestM, depth),
-        tickAmount: 6,
+        max: bottom,
+        tickAmount: scaleLinear([0, bottom], [0, 1]).ticks(6).length - 1,
         labels: { ...axisLabels(colour), minWidth: 46, formatter: (value: number) => value.toFixed(0) },
         title: { text: `depth below the face, ${depth.symbol}` },
       },
