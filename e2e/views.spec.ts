@@ -6,6 +6,7 @@ import { startApplication, type Application } from './support/application.ts';
 import { eventually, find, openBrowser, seriousFaults, textOf, type Browser } from './support/browser.ts';
 import { pointer } from './support/hands.ts';
 import { findingIs, kept } from './support/job.ts';
+import { walkByTab } from './support/tab-walk.ts';
 
 const minutes = 60_000;
 const views = [
@@ -312,11 +313,6 @@ describe('the views', () => {
     minutes,
   );
 
-  /** Everything a keyboard can stop at, as one name each; of a group of radio buttons only the one that is chosen. */
-  const stops = `[...document.querySelectorAll('a[href], button:not([disabled]), input:not([disabled]), select:not([disabled]), textarea:not([disabled]), summary, [tabindex="0"]')]
-    .filter((one) => one.checkVisibility({ visibilityProperty: true }) && one.tabIndex >= 0)
-    .filter((one) => one.type !== 'radio' || one.checked)`;
-
   for (const view of views)
     it(
       `are walked by Tab from end to end, with no loop, no lost focus and a ring on each field: ${view || 'fleet'}`,
@@ -324,36 +320,8 @@ describe('the views', () => {
         const { driver } = browser;
         await show(view);
         await new Promise((resolve) => setTimeout(resolve, 600));
-        const count = await driver.executeScript<number>(`window.walked = new Set(); return ${stops}.length;`);
+        const { count, missed, again, lost, thin } = await walkByTab(driver);
         expect(count).toBeGreaterThan(5);
-        const thin: string[] = [];
-        let again = '';
-        let lost = 0;
-        for (let i = 0; i < 2 * count + 10; i++) {
-          await driver.actions().sendKeys(Key.TAB).perform();
-          const at = await driver.executeScript<{ state: string; name: string; thin: boolean }>(`
-            const at = document.activeElement;
-            if (!at || at === document.body) return { state: window.walked.size ? 'body' : 'start', name: '', thin: false };
-            const name = at.tagName + ' #' + at.id + ' ' + (at.getAttribute('aria-label') ?? at.textContent.trim()).slice(0, 40);
-            const { outlineStyle, outlineWidth } = getComputedStyle(at);
-            const field = at.matches('input, select, textarea') && !at.closest('.file');
-            const thin = field && (outlineStyle === 'none' || Number.parseFloat(outlineWidth) < 3);
-            const before = window.walked.has(at);
-            window.walked.add(at);
-            return { state: before ? 'again' : 'new', name, thin };
-          `);
-          if (at.thin) thin.push(at.name);
-          if (at.state === 'body') lost += 1;
-          if (at.state === 'again') {
-            again = at.name;
-            break;
-          }
-          // At the end the focus leaves the page for the browser's own bar, once.
-          if (lost > 1) break;
-        }
-        const missed = await driver.executeScript<string[]>(
-          `return ${stops}.filter((one) => !window.walked.has(one)).map((one) => one.tagName + ' #' + one.id + ' ' + one.textContent.trim().slice(0, 40));`,
-        );
         expect(missed).withContext(`never reached; came back to ${again}`).toEqual([]);
         expect(lost).withContext('times nothing had the focus').toBeLessThanOrEqual(1);
         expect(thin).withContext('without a ring of 3 px').toEqual([]);

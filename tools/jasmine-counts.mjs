@@ -8,6 +8,8 @@ runner.loadConfig({
   random: true,
   failSpecWithNoExpectations: true,
   forbidDuplicateNames: true,
+  // Where one failure says all that is asked.
+  stopOnSpecFailure: process.env.STOP_AT_FIRST_FAILURE === '1',
 });
 runner.exitOnCompletion = false;
 // Browsers and servers take their time to start; a spec that needs longer says so itself.

@@ -13,7 +13,10 @@ const original = join(root, 'packages/core/src');
 const testRun = (worker, folder = '') =>
   new Promise((resolve) => {
     const specs = join('data/mutate', String(worker), folder, '**/*.spec.ts');
-    const child = spawn(process.execPath, ['--import', 'tsx', 'tools/jasmine-counts.mjs', specs], { cwd: root });
+    const child = spawn(process.execPath, ['--import', 'tsx', 'tools/jasmine-counts.mjs', specs], {
+      cwd: root,
+      env: { ...process.env, STOP_AT_FIRST_FAILURE: '1' },
+    });
     let output = '';
     child.stdout.on('data', (chunk) => (output += chunk));
     child.stderr.on('data', (chunk) => (output += chunk));

@@ -99,7 +99,7 @@ export const chooseBeams = async (driver: WebDriver, hands: Hands): Promise<void
 export const calibrate = async (driver: WebDriver, hands: Hands): Promise<void> => {
   await hands.stage(5);
   const sounder = await (await find(driver, '[data-sounder]')).getAttribute('data-sounder');
-  await hands.choose(`#reading-set-to-${sounder ?? ''}`, 'a speed of its own');
+  await hands.choose(`#reading-set-to-${sounder ?? ''}`, 'its own figure');
   await hands.fill('#assumed-speed', speedMps.toFixed(1));
   for (const [i, fathoms] of leadFathoms.entries()) {
     const id = await (await find(driver, 'tr[data-reading="new"] input')).getAttribute('id');

@@ -68,7 +68,7 @@ const saltOf: Record<Water['kind'], number> = { fresh: 0, brackish: 10, salt: 35
             (changed)="set({ beamM: $event })"
           />
           <gk-quantity-field
-            label="Draught (keel below water)"
+            label="Draught to the keel"
             fieldId="boat-draught"
             quantity="length"
             [value]="it.boat.draughtM"
@@ -413,7 +413,7 @@ const saltOf: Record<Water['kind'], number> = { fresh: 0, brackish: 10, salt: 35
     }
     .ways {
       display: grid;
-      grid-template-columns: repeat(auto-fill, minmax(120px, 1fr));
+      grid-template-columns: repeat(auto-fill, minmax(136px, 1fr));
       margin-bottom: 10px;
     }
     .ways label,

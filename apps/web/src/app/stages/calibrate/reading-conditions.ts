@@ -126,7 +126,7 @@ export class ReadingConditions {
     { value: 'fresh' as const, label: 'fresh water' },
     { value: 'brackish' as const, label: 'brackish water' },
     { value: 'salt' as const, label: 'salt water' },
-    { value: 'own figure' as const, label: 'a speed of its own' },
+    { value: 'own figure' as const, label: 'its own figure' },
   ];
 
   protected readonly settings = computed(() => depthOffsetOf(this.plan(), this.transducerId()));
