@@ -8,7 +8,7 @@ export const given = (symbol: string, value: number, unit: string, meaning: stri
 });
 
 /** A step whose value is arithmetic on its inputs, so that a reader can evaluate it again. */
-export const reckoned = (
+export const calculated = (
   step: Pick<WorkingStep, 'says' | 'symbol' | 'value' | 'unit' | 'source'> & { readonly expression: string },
   ...inputs: WorkingInput[]
 ): WorkingStep => ({ ...step, method: null, inputs });

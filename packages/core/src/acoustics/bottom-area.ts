@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { defineCalculation } from '../calculation.ts';
-import { given, reckoned } from '../working-step.ts';
+import { given, calculated } from '../working-step.ts';
 
 const radian = Math.PI / 180;
 
@@ -44,7 +44,7 @@ export const bottomArea = defineCalculation({
       pulseLimitsFromM,
       flags: [],
       working: [
-        reckoned(
+        calculated(
           {
             says: 'Beyond this range the pulse limits the area',
             symbol: 'R0',
@@ -57,7 +57,7 @@ export const bottomArea = defineCalculation({
           cone,
         ),
         limitedBy === 'beam'
-          ? reckoned(
+          ? calculated(
               {
                 says: "Area: the beam's footprint",
                 symbol: 'A',
@@ -69,7 +69,7 @@ export const bottomArea = defineCalculation({
               range,
               cone,
             )
-          : reckoned(
+          : calculated(
               {
                 says: 'Area: the disc the pulse covers',
                 symbol: 'A',

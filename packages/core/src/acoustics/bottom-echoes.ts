@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { defineCalculation, OutOfRange } from '../calculation.ts';
-import { given, reckoned } from '../working-step.ts';
+import { given, calculated } from '../working-step.ts';
 import { bottomTypes, type BottomType } from './backscatter.ts';
 
 /**
@@ -69,7 +69,7 @@ export const bottomEchoes = defineCalculation({
       echoes: seen.map((order) => ({ order, drawnM: order * depthM, snrDb: snrDb(order) })),
       flags: [],
       working: orders.slice(0, 1).map((order) =>
-        reckoned(
+        calculated(
           {
             says: 'Signal over noise of the second bottom',
             symbol: 'S2',

@@ -52,7 +52,7 @@ export const detectionRange = defineCalculation({
     const none =
       snrDb(nearestM) < requiredSnrDb
         ? `Not even at 1 m does the target stand ${requiredSnrDb} dB over the noise.`
-        : 'The target would be seen at any range the program reckons with; check the figures.';
+        : 'The target would be seen at any range the program works with; check the figures.';
     return {
       rangeM,
       limitedBy: rangeM === null ? null : absorbed > spread ? ('absorption' as const) : ('spreading' as const),

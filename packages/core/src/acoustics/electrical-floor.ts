@@ -1,5 +1,5 @@
 import type { Plan, WorkingStep } from '@grey-keel/model';
-import { given, reckoned } from '../working-step.ts';
+import { given, calculated } from '../working-step.ts';
 
 /**
  * What the boat's own electrics put into a sonar receiver at rest, as a level of sound at the face that would do the
@@ -74,7 +74,7 @@ export const electricalStep = (
   in1kHzDb: number,
   at: { frequencyHz: number; bandwidthHz: number; receiveEfficiency: number },
 ): WorkingStep =>
-  reckoned(
+  calculated(
     {
       says: "What the boat's electrics put into the receiver",
       symbol: 'Ne',

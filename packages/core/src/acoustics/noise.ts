@@ -1,7 +1,7 @@
 import { mountings, mountingSchema, type Mounting } from '@grey-keel/model';
 import * as z from 'zod';
 import { defineCalculation } from '../calculation.ts';
-import { given, reckoned } from '../working-step.ts';
+import { given, calculated } from '../working-step.ts';
 
 /** Thermal noise of water, dB re 1 µPa²/Hz. Source: Mellen 1952. */
 export const thermalNoiseDb = (frequencyHz: number): number => -15 + 20 * Math.log10(frequencyHz / 1000);
@@ -95,7 +95,7 @@ export const noiseSpectrum = defineCalculation({
       loudest,
       flags: ["The own boat's noise is a round figure for boats of this kind; the trial corrects it."],
       working: [
-        reckoned(
+        calculated(
           {
             says: 'Noise of the water itself',
             symbol: 'Nt',
@@ -106,7 +106,7 @@ export const noiseSpectrum = defineCalculation({
           },
           f,
         ),
-        reckoned(
+        calculated(
           {
             says: 'Noise of wind and waves',
             symbol: 'Nw',
@@ -118,7 +118,7 @@ export const noiseSpectrum = defineCalculation({
           given('w', windSpeedMps, 'm/s', 'wind'),
           f,
         ),
-        reckoned(
+        calculated(
           {
             says: `Noise of one's own boat, ${mounting}`,
             symbol: 'No',
@@ -130,7 +130,7 @@ export const noiseSpectrum = defineCalculation({
           given('v', boatSpeedMps, 'm/s', 'speed of the boat'),
           f,
         ),
-        reckoned(
+        calculated(
           {
             says: 'Together, as powers',
             symbol: 'N0',

@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { defineCalculation } from '../calculation.ts';
-import { given, reckoned } from '../working-step.ts';
+import { given, calculated } from '../working-step.ts';
 
 /**
  * Echo of what fills the water (plankton, bubbles) at a range, dB, and how far a target stands over it. Neither power
@@ -30,7 +30,7 @@ export const volumeReverberation = defineCalculation({
       targetOverClutterDb,
       flags: [],
       working: [
-        reckoned(
+        calculated(
           {
             says: 'Water that answers at once',
             symbol: 'V',
@@ -43,7 +43,7 @@ export const volumeReverberation = defineCalculation({
           given('r', rangeM, 'm', 'range'),
           given('dr', rangeResolutionM, 'm', 'range resolution'),
         ),
-        reckoned(
+        calculated(
           {
             says: 'Target over the clutter',
             symbol: 'SRR',

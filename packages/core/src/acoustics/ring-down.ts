@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { defineCalculation } from '../calculation.ts';
-import { given, reckoned } from '../working-step.ts';
+import { given, calculated } from '../working-step.ts';
 
 /** How far a face has to fall silent before near water is heard, dB. */
 const silentDb = 80;
@@ -40,12 +40,12 @@ export const ringDown = defineCalculation({
       ringingS,
       flags: [],
       working: [
-        reckoned(
+        calculated(
           { says: 'Time it rings', symbol: 't', value: ringingS, unit: 's', expression: 'n / f', source },
           given('n', ringingCycles, '', 'cycles it rings for'),
           given('f', frequencyHz, 'Hz', 'frequency'),
         ),
-        reckoned(
+        calculated(
           { says: 'Blanking zone', symbol: 'b', value: blankM, unit: 'm', expression: 'c * (T + t) / 2', source },
           given('c', soundSpeedMps, 'm/s', 'speed of sound'),
           given('T', pulseLengthS, 's', 'length of the pulse'),

@@ -2,7 +2,7 @@ import type { WorkingStep } from '@grey-keel/model';
 import * as z from 'zod';
 import { answerOf, defineCalculation } from '../calculation.ts';
 import { absorption } from '../water/absorption.ts';
-import { given, reckoned } from '../working-step.ts';
+import { given, calculated } from '../working-step.ts';
 import { noiseInBandDb, twoWayLossDb } from './sonar-equation.ts';
 
 /** What the budget of one target is made of, without the range. */
@@ -38,7 +38,7 @@ export const snrAtDb = (terms: BudgetTerms, absorptionDbPerM: number, rangeM: nu
   terms.processingGainDb;
 
 export const noiseStep = (terms: BudgetTerms): WorkingStep =>
-  reckoned(
+  calculated(
     {
       says: 'Noise in the receiver',
       symbol: 'NL',
@@ -89,7 +89,7 @@ export const sonarBudget = defineCalculation({
       flags: water.flags,
       working: [
         ...water.working.slice(0, 1),
-        reckoned(
+        calculated(
           {
             says: 'Lost on the way there and back',
             symbol: 'TL2',
@@ -101,7 +101,7 @@ export const sonarBudget = defineCalculation({
           given('r', rangeM, 'm', 'range'),
           given('alpha', water.absorptionDbPerKm, 'dB/km', 'absorption one way'),
         ),
-        reckoned(
+        calculated(
           {
             says: 'Echo at the receiver',
             symbol: 'EL',
@@ -115,7 +115,7 @@ export const sonarBudget = defineCalculation({
           given('TS', terms.targetStrengthDb, 'dB', 'target strength'),
         ),
         noiseStep(terms),
-        reckoned(
+        calculated(
           {
             says: 'Signal over noise',
             symbol: 'SNR',

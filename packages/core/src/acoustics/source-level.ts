@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { defineCalculation } from '../calculation.ts';
-import { given, reckoned } from '../working-step.ts';
+import { given, calculated } from '../working-step.ts';
 
 /** Level of one acoustic watt radiated evenly, at 1 m, dB re 1 µPa. Source: Urick 1983, ch. 4. */
 export const oneWattDb = 170.8;
@@ -31,7 +31,7 @@ export const sourceLevel = defineCalculation({
       acousticPowerW,
       flags: [],
       working: [
-        reckoned(
+        calculated(
           {
             says: 'Acoustic power',
             symbol: 'Pa',
@@ -43,7 +43,7 @@ export const sourceLevel = defineCalculation({
           given('P', electricalPowerW, 'W', 'electrical power'),
           given('eta', efficiency, '', 'efficiency'),
         ),
-        reckoned(
+        calculated(
           {
             says: 'Source level on the axis, at 1 m',
             symbol: 'SL',

@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { defineCalculation } from '../calculation.ts';
-import { given, reckoned } from '../working-step.ts';
+import { given, calculated } from '../working-step.ts';
 
 export const targetModels = ['foote-physoclist', 'foote-clupeid', 'love-dorsal'] as const;
 export type TargetModel = (typeof targetModels)[number];
@@ -63,7 +63,7 @@ export const targetStrength = defineCalculation({
       flags,
       working: [
         model === 'love-dorsal'
-          ? reckoned(
+          ? calculated(
               {
                 says: 'Target strength from above',
                 symbol: 'TS',
@@ -75,7 +75,7 @@ export const targetStrength = defineCalculation({
               length,
               given('f', frequencyHz, 'Hz', 'frequency'),
             )
-          : reckoned(
+          : calculated(
               {
                 says: `Target strength from above, ${model === 'foote-clupeid' ? 'open swim bladder' : 'closed swim bladder'}`,
                 symbol: 'TS',

@@ -2,7 +2,7 @@ import type { Water, WorkingStep } from '@grey-keel/model';
 import { answerOf, type Answer } from '../calculation.ts';
 import { absorption } from '../water/absorption.ts';
 import { francoisGarrison } from '../water/francois-garrison.ts';
-import { given, reckoned } from '../working-step.ts';
+import { given, calculated } from '../working-step.ts';
 
 export interface LostToAbsorption {
   readonly lostDb: number;
@@ -41,7 +41,7 @@ export const lostToAbsorption = (
     answer,
     working: [
       ...answer.working.slice(0, 1),
-      reckoned(
+      calculated(
         {
           says: 'Lost to absorption, to the bottom and back',
           symbol: 'loss',

@@ -3,7 +3,7 @@ import { answerOf, defineCalculation } from '../calculation.ts';
 import { together } from '../acoustics/noise.ts';
 import { oneWattDb } from '../acoustics/source-level.ts';
 import { absorption } from '../water/absorption.ts';
-import { given, reckoned } from '../working-step.ts';
+import { given, calculated } from '../working-step.ts';
 
 const sideSchema = z.strictObject({
   frequencyHz: z.number().min(1000).max(3_000_000),
@@ -111,7 +111,7 @@ export const budgetDifference = defineCalculation({
       coneRuleDepartsDb: terms.directivity,
       flags: [...new Set([...lostFirst.answer.flags, ...lostSecond.answer.flags])],
       working: [
-        reckoned(
+        calculated(
           {
             says: 'Absorption: what the second loses more',
             symbol: 'A',
@@ -123,7 +123,7 @@ export const budgetDifference = defineCalculation({
           ...pairOf(lostFirst.answer.absorptionDbPerKm, lostSecond.answer.absorptionDbPerKm, 'dB/km', 'absorption'),
           range,
         ),
-        reckoned(
+        calculated(
           {
             says: 'Directivity, sending, and what it keeps out when hearing',
             symbol: 'D',
@@ -136,11 +136,11 @@ export const budgetDifference = defineCalculation({
           given('y1', kept(first), 'dB', 'noise kept out, first'),
           given('y2', kept(second), 'dB', 'noise kept out, second'),
         ),
-        reckoned(
+        calculated(
           { says: 'Power', symbol: 'P', value: terms.power, unit: 'dB', expression: '10 * log10(x1 / x2)', source },
           ...pairOf(first.acousticPowerW, second.acousticPowerW, 'W', 'acoustic power'),
         ),
-        reckoned(
+        calculated(
           {
             says: 'Bandwidth: the wider hears more noise',
             symbol: 'B',
@@ -151,7 +151,7 @@ export const budgetDifference = defineCalculation({
           },
           ...pairOf(first.bandwidthHz, second.bandwidthHz, 'Hz', 'bandwidth'),
         ),
-        reckoned(
+        calculated(
           {
             says: 'Processing gain',
             symbol: 'G',
@@ -162,15 +162,15 @@ export const budgetDifference = defineCalculation({
           },
           ...pairOf(first.processingGainDb, second.processingGainDb, 'dB', 'processing gain'),
         ),
-        reckoned(
+        calculated(
           { says: 'Noise in one hertz', symbol: 'N', value: terms.noise, unit: 'dB', expression: 'x2 - x1', source },
           ...pairOf(open(first) - band(first), open(second) - band(second), 'dB', 'noise, from all sides'),
         ),
-        reckoned(
+        calculated(
           { says: 'Target', symbol: 'T', value: terms.target, unit: 'dB', expression: 'x1 - x2', source },
           ...pairOf(first.targetStrengthDb, second.targetStrengthDb, 'dB', 'target strength'),
         ),
-        reckoned(
+        calculated(
           {
             says: 'Together',
             symbol: 'total',

@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { defineCalculation, OutOfRange } from '../calculation.ts';
-import { given, reckoned } from '../working-step.ts';
+import { given, calculated } from '../working-step.ts';
 
 const radian = Math.PI / 180;
 
@@ -60,7 +60,7 @@ export const deadZone = defineCalculation({
       soundSpeedMps,
       flags: [],
       working: [
-        reckoned(
+        calculated(
           {
             says: inside ? 'First echo: square to the slope' : 'First echo: at the uphill edge of the cone',
             symbol: 'r1',
@@ -73,7 +73,7 @@ export const deadZone = defineCalculation({
           s,
           ...(inside ? [] : [phi]),
         ),
-        reckoned(
+        calculated(
           {
             says: 'Last range that is clear of the bottom: half a pulse before it',
             symbol: 'rc',
@@ -86,7 +86,7 @@ export const deadZone = defineCalculation({
           given('c', soundSpeedMps, 'm/s', 'speed of sound'),
           given('T', pulseLengthS, 's', 'pulse length'),
         ),
-        reckoned(
+        calculated(
           {
             says: 'Hidden height below the axis',
             symbol: 'h0',
@@ -98,7 +98,7 @@ export const deadZone = defineCalculation({
           d,
           clear,
         ),
-        reckoned(
+        calculated(
           {
             says: 'Hidden height at the edge that hides more',
             symbol: 'h',
@@ -112,7 +112,7 @@ export const deadZone = defineCalculation({
           phi,
           s,
         ),
-        reckoned(
+        calculated(
           {
             says: 'Hidden height at the uphill edge',
             symbol: 'hu',

@@ -1,7 +1,7 @@
 import { forwardModes } from '@grey-keel/model';
 import * as z from 'zod';
 import { defineCalculation, OutOfRange } from '../calculation.ts';
-import { given, reckoned } from '../working-step.ts';
+import { given, calculated } from '../working-step.ts';
 
 const radian = Math.PI / 180;
 
@@ -73,7 +73,7 @@ export const forwardView = defineCalculation({
     const source = 'plane geometry of a fan over a flat bottom';
     const h = given('h', belowFaceM, 'm', 'water below the face');
     const working = [
-      reckoned(
+      calculated(
         {
           says: 'Thickness of the slice at the range',
           symbol: 'd',
@@ -85,7 +85,7 @@ export const forwardView = defineCalculation({
         given('R', rangeM, 'm', 'range'),
         given('t', thinDeg * radian, 'rad', `thin side of the fan, ${thinDeg}°`),
       ),
-      reckoned(
+      calculated(
         {
           says: 'Range that keeps the proportions true',
           symbol: 'w',
@@ -100,7 +100,7 @@ export const forwardView = defineCalculation({
     ];
     if (blindM !== null)
       working.unshift(
-        reckoned(
+        calculated(
           {
             says: 'Radius of the blind disc on the bottom',
             symbol: 'b',

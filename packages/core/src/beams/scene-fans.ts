@@ -3,7 +3,7 @@ import { bottomBackscatterDb } from '../acoustics/backscatter.ts';
 import { targetStrengthDb } from '../acoustics/target-strength.ts';
 import { calculate } from '../calculation.ts';
 import { faceDepthM, inOrder } from '../plan/working-water.ts';
-import { given, reckoned } from '../working-step.ts';
+import { given, calculated } from '../working-step.ts';
 import { wantsOf, type Wants } from './advice/wants.ts';
 import { elementAcoustics, fanOffAxisDb, type ElementAcoustics } from './element-acoustics.ts';
 import { coveredAhead, usualForward, type AheadUnit } from './forward-fan.ts';
@@ -119,7 +119,7 @@ const passedBy = (it: Looking, wants: Wants, depthM: number, rollDeg: number, fi
     snrDb,
     working: [
       ...(side && flat.ok ? flat.answer.working.slice(0, 1) : []),
-      reckoned(
+      calculated(
         {
           says: side ? 'Where a picture that takes off the water column draws it' : 'Depth at which it is drawn',
           symbol: 'd',
@@ -139,7 +139,7 @@ const passedBy = (it: Looking, wants: Wants, depthM: number, rollDeg: number, fi
 };
 
 const signal = (snrDb: number, onAxisDb: number, patternDb: number): WorkingStep =>
-  reckoned(
+  calculated(
     {
       says: 'Signal over noise, off the axis both ways',
       symbol: 'SNR',
@@ -197,7 +197,7 @@ const ahead = (it: Looking, setting: ForwardSetting, depthM: number, fish: Place
     shadowM: null,
     snrDb,
     working: [
-      reckoned(
+      calculated(
         {
           says: 'Slant range to the fish',
           symbol: 'r',

@@ -1,7 +1,7 @@
 import type { PlacedFish, Plan, Transducer, WorkingStep } from '@grey-keel/model';
 import { targetStrengthDb } from '../acoustics/target-strength.ts';
 import { inOrder, faceDepthM, soundSpeedDownTo } from '../plan/working-water.ts';
-import { given, reckoned } from '../working-step.ts';
+import { given, calculated } from '../working-step.ts';
 import { wantsOf, type Wants } from './advice/wants.ts';
 import { elementAcoustics, offAxisDb, resolutionOf, type ElementAcoustics } from './element-acoustics.ts';
 import { reachTerms, requiredSnrDb, targetSnrDb, type ReachTerms } from './reach.ts';
@@ -165,7 +165,7 @@ const seenBy = (it: Looking, fish: PlacedFish): FishSeen => {
     tooDeepM: faceM + rangeM - fish.depthM,
     snrDb,
     working: [
-      reckoned(
+      calculated(
         {
           says: 'Slant range to the fish',
           symbol: 'r',
@@ -178,7 +178,7 @@ const seenBy = (it: Looking, fish: PlacedFish): FishSeen => {
         given('y', along, 'm', 'forward of the face'),
         given('z', down, 'm', 'below the face'),
       ),
-      reckoned(
+      calculated(
         {
           says: 'Signal over noise, off the axis both ways',
           symbol: 'SNR',
@@ -190,7 +190,7 @@ const seenBy = (it: Looking, fish: PlacedFish): FishSeen => {
         given('S0', onAxisDb, 'dB', 'on the axis at that range'),
         given('B', patternDb, 'dB', `of the beam ${offAxisDeg.toFixed(1)}° off its axis, one way`),
       ),
-      reckoned(
+      calculated(
         {
           says: 'Depth at which the display draws it',
           symbol: 'd',
@@ -229,7 +229,7 @@ export const sceneAt = (
   };
 };
 
-/** What a colder layer below does to the depth read, for a display that reckons with the upper water throughout. */
+/** What a colder layer below does to the depth read, for a display that works with the upper water throughout. */
 export const thermoclineError = (
   plan: Plan,
   depthM: number,
@@ -257,7 +257,7 @@ export const thermoclineError = (
     meanMps,
     readsM,
     working: [
-      reckoned(
+      calculated(
         {
           says: 'Time down, by layers',
           symbol: 't',
@@ -268,14 +268,14 @@ export const thermoclineError = (
         },
         ...inputs,
       ),
-      reckoned(
+      calculated(
         {
           says: 'What the display makes of it',
           symbol: 'reads',
           value: readsM,
           unit: 'm',
           expression: 'c1 * t',
-          source: 'a display reckons with one speed of sound',
+          source: 'a display works with one speed of sound',
         },
         c1,
         given('t', seconds, 's', 'time down'),

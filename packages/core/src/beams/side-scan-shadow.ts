@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { defineCalculation, OutOfRange } from '../calculation.ts';
-import { given, reckoned } from '../working-step.ts';
+import { given, calculated } from '../working-step.ts';
 
 /**
  * Length on a flat bottom of the shadow a target throws in a side-scan picture, m; infinite for one as high as the unit.
@@ -34,7 +34,7 @@ export const sideScanShadow = defineCalculation({
       targetHeightM,
       flags: [],
       working: [
-        reckoned(
+        calculated(
           {
             says: 'Height of the target',
             symbol: 't',

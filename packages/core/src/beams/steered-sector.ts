@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { defineCalculation } from '../calculation.ts';
-import { given, reckoned } from '../working-step.ts';
+import { given, calculated } from '../working-step.ts';
 
 const radian = Math.PI / 180;
 
@@ -56,7 +56,7 @@ export const steeredSector = defineCalculation({
           ? ['She turns by more than a beamwidth in one sweep: marks are smeared. Hold her nearly at rest.']
           : [],
       working: [
-        reckoned(
+        calculated(
           {
             says: 'Time of one sweep',
             symbol: 't',
@@ -69,7 +69,7 @@ export const steeredSector = defineCalculation({
           inputs.R,
           given('c', soundSpeedMps, 'm/s', 'speed of sound'),
         ),
-        reckoned(
+        calculated(
           {
             says: 'Smear at the range',
             symbol: 'm',

@@ -1,6 +1,6 @@
 import type { DepthReference, Plan, WorkingStep } from '@grey-keel/model';
 import { deepestLoading, lowestPoint, type LowestPoint } from '../fit/lowest-point.ts';
-import { given, reckoned } from '../working-step.ts';
+import { given, calculated } from '../working-step.ts';
 import { depthOffsetOf, offsetStanding } from './depth-offset-subject.ts';
 
 /** The moment the first part of the boat touches, as a display shows it by one transducer. */
@@ -35,7 +35,7 @@ export const agroundBy = (plan: Plan, reference: DepthReference): Aground | null
     loading,
     working: [
       ...lowest.working,
-      reckoned(
+      calculated(
         {
           says: `Shown when ${lowest.name} touches`,
           symbol: 'a',

@@ -41,7 +41,7 @@ describe('depth-offset', () => {
     expect((without.halfInterval95M ?? 0) / (without.standardErrorM ?? 1)).toBeCloseTo(3.182, 3);
   });
 
-  it('says how far a display is off in depth that reckons with another speed of sound', () => {
+  it('says how far a display is off in depth that works with another speed of sound', () => {
     const { displayDepthError, working } = answerOf(depthOffset, {
       ...base,
       readings: five,

@@ -140,7 +140,7 @@ export const depthOffset = defineCalculation({
     displayResolutionM: z.number(),
     soundSpeedAssumedMps: z.number(),
     soundSpeedActualMps: z.number(),
-    /** How far a display that reckons with the assumed speed is off in depth, as a fraction of the depth. */
+    /** How far a display that works with the assumed speed is off in depth, as a fraction of the depth. */
     displayDepthError: z.number(),
   }),
   run: (given) => {

@@ -1,5 +1,5 @@
 import type { Plan, WorkingStep } from '@grey-keel/model';
-import { given, reckoned } from '../working-step.ts';
+import { given, calculated } from '../working-step.ts';
 import { groundingDepthM } from './aground.ts';
 import { depthOffsetOf, type DepthOffsetAnswer } from './depth-offset-subject.ts';
 
@@ -14,7 +14,7 @@ export const offsetAtGrounding = (plan: Plan, transducerId: string, answer: Dept
   const keelM = depthOffsetOf(plan, transducerId).reference === 'keel' ? (plan.boat.draughtM ?? 0) : 0;
   const interceptM = answer.scaledOffsetM + keelM;
   const depthM = groundingDepthM(plan) ?? interceptM;
-  return reckoned(
+  return calculated(
     {
       says: 'The offset that holds where the boat touches',
       symbol: 'og',

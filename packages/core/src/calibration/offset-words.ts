@@ -1,6 +1,6 @@
 import type { DepthReference, Sentence, WorkingStep } from '@grey-keel/model';
 import type { Aground } from './aground.ts';
-import { given, reckoned } from '../working-step.ts';
+import { given, calculated } from '../working-step.ts';
 
 interface Spoken {
   /** The offset to be entered. */
@@ -28,7 +28,7 @@ export const signInWords = ({ offsetM, offsetSetM, reference }: Spoken): Sentenc
 
 /** How much more the display will show once an offset is entered, as the last step of its working. */
 export const changeOnEntering = ({ offsetM, offsetSetM }: Pick<Spoken, 'offsetM' | 'offsetSetM'>): WorkingStep =>
-  reckoned(
+  calculated(
     {
       says: 'What entering it changes on the display',
       symbol: 'change',

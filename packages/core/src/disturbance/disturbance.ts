@@ -7,7 +7,7 @@ import { usualForward } from '../beams/forward-fan.ts';
 import { reachTerms, requiredSnrDb, type ReachTerms } from '../beams/reach.ts';
 import { perPlan } from '../plan/per-plan.ts';
 import { faceDepthM } from '../plan/working-water.ts';
-import { given, reckoned } from '../working-step.ts';
+import { given, calculated } from '../working-step.ts';
 import { directionLevelDb, towards, type Looks } from './direction-level.ts';
 
 const radian = Math.PI / 180;
@@ -155,7 +155,7 @@ const worked = perPlan((plan, key): Disturbance | null => {
     victimId,
     overNoiseDb,
     working: [
-      reckoned(
+      calculated(
         {
           says: `${source.transducer.name} in ${victim.transducer.name}, over its noise`,
           symbol: 'D',

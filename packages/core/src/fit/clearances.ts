@@ -4,7 +4,7 @@ import { sideFanFromDownDeg } from '../beams/section.ts';
 import { keelLinesM } from '../beams/silhouette.ts';
 import { workingBeamOf } from '../beams/working-beam.ts';
 import { inOrder } from '../plan/working-water.ts';
-import { given, reckoned } from '../working-step.ts';
+import { given, calculated } from '../working-step.ts';
 
 const radian = Math.PI / 180;
 const geometry = 'plane geometry';
@@ -24,7 +24,7 @@ export const awayFromM = (place: Place, piece: Equipment): number => {
 
 /** From a face to the tips of a propeller's blades, m. */
 export const toBladeTips = (face: Place, propeller: Equipment): WorkingStep =>
-  reckoned(
+  calculated(
     {
       says: 'From the face to the blades',
       symbol: 'd',
@@ -121,7 +121,7 @@ export const sideViewBlocked = (plan: Plan, id: string): Blocked[] => {
         by: one.name,
         side: one.starboardM < transducer.starboardM ? 'port' : 'starboard',
         lostDeg,
-        working: reckoned(
+        working: calculated(
           {
             says: 'Of the fan that is covered',
             symbol: 'l',
@@ -181,7 +181,7 @@ export const markShift = (antenna: Place, transducer: Place): MarkShift => {
     forwardM,
     starboardM,
     byM,
-    working: reckoned(
+    working: calculated(
       {
         says: 'From the antenna to the transducer',
         symbol: 'v',

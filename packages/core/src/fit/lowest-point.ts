@@ -1,7 +1,7 @@
 import { waysOfWorking, type Plan, type Transducer, type Way, type WaySet, type WorkingStep } from '@grey-keel/model';
 import { inOrder } from '../plan/working-water.ts';
 import { waysAfloat } from '../plan/way-speeds.ts';
-import { given, reckoned } from '../working-step.ts';
+import { given, calculated } from '../working-step.ts';
 
 /** What is raised out of the water when running and on the trailer, where nothing else was said. */
 const raisedWhenRunning = (way: Way): boolean => way !== 'running' && way !== 'trailer';
@@ -26,7 +26,7 @@ interface Hanging {
 }
 
 const reaches = (name: string, aboveKeelM: number, diameterM: number): WorkingStep =>
-  reckoned(
+  calculated(
     {
       says: `${name} below the keel`,
       symbol: 'b',

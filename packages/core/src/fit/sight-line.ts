@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { defineCalculation } from '../calculation.ts';
-import { given, reckoned } from '../working-step.ts';
+import { given, calculated } from '../working-step.ts';
 
 const radian = Math.PI / 180;
 /** ISO 11591: the water has to be seen from so many lengths ahead on, and not from farther than this. */
@@ -40,7 +40,7 @@ export const sightLine = defineCalculation({
     const downRad = Math.min(overScreen, overBow) - trimDeg * radian;
     const limitM = Math.min(lengths * lengthM, farthestM);
     const seenFromM = downRad > 1e-6 ? eyeM / Math.tan(downRad) : null;
-    const down = reckoned(
+    const down = calculated(
       {
         says: `Down to the water over the ${hiddenBy}`,
         symbol: 'a',
@@ -65,7 +65,7 @@ export const sightLine = defineCalculation({
           ? [down]
           : [
               down,
-              reckoned(
+              calculated(
                 {
                   says: 'The water is seen from there on',
                   symbol: 'd',

@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { defineCalculation } from '../calculation.ts';
-import { given, reckoned } from '../working-step.ts';
+import { given, calculated } from '../working-step.ts';
 import { pixelPitchM } from './panes.ts';
 
 export const lights = ['day', 'night'] as const;
@@ -68,13 +68,13 @@ export const legibility = defineCalculation({
       readable: angleArcmin >= wantedArcmin,
       flags: [],
       working: [
-        reckoned(
+        calculated(
           pixel,
           given('D', screen.screenDiagonalM, 'm', 'diagonal of the screen'),
           given('w', screen.pixelsWide, 'px', 'pixels across'),
           given('h', screen.pixelsHigh, 'px', 'pixels down'),
         ),
-        reckoned(
+        calculated(
           {
             says: 'Height a digit needs',
             symbol: 'need',
@@ -86,7 +86,7 @@ export const legibility = defineCalculation({
           given('L', viewingDistanceM, 'm', 'eye to screen'),
           given('least', wantedArcmin, '\u2032', `least angle by ${light}`),
         ),
-        reckoned(
+        calculated(
           {
             says: 'Angle it fills',
             symbol: 'a',

@@ -1,7 +1,7 @@
 import { views, type View } from '@grey-keel/model';
 import * as z from 'zod';
 import { defineCalculation } from '../calculation.ts';
-import { given, reckoned } from '../working-step.ts';
+import { given, calculated } from '../working-step.ts';
 
 /** How often a view lays its range along a side of its pane: to port and starboard twice, ahead of the boat once. */
 const laidOut: Readonly<Record<View, { readonly times: 1 | 2; readonly along: 'width' | 'height' | 'shorter' }>> = {
@@ -42,7 +42,7 @@ export const paneScale = defineCalculation({
       pixels,
       flags: [],
       working: [
-        reckoned(
+        calculated(
           {
             says: `Metres a pixel, along the ${along}`,
             symbol: 's',

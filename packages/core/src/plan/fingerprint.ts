@@ -14,6 +14,6 @@ export const quantised = <T>(data: T): T => {
   return data;
 };
 
-/** Hash of the canonical JSON (RFC 8785) of data with the version of what reckons with it. */
+/** Hash of the canonical JSON (RFC 8785) of data with the version of what works with it. */
 export const fingerprint = (data: unknown, version: number): string =>
   bytesToHex(sha256(utf8ToBytes(canonicalize({ data: quantised(data), version }) ?? '')));

@@ -2,7 +2,7 @@ import type { Plan, Water } from '@grey-keel/model';
 import { answerOf, type Answer } from '../calculation.ts';
 import { soundSpeed } from '../water/sound-speed.ts';
 
-/** The water the plan is drawn and reckoned for, or null while none is described. */
+/** The water the plan is drawn and calculated for, or null while none is described. */
 export const workingWater = (plan: Plan): Water | null => {
   const { waterId } = plan.working;
   return waterId === null ? null : (plan.waters[waterId] ?? null);

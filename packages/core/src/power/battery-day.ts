@@ -1,7 +1,7 @@
 import { chemistrySchema } from '@grey-keel/model';
 import * as z from 'zod';
 import { defineCalculation } from '../calculation.ts';
-import { given, reckoned } from '../working-step.ts';
+import { given, calculated } from '../working-step.ts';
 import { hoursBorne } from './hours-borne.ts';
 
 const sum = (values: readonly number[]): number => values.reduce((whole, value) => whole + value, 0);
@@ -68,7 +68,7 @@ export const batteryDay = defineCalculation({
         ...day
           .filter(({ currentA }) => currentA > 0)
           .map(({ hours, currentA }, i) =>
-            reckoned(
+            calculated(
               {
                 says: `Of the battery, span ${i + 1}`,
                 symbol: `s${i + 1}`,

@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { defineCalculation } from '../calculation.ts';
-import { given, reckoned } from '../working-step.ts';
+import { given, calculated } from '../working-step.ts';
 
 /**
  * Voltage at a device while an engine is cranked from the same battery. `lossV` is what the device's own wires lose.
@@ -25,7 +25,7 @@ export const startDip = defineCalculation({
       marginV: lowestV === null ? null : dipV - lowestV,
       flags: ['A fuse opens on too much current. It keeps off neither a dip nor a spike of voltage.'],
       working: [
-        reckoned(
+        calculated(
           {
             says: 'At the device while cranking',
             symbol: 'U',

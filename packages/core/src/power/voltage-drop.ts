@@ -1,7 +1,7 @@
 import { conductorSchema, gaugeSchema } from '@grey-keel/model';
 import * as z from 'zod';
 import { defineCalculation } from '../calculation.ts';
-import { given, reckoned } from '../working-step.ts';
+import { given, calculated } from '../working-step.ts';
 import { copperPerKelvin, ohmPerKm20, wireSource } from './wire.ts';
 
 /**
@@ -33,7 +33,7 @@ export const voltageDrop = defineCalculation({
       flags:
         dropV > supplyV ? ['More would be lost than the supply has: such a current does not flow in these wires.'] : [],
       working: [
-        reckoned(
+        calculated(
           {
             says: 'Resistance of one wire',
             symbol: 'R',
@@ -46,7 +46,7 @@ export const voltageDrop = defineCalculation({
           given('a', copperPerKelvin, '1/K', 'of copper'),
           given('T', temperatureC, '°C', 'of the wire'),
         ),
-        reckoned(
+        calculated(
           {
             says: 'Lost over both wires',
             symbol: 'U',
@@ -59,7 +59,7 @@ export const voltageDrop = defineCalculation({
           given('I', currentA, 'A', 'current'),
           given('R', ohmPerKm, 'ohm/km', 'resistance of one wire'),
         ),
-        reckoned(
+        calculated(
           {
             says: 'Of the supply',
             symbol: 'p',

@@ -6,7 +6,7 @@ import { circuitStanding } from '../power/circuit-standing.ts';
 import { bearsShare, restVoltageV } from '../power/battery-curve.ts';
 import { circuitsOn, currentOf, dayOf } from '../power/day-voltage.ts';
 import { workingWater } from '../plan/working-water.ts';
-import { given, reckoned } from '../working-step.ts';
+import { given, calculated } from '../working-step.ts';
 
 /** Between what an alarm has to call at, at the least, and where it would call all day. */
 export interface AlarmLimits {
@@ -45,7 +45,7 @@ const shallowBy = (plan: Plan, transducerId: string): ShallowLimits | null => {
     transducerId,
     working: [
       ...aground.working,
-      reckoned(
+      calculated(
         {
           says: 'The shallow alarm calls at this, at the least',
           symbol: 's',
@@ -93,7 +93,7 @@ const spentStep = (plan: Plan, batteryId: string, battery: Battery, ownId: strin
   const drop = own && circuitStanding(plan, own)?.drop;
   const wireOhm = own && drop ? (2 * own.oneWayLengthM * drop.ohmPerKm) / 1000 : 0;
   const restV = restVoltageV(battery, 1 - bearsShare[battery.chemistry]);
-  return reckoned(
+  return calculated(
     {
       says: 'The battery has given what it bears at this',
       symbol: 'u',
@@ -135,7 +135,7 @@ export const voltageLimits = (plan: Plan, stationId: string): AlarmLimits | null
     least: Math.max(device, spent.value),
     most: start ? start.voltageAtStartV - worstDropV(plan, ownId) : null,
     working: [
-      reckoned(
+      calculated(
         {
           says: 'A device is about to go out at this',
           symbol: 'v',
@@ -149,7 +149,7 @@ export const voltageLimits = (plan: Plan, stationId: string): AlarmLimits | null
         given('m', voltageMarginV, 'V', 'left to act in'),
       ),
       spent,
-      reckoned(
+      calculated(
         {
           says: 'The voltage alarm calls at this, at the least',
           symbol: 's',

@@ -1,6 +1,6 @@
 import type { Plan, Way, WorkingStep } from '@grey-keel/model';
 import { waySpeed, waysAfloat } from '../plan/way-speeds.ts';
-import { given, reckoned } from '../working-step.ts';
+import { given, calculated } from '../working-step.ts';
 import { shallowLimits } from './alarm-limits.ts';
 
 const radian = Math.PI / 180;
@@ -44,7 +44,7 @@ export const timeToAct = (plan: Plan, stationId: string): TimeToAct[] => {
       neededM,
       gives: neededM <= plan.working.depthM,
       working: [
-        reckoned(
+        calculated(
           {
             says: `Water lost ${way}, before anyone acts`,
             symbol: 'w',

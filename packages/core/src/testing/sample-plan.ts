@@ -101,7 +101,7 @@ export const pair = (leadLineM: number | null, displayedM: number | null, leftOu
   leftOut,
 });
 
-/** Readings in fresh water of 9 °C on a display that reckons with the water's own speed of sound: 0.39 m is missed. */
+/** Readings in fresh water of 9 °C on a display that works with the water's own speed of sound: 0.39 m is missed. */
 export const waterSpeedMps = 1443.6;
 
 export const aPlan = (): Plan => ({

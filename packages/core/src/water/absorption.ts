@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { defineCalculation } from '../calculation.ts';
-import { given, reckoned } from '../working-step.ts';
+import { given, calculated } from '../working-step.ts';
 import { ainslieMcColm } from './ainslie-mccolm.ts';
 import { francoisGarrison, type AbsorptionParts } from './francois-garrison.ts';
 
@@ -80,7 +80,7 @@ export const absorption = defineCalculation({
           ],
           source: sources[model],
         },
-        reckoned(
+        calculated(
           {
             says: 'How far the other model departs from this one',
             symbol: 'differs',

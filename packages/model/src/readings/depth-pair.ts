@@ -6,7 +6,7 @@ export const depthPairSchema = z.strictObject({
   leadLineM: z.number().min(0.1).max(500).nullable(),
   /** As read off the display, with whatever offset was set in it. */
   displayedM: z.number().min(0).max(500).nullable(),
-  /** Kept on record, but not reckoned with. */
+  /** Stays on record, but is left out. */
   leftOut: z.boolean(),
 });
 export type DepthPair = z.output<typeof depthPairSchema>;

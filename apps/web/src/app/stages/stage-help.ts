@@ -4,7 +4,7 @@ import type { Stage } from '@grey-keel/model';
 export const stageHelp: Readonly<Partial<Record<Stage, readonly string[]>>> = {
   brief: [
     'Say what the boat is, where she works and what is sought: everything later is judged against it.',
-    'Draught is the keel below the waterline as she lies loaded; every depth is reckoned from it.',
+    'Draught is the keel below the waterline as the boat floats; every depth is counted from it.',
     'Salt and temperature set the speed of sound and what absorption takes; the depths set what the sonar must reach.',
     'A station is a place from which a screen is read: measure from the eye to the glass.',
     'Ways of working tie it together: in each, some transducers are on, some pages show, some keys lead there.',

@@ -1,7 +1,7 @@
 import type { CatalogueEntry, Criterion, Plan, SonarKind, Way, WorkingStep } from '@grey-keel/model';
 import { looksAt } from '../../pages/suggest-layouts.ts';
 import { viewRangeM } from '../../pages/view-range.ts';
-import { given, reckoned } from '../../working-step.ts';
+import { given, calculated } from '../../working-step.ts';
 import { candidatesFor, type Candidate, type RuledOut } from './candidate.ts';
 import { measureWorking } from './measure-working.ts';
 import { measuresOf, utility, type BeamMeasures, type Measures } from './measures.ts';
@@ -61,7 +61,7 @@ export const imagingWorking = (
   const [beam] = measures.beams;
   if (criterion !== 'bottom detail' || !beam) return measureWorking(criterion, measures, wants);
   return [
-    reckoned(
+    calculated(
       {
         says: 'Thickness of the slice at the range',
         symbol: 'd',

@@ -6,7 +6,7 @@ import { rangeResolution } from '../../acoustics/range-resolution.ts';
 import { ringDown, ringingOf } from '../../acoustics/ring-down.ts';
 import { targetStrength } from '../../acoustics/target-strength.ts';
 import { answerOf } from '../../calculation.ts';
-import { given, reckoned } from '../../working-step.ts';
+import { given, calculated } from '../../working-step.ts';
 import { deadZone } from '../dead-zone.ts';
 import { footprint } from '../footprint.ts';
 import { requiredSnrDb, traceSnrDb } from '../reach.ts';
@@ -38,7 +38,7 @@ const reachSteps = (beam: BeamMeasures, wants: Wants): WorkingStep[] => {
     requiredSnrDb,
   });
   const electrical = electricalStep(electricalFloorDb, acoustics);
-  const both = reckoned(
+  const both = calculated(
     {
       says: 'Noise in the band, water and electrics together',
       symbol: 'N',
@@ -52,7 +52,7 @@ const reachSteps = (beam: BeamMeasures, wants: Wants): WorkingStep[] => {
     given('D', directivityIndexDb, 'dB', 'directivity'),
     given('Ne', electrical.value, 'dB', "the boat's electrics"),
   );
-  const spare = reckoned(
+  const spare = calculated(
     {
       says: 'Over what is wanted, at the bottom of this water',
       symbol: 'spare',

@@ -10,7 +10,7 @@ import { offsetAtGrounding } from '../../calibration/offset-at-grounding.ts';
 import { perPlan } from '../../plan/per-plan.ts';
 import { faceDepthM, inOrder } from '../../plan/working-water.ts';
 import { depthGivers, type DepthGiver } from '../../sources/depth-givers.ts';
-import { given, reckoned } from '../../working-step.ts';
+import { given, calculated } from '../../working-step.ts';
 import { figure, type Found, type Rule } from '../rule.ts';
 
 const eachGiver =
@@ -81,7 +81,7 @@ export const offsetStale: Rule = {
 };
 
 const errorStep = (heldM: number, offsetM: number) =>
-  reckoned(
+  calculated(
     {
       says: 'What the display shows too much, or too little where it is negative',
       symbol: 'wrong',
@@ -206,7 +206,7 @@ export const offsetScale: Rule = {
         working: [
           ...answer.working,
           holds,
-          reckoned(
+          calculated(
             {
               says: 'Too much water shown there, or too little where it is negative',
               symbol: 'wrong',
@@ -411,7 +411,7 @@ export const offsetGeometry: Rule = {
         figure: figure(apart, 'length'),
         working: [
           ...answer.working,
-          reckoned(
+          calculated(
             {
               says: 'How far tape and lead line lie apart',
               symbol: 'apart',

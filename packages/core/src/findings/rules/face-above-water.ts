@@ -1,5 +1,5 @@
 import { faceDepthM, inOrder } from '../../plan/working-water.ts';
-import { given, reckoned } from '../../working-step.ts';
+import { given, calculated } from '../../working-step.ts';
 import { figure, type Rule } from '../rule.ts';
 
 export const faceAboveWater: Rule = {
@@ -17,7 +17,7 @@ export const faceAboveWater: Rule = {
           reason: [`${transducer.name} stands `, figure(-depth, 'length'), ' above the waterline at this draught.'],
           figure: figure(-depth, 'length'),
           working: [
-            reckoned(
+            calculated(
               {
                 says: 'The face above the waterline',
                 symbol: 'h',

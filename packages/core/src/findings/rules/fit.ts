@@ -14,7 +14,7 @@ import {
 import { offsetStanding } from '../../calibration/depth-offset-subject.ts';
 import { stationSight } from '../../fit/station-sight.ts';
 import { inOrder } from '../../plan/working-water.ts';
-import { given, reckoned } from '../../working-step.ts';
+import { given, calculated } from '../../working-step.ts';
 import { figure, type Found, type Rule } from '../rule.ts';
 
 const radian = Math.PI / 180;
@@ -179,7 +179,7 @@ export const axisTilted: Rule = {
             ],
             figure: figure(tiltDeg, 'angle'),
             working: [
-              reckoned(
+              calculated(
                 {
                   says: 'The middle of the cone out to the side',
                   symbol: 'x',

@@ -7,7 +7,7 @@ import { displaySalinityPpt, displaySound, soundOfType } from '../../sources/dis
 import { feedChoices, poorRank } from '../../sources/feeds.ts';
 import { travelClashes, whatTravels } from '../../sources/what-travels.ts';
 import { isFactoryName, suggestSourceName } from '../../sources/source-names.ts';
-import { given, reckoned } from '../../working-step.ts';
+import { given, calculated } from '../../working-step.ts';
 import { figure, type Found, type Rule } from '../rule.ts';
 import { eachFitted } from './pages.ts';
 
@@ -129,7 +129,7 @@ const fromBestM = (plan: Plan, id: string, bestId: string) => {
   const place = (key: string) => plan.transducers[key] ?? plan.equipment[key];
   const [a, b] = [place(id), place(bestId)];
   if (!a || !b) return null;
-  return reckoned(
+  return calculated(
     {
       says: 'From the better source',
       symbol: 'd',
@@ -211,7 +211,7 @@ const noticeableM = 0.05;
 
 /** By how much a display shows a depth too deep, with a speed of sound that is not the water's, m. */
 const depthErrorStep = (depthM: number, usedMps: number, waterMps: number, what: string) =>
-  reckoned(
+  calculated(
     {
       says: `Shown too deep at ${depthM.toFixed(1)} m, or too shallow where it is negative`,
       symbol: 'e',

@@ -193,7 +193,7 @@ const stateWords: Record<FishSeen['state'], string> = {
           }
           @if (layered(); as error) {
             <li>
-              The colder layer makes a display that reckons with the upper water read
+              The colder layer makes a display that works with the upper water read
               <gk-number
                 of="Depth read through a colder layer"
                 [value]="error.readsM"

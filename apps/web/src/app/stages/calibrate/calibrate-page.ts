@@ -565,9 +565,9 @@ export class CalibratePage {
   private readonly nextId = signal(newId());
   protected readonly rows = computed<ReadingRow[]>(() => {
     const answer = this.answer();
-    const reckoned = this.inputs()?.readings.map(({ id }) => id) ?? [];
+    const calculated = this.inputs()?.readings.map(({ id }) => id) ?? [];
     const recorded = inOrder(this.settings().readings).map(([id, pair], place): ReadingRow => {
-      const i = reckoned.indexOf(id);
+      const i = calculated.indexOf(id);
       const step = answer?.working[i];
       return {
         id,
@@ -649,7 +649,7 @@ export class CalibratePage {
       ? { state: 'good', words: 'Within your tolerance of' }
       : { state: 'bad', words: 'Not sure enough for your tolerance of' };
   });
-  /** The offset only holds once the display reckons with this water's own speed of sound. */
+  /** The offset only holds once the display works with this water's own speed of sound. */
   protected readonly readsOff = computed(() => Math.abs(this.answer()?.displayDepthError ?? 0) >= noticeableError);
 
   /** The sounder to look at first: one that a stop speaks of, then one that is not fresh. */

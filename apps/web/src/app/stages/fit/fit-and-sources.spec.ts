@@ -120,7 +120,7 @@ describe('the fit', () => {
     root.remove();
   });
 
-  it('reckons a circuit as it is typed and the day of its battery', async () => {
+  it('calculates a circuit as it is typed and the day of its battery', async () => {
     const root = await page(FitPage, boat());
     await press(root, '#tab-power');
     expect(root.textContent).toContain('Add a battery');

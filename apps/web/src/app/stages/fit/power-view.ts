@@ -400,7 +400,7 @@ export class PowerView {
   ];
   protected readonly insulations = [
     { value: '' as const, label: 'not looked at' },
-    ...insulationRatingsC.map((rated) => ({ value: `${rated}` as const, label: `for ${rated} °C` })),
+    ...Array.from(insulationRatingsC, (rated) => ({ value: `${rated}` as const, label: `for ${rated} °C` })),
   ];
   protected readonly gaugeChoices = choicesOf(gauges);
   protected readonly conductorChoices = choicesOf(conductors);
