@@ -386,7 +386,7 @@ describe('the views', () => {
       expect(await (await find(driver, '.beam.silent')).isDisplayed()).toBeTrue();
       await hands.press('[data-finding^="same-band"] .way-out');
       await hands.press('[data-transducer="d-ahead"] button[aria-expanded]');
-      await hands.press('[id="transmits-d-ahead"] label:nth-of-type(2) input');
+      await hands.press('[id="transmits-d-ahead"] gk-tick-field:nth-of-type(2) input');
       await findingIs(driver, 'same-band', false);
     },
     minutes,

@@ -69,7 +69,7 @@ export const describeBoat = async (driver: WebDriver, hands: Hands): Promise<voi
 
 /** Ways of working by their boxes. */
 export const chooseWays = async (driver: WebDriver, press: (css: string) => Promise<void>): Promise<void> => {
-  for (const place of [2, 6, 8]) await press(`#ways label:nth-of-type(${place}) input`);
+  for (const place of [2, 6, 8]) await press(`#ways gk-tick-field:nth-of-type(${place}) input`);
   await findingIs(driver, 'brief-missing', false);
 };
 

@@ -29,7 +29,8 @@ export const walkByTab = async (driver: WebDriver): Promise<TabWalk> => {
       const at = document.activeElement;
       if (!at || at === document.body) return { state: window.walked.size ? 'body' : 'start', name: '', thin: false };
       const name = at.tagName + ' #' + at.id + ' ' + (at.getAttribute('aria-label') ?? at.textContent.trim()).slice(0, 40);
-      const { outlineStyle, outlineWidth } = getComputedStyle(at);
+      // The library draws a tick's box beside the field itself, which is not seen.
+      const { outlineStyle, outlineWidth } = getComputedStyle(at.matches('.p-checkbox-input') ? at.nextElementSibling : at);
       const field = at.matches('input, select, textarea') && !at.closest('.file');
       const thin = field && (outlineStyle === 'none' || Number.parseFloat(outlineWidth) < 3);
       const before = window.walked.has(at);

@@ -1,23 +1,18 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { waysAfloat } from '@grey-keel/core';
 import type { Plan, Way, WaySet } from '@grey-keel/model';
+import { TickField } from './tick-field.ts';
 
 /** In which ways of working something hangs down in the water; what is raised is clear of it. */
 @Component({
   selector: 'gk-lowered-in',
+  imports: [TickField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <fieldset [id]="fieldId()">
       <legend class="small faint">Down in the water while</legend>
       @for (way of ways(); track way) {
-        <label class="small"
-          ><input
-            type="checkbox"
-            [checked]="lowered().includes(way)"
-            (change)="turn(way, $any($event.target).checked)"
-          />
-          {{ way }}</label
-        >
+        <gk-tick-field class="small" [label]="way" [value]="lowered().includes(way)" (changed)="turn(way, $event)" />
       }
     </fieldset>
   `,
@@ -29,12 +24,6 @@ import type { Plan, Way, WaySet } from '@grey-keel/model';
       margin: 6px 0 0;
       padding: 0;
       border: 0;
-    }
-    label {
-      display: flex;
-      gap: 6px;
-      align-items: center;
-      min-height: var(--touch);
     }
   `,
 })

@@ -49,7 +49,7 @@ describe('the pages', () => {
       await press(root, '[aria-label="Remove water Pool"]');
       expect(plan().waters['pool']).toBeUndefined();
       expect(plan().working.waterId).not.toBe('pool');
-      await press(root, '#ways label:nth-of-type(1) input');
+      await press(root, '#ways gk-tick-field:nth-of-type(1) input');
       expect(plan().ways.running).toBeUndefined();
     });
 

@@ -1,6 +1,7 @@
 import { definePreset } from '@primeuix/themes';
 import base from '@primeuix/themes/aura/base';
 import button from '@primeuix/themes/aura/button';
+import checkbox from '@primeuix/themes/aura/checkbox';
 import datatable from '@primeuix/themes/aura/datatable';
 import dialog from '@primeuix/themes/aura/dialog';
 import inputtext from '@primeuix/themes/aura/inputtext';
@@ -160,7 +161,7 @@ export const writeThemes = (target: Document): void => {
 };
 
 /** Of the library's preset only what is used: whole, it is a fifth of the first view. */
-const used = { ...base, components: { button, datatable, dialog, inputtext, virtualscroller } };
+const used = { ...base, components: { button, checkbox, datatable, dialog, inputtext, virtualscroller } };
 
 /** The component library in the same tokens: it reads the variables, so it follows whichever theme is chosen. */
 export const preset = definePreset(used, {
@@ -210,6 +211,14 @@ export const preset = definePreset(used, {
   components: {
     // The library takes the ring away from its text fields, and leaves a hair of another colour.
     inputtext: { root: { focusRing: { width: '3px', style: 'solid', color: 'var(--water)', offset: '1px' } } },
+    checkbox: {
+      root: {
+        width: '22px',
+        height: '22px',
+        borderColor: 'var(--faint)',
+        focusRing: { width: '3px', style: 'solid', color: 'var(--water)', offset: '1px' },
+      },
+    },
     datatable: {
       headerCell: { padding: '0.4rem 0.5rem', background: 'var(--sheet)', color: 'var(--faint)' },
       bodyCell: { padding: '0.35rem 0.5rem' },

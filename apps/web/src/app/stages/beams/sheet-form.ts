@@ -26,6 +26,7 @@ import { QuantityField } from '../../shared/quantity-field.ts';
 import { TextField } from '../../shared/text-field.ts';
 import { selectUnitChoice } from '../../state/view.ts';
 import type { CatalogueTransducer } from './catalogue-table.ts';
+import { TickField } from '../../shared/tick-field.ts';
 
 export interface FromSheet {
   readonly element: Element;
@@ -44,7 +45,7 @@ const isFan = (kind: SonarKind): boolean => kind !== 'sounder' && kind !== 'sect
 /** A transducer by hand from its data sheet, put in anew or changed in the shop's catalogue. The level of the cone is asked for: sheets quote -3 and -10 dB alike. */
 @Component({
   selector: 'gk-sheet-form',
-  imports: [ChoiceField, QuantityField, TextField],
+  imports: [ChoiceField, QuantityField, TextField, TickField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <form class="fields" (submit)="add($event)" aria-label="Transducer from a data sheet">
@@ -119,15 +120,13 @@ const isFan = (kind: SonarKind): boolean => kind !== 'sounder' && kind !== 'sect
         [schema]="element.apertureM"
         (changed)="apertureM.set($event)"
       />
-      <label class="constant"
-        ><input
-          type="checkbox"
-          id="sheet-constant"
-          [checked]="constant()"
-          (change)="constant.set($any($event.target).checked)"
-        />
-        same cone over its band</label
-      >
+      <gk-tick-field
+        class="constant"
+        label="same cone over its band"
+        fieldId="sheet-constant"
+        [value]="constant()"
+        (changed)="constant.set($event)"
+      />
       <gk-quantity-field
         label="Source level, if given"
         fieldId="sheet-source-level"
@@ -201,17 +200,7 @@ const isFan = (kind: SonarKind): boolean => kind !== 'sounder' && kind !== 'sect
     .problem {
       color: var(--stop);
     }
-    .constant {
-      display: flex;
-      gap: 8px;
-      align-items: center;
-      min-height: var(--touch);
-      align-self: end;
-    }
-    .constant input {
-      width: 22px;
-      height: 22px;
-    }
+    .constant,
     .action {
       align-self: end;
     }

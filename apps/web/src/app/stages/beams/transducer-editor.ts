@@ -17,6 +17,7 @@ import { QuantityField } from '../../shared/quantity-field.ts';
 import { TextField } from '../../shared/text-field.ts';
 import { OpenPlan } from '../../state/open-plan.ts';
 import { selectPlan } from '../../state/plan.selectors.ts';
+import { TickField } from '../../shared/tick-field.ts';
 
 const usualLevels: readonly Choice[] = [
   { value: '-3', label: '-3 dB (half power)' },
@@ -27,7 +28,7 @@ const usualLevels: readonly Choice[] = [
 /** One transducer of the boat: what it is, where its face lies, when it transmits. */
 @Component({
   selector: 'gk-transducer-editor',
-  imports: [ChoiceField, ComputedNumber, QuantityField, TextField],
+  imports: [ChoiceField, ComputedNumber, QuantityField, TextField, TickField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let it = transducer();
@@ -138,14 +139,7 @@ const usualLevels: readonly Choice[] = [
     <fieldset [id]="'transmits-' + id()">
       <legend class="small faint">Transmits while</legend>
       @for (way of ways(); track way) {
-        <label
-          ><input
-            type="checkbox"
-            [checked]="it.transmitsIn[way] === true"
-            (change)="transmits(way, $any($event.target).checked)"
-          />
-          {{ way }}</label
-        >
+        <gk-tick-field [label]="way" [value]="it.transmitsIn[way] === true" (changed)="transmits(way, $event)" />
       } @empty {
         <span class="faint small">The brief names no way of working yet.</span>
       }
@@ -175,12 +169,6 @@ const usualLevels: readonly Choice[] = [
       display: flex;
       flex-wrap: wrap;
       gap: 0 16px;
-    }
-    label {
-      display: flex;
-      gap: 8px;
-      align-items: center;
-      min-height: var(--touch);
     }
   `,
 })

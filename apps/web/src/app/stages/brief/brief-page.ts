@@ -27,13 +27,14 @@ import { TextField } from '../../shared/text-field.ts';
 import { newId } from '../../state/open-plan.ts';
 import { openBoat } from '../open-boat.ts';
 import { WaterColumn } from './water-column.ts';
+import { TickField } from '../../shared/tick-field.ts';
 
 /** What a new water starts from, by kind: only the salt is known beforehand. */
 const saltOf: Record<Water['kind'], number> = { fresh: 0, brackish: 10, salt: 35 };
 
 @Component({
   selector: 'gk-brief-page',
-  imports: [ChoiceField, QuantityField, TextField, WaterColumn],
+  imports: [ChoiceField, QuantityField, TextField, TickField, WaterColumn],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let it = plan();
@@ -96,15 +97,13 @@ const saltOf: Record<Water['kind'], number> = { fresh: 0, brackish: 10, salt: 35
             [choices]="choices.propulsion"
             (changed)="set({ propulsion: $event })"
           />
-          <label class="works"
-            ><input
-              type="checkbox"
-              id="boat-bow-motor"
-              [checked]="it.boat.bowMotor === true"
-              (change)="set({ bowMotor: $any($event.target).checked })"
-            />
-            electric bow motor</label
-          >
+          <gk-tick-field
+            class="works"
+            label="electric bow motor"
+            fieldId="boat-bow-motor"
+            [value]="it.boat.bowMotor === true"
+            (changed)="set({ bowMotor: $event })"
+          />
           <gk-quantity-field
             label="Cruise speed"
             fieldId="boat-cruise-speed"
@@ -173,14 +172,7 @@ const saltOf: Record<Water['kind'], number> = { fresh: 0, brackish: 10, salt: 35
         <h2 id="ways-title">Ways of working</h2>
         <div class="ways">
           @for (way of allWays; track way) {
-            <label
-              ><input
-                type="checkbox"
-                [checked]="it.ways[way] === true"
-                (change)="useWay(way, $any($event.target).checked)"
-              />
-              {{ way }}</label
-            >
+            <gk-tick-field [label]="way" [value]="it.ways[way] === true" (changed)="useWay(way, $event)" />
           }
         </div>
         <h2>Stations</h2>
@@ -416,12 +408,8 @@ const saltOf: Record<Water['kind'], number> = { fresh: 0, brackish: 10, salt: 35
       grid-template-columns: repeat(auto-fill, minmax(136px, 1fr));
       margin-bottom: 10px;
     }
-    .ways label,
     .works {
-      display: flex;
-      gap: 8px;
-      align-items: center;
-      min-height: var(--touch);
+      align-self: end;
     }
     .caution {
       margin-top: 10px;

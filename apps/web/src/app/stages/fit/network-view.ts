@@ -27,11 +27,12 @@ import { openBoat } from '../open-boat.ts';
 import { seriesVariable } from '../beams/series.ts';
 import { NetworkDiagram } from './network-diagram.ts';
 import { SocketList } from './socket-list.ts';
+import { TickField } from '../../shared/tick-field.ts';
 
 /** The wiring of sonars and sensors: the diagram, and the lists it is made from. */
 @Component({
   selector: 'gk-network-view',
-  imports: [ChoiceField, NetworkDiagram, QuantityField, SocketList, TextField],
+  imports: [ChoiceField, NetworkDiagram, QuantityField, SocketList, TextField, TickField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet" aria-labelledby="wiring-title">
@@ -148,15 +149,12 @@ import { SocketList } from './socket-list.ts';
           <span class="unit"
             >{{ it.name }} <span class="small faint">{{ it.kind }}</span></span
           >
-          <label class="tick"
-            ><input
-              type="checkbox"
-              [id]="'device-backbone-' + it.id"
-              [checked]="it.device.onBackbone"
-              (change)="set(it.id, it.name, { onBackbone: $any($event.target).checked })"
-            />
-            on the backbone</label
-          >
+          <gk-tick-field
+            label="on the backbone"
+            [fieldId]="'device-backbone-' + it.id"
+            [value]="it.device.onBackbone"
+            (changed)="set(it.id, it.name, { onBackbone: $event })"
+          />
           <gk-quantity-field
             label="Drop"
             [fieldId]="'device-drop-' + it.id"
@@ -228,7 +226,6 @@ import { SocketList } from './socket-list.ts';
       height: 11px;
       margin-right: 8px;
     }
-    .tick,
     summary {
       display: flex;
       gap: 8px;

@@ -23,6 +23,7 @@ import { QuantityField } from '../../shared/quantity-field.ts';
 import { TextField } from '../../shared/text-field.ts';
 import { newId } from '../../state/open-plan.ts';
 import { openBoat } from '../open-boat.ts';
+import { TickField } from '../../shared/tick-field.ts';
 
 const usualBattery: Battery = {
   name: 'Battery',
@@ -40,7 +41,7 @@ const usualLoad: Load = { name: 'Display', currentA: 3, lowestV: 10, highestV: 1
 /** Batteries, the wires from them, what hangs on the wires, and the day they have to last. */
 @Component({
   selector: 'gk-power-view',
-  imports: [Chart, ChoiceField, ComputedNumber, FigurePipe, QuantityField, TextField],
+  imports: [Chart, ChoiceField, ComputedNumber, FigurePipe, QuantityField, TextField, TickField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet" aria-labelledby="day-title">
@@ -284,14 +285,12 @@ const usualLoad: Load = { name: 'Display', currentA: 3, lowestV: 10, highestV: 1
               <div class="ways">
                 <span class="small faint">on while</span>
                 @for (way of ways(); track way) {
-                  <label class="small"
-                    ><input
-                      type="checkbox"
-                      [checked]="load[1].runsIn[way] === true"
-                      (change)="runs(it.id, load, way, $any($event.target).checked)"
-                    />
-                    {{ way }}</label
-                  >
+                  <gk-tick-field
+                    class="small"
+                    [label]="way"
+                    [value]="load[1].runsIn[way] === true"
+                    (changed)="runs(it.id, load, way, $event)"
+                  />
                 }
                 <button
                   type="button"
@@ -368,12 +367,6 @@ const usualLoad: Load = { name: 'Display', currentA: 3, lowestV: 10, highestV: 1
     }
     .ways .plain {
       margin-left: auto;
-    }
-    .ways label {
-      display: flex;
-      gap: 6px;
-      align-items: center;
-      min-height: var(--touch);
     }
     h3 {
       margin: 10px 0 4px;

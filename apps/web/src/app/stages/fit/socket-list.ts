@@ -3,11 +3,12 @@ import { socketOf } from '@grey-keel/core';
 import { mostSockets, socketSchema, sonarKinds, type NamedSocket, type Socket } from '@grey-keel/model';
 import { ChoiceField, choicesOf } from '../../shared/choice-field.ts';
 import { TextField } from '../../shared/text-field.ts';
+import { TickField } from '../../shared/tick-field.ts';
 
 /** The sockets of a device, one a line: the plug each takes, the sonars it drives, and how many at once. */
 @Component({
   selector: 'gk-socket-list',
-  imports: [ChoiceField, TextField],
+  imports: [ChoiceField, TextField, TickField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @for (socket of list(); track $index; let i = $index) {
@@ -21,15 +22,12 @@ import { TextField } from '../../shared/text-field.ts';
         />
         <div class="kinds" role="group" aria-label="Drives">
           @for (kind of kinds; track kind) {
-            <label
-              ><input
-                type="checkbox"
-                [checked]="socket.drives.includes(kind)"
-                [disabled]="socket.drives.length === 1 && socket.drives[0] === kind"
-                (change)="drive(i, socket, kind, $any($event.target).checked)"
-              />
-              {{ kind }}</label
-            >
+            <gk-tick-field
+              [label]="kind"
+              [value]="socket.drives.includes(kind)"
+              [disabled]="socket.drives.length === 1 && socket.drives[0] === kind"
+              (changed)="drive(i, socket, kind, $event)"
+            />
           }
         </div>
         <gk-choice-field
@@ -66,12 +64,6 @@ import { TextField } from '../../shared/text-field.ts';
       flex-wrap: wrap;
       gap: 0 12px;
       font-size: var(--small);
-    }
-    label {
-      display: flex;
-      gap: 6px;
-      align-items: center;
-      min-height: var(--touch);
     }
     @media (max-width: 900px) {
       .socket {

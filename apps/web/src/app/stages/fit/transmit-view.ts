@@ -5,11 +5,12 @@ import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
 import { openBoat } from '../open-boat.ts';
 import { seriesVariable } from '../beams/series.ts';
+import { TickField } from '../../shared/tick-field.ts';
 
 /** Who transmits in which way of working, who is heard by whom, and the least that would quiet them. */
 @Component({
   selector: 'gk-transmit-view',
-  imports: [ComputedNumber, FigurePipe],
+  imports: [ComputedNumber, FigurePipe, TickField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet" aria-labelledby="who-title">
@@ -35,15 +36,13 @@ import { seriesVariable } from '../beams/series.ts';
                   <td class="mono">{{ unit.frequencyHz | figure: 'frequency' : units_() }}</td>
                   @for (way of ways(); track way) {
                     <td [class.loud]="unit.loud.has(way)">
-                      <label>
-                        <input
-                          type="checkbox"
-                          [id]="'sends-' + unit.id + '-' + way.replaceAll(' ', '-')"
-                          [checked]="unit.sends[way] === true"
-                          (change)="send(unit.id, unit.name, way, $any($event.target).checked)"
-                        />
-                        <span class="hidden-label">{{ unit.name }} transmits {{ way }}</span>
-                      </label>
+                      <gk-tick-field
+                        wordless
+                        [label]="unit.name + ' transmits ' + way"
+                        [fieldId]="'sends-' + unit.id + '-' + way.replaceAll(' ', '-')"
+                        [value]="unit.sends[way] === true"
+                        (changed)="send(unit.id, unit.name, way, $event)"
+                      />
                     </td>
                   }
                 </tr>
@@ -131,13 +130,6 @@ import { seriesVariable } from '../beams/series.ts';
     }
     .left {
       text-align: left !important;
-    }
-    label {
-      display: inline-flex;
-      justify-content: center;
-      align-items: center;
-      min-width: var(--touch);
-      min-height: var(--touch);
     }
     .loud {
       outline: 2px solid var(--check);

@@ -39,6 +39,7 @@ import { ToDoList } from '../../shared/to-do-list.ts';
 import { ActInTime } from './act-in-time.ts';
 import { TravelView } from './travel-view.ts';
 import { seriesVariable } from '../beams/series.ts';
+import { TickField } from '../../shared/tick-field.ts';
 
 /** The units displays show depth in, with the steps they show it in. */
 const depthShown = (
@@ -60,7 +61,17 @@ const unset = { value: '' as const, label: 'not looked at' };
 /** The first power-up, in the order it is done: on, tags and types, names, feeds, settings, housekeeping. */
 @Component({
   selector: 'gk-sources-page',
-  imports: [ActInTime, ChoiceField, ComputedNumber, FigurePipe, QuantityField, TextField, ToDoList, TravelView],
+  imports: [
+    ActInTime,
+    ChoiceField,
+    ComputedNumber,
+    FigurePipe,
+    QuantityField,
+    TextField,
+    TickField,
+    ToDoList,
+    TravelView,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <gk-to-do-list [items]="toDo()" />
@@ -294,28 +305,23 @@ const unset = { value: '' as const, label: 'not looked at' };
                   />
                 </td>
                 <td>
-                  <label class="tick"
-                    ><input
-                      type="checkbox"
-                      [id]="'unit-antenna-' + it.id"
-                      [checked]="it.unit.antennaOffsetSet === true"
-                      (change)="setUnit(it.id, it.name, { antennaOffsetSet: $any($event.target).checked })"
-                    />
-                    <span class="hidden-label">The antenna’s distance is entered at {{ it.name }}</span></label
-                  >
+                  <gk-tick-field
+                    wordless
+                    [label]="'The antenna’s distance is entered at ' + it.name"
+                    [fieldId]="'unit-antenna-' + it.id"
+                    [value]="it.unit.antennaOffsetSet === true"
+                    (changed)="setUnit(it.id, it.name, { antennaOffsetSet: $event })"
+                  />
                 </td>
                 <td class="left">
                   <details>
                     <summary>{{ it.done }} of {{ items.length }} done</summary>
                     @for (item of items; track item) {
-                      <label
-                        ><input
-                          type="checkbox"
-                          [checked]="it.unit.done[item] === true"
-                          (change)="tick(it.id, it.unit, item, $any($event.target).checked)"
-                        />
-                        {{ item }}</label
-                      >
+                      <gk-tick-field
+                        [label]="item"
+                        [value]="it.unit.done[item] === true"
+                        (changed)="tick(it.id, it.unit, item, $event)"
+                      />
                     }
                   </details>
                 </td>
@@ -448,16 +454,12 @@ const unset = { value: '' as const, label: 'not looked at' };
         grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
       }
     }
-    summary,
-    .tick,
-    details label {
+    summary {
       display: flex;
       gap: 8px;
       align-items: center;
       min-height: var(--touch);
       cursor: pointer;
-    }
-    summary {
       color: var(--water);
       font-weight: 600;
     }
