@@ -200,6 +200,7 @@ export { displaySound, readAt, soundOfType, type DisplayWater } from './sources/
 export { timeToAct, usualActInS, type TimeToAct } from './sources/time-to-act.ts';
 export { agroundBy, agroundOf, type Aground } from './calibration/aground.ts';
 export { entryDoubts } from './calibration/entry-doubts.ts';
+export { conditionsOfFirstReading } from './calibration/first-reading.ts';
 export { offsetAtGrounding } from './calibration/offset-at-grounding.ts';
 export { waySpeed, waysAfloat } from './plan/way-speeds.ts';
 export { displayDepthError } from './findings/rules/sources.ts';

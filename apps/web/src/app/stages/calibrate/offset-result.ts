@@ -1,0 +1,220 @@
+import { DatePipe } from '@angular/common';
+import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import {
+  agroundBy,
+  agroundInWords,
+  cautions,
+  changeOnEntering,
+  depthOffsetFingerprint,
+  depthOffsetInputs,
+  depthOffsetOf,
+  depthOffsetResult,
+  offsetStanding,
+  signInWords,
+  type DepthOffsetAnswer,
+} from '@grey-keel/core';
+import { ComputedNumber } from '../../shared/computed-number.ts';
+import { FigurePipe, SentencePipe } from '../../shared/figure-pipe.ts';
+import { openBoat } from '../open-boat.ts';
+import { EnterOffset, type Entering } from './enter-offset.ts';
+import type { ReadingRow } from './reading-rows.ts';
+
+/** Below this a display's wrong sound speed is lost in its own steps. */
+const noticeableError = 0.002;
+
+/** What the readings give: the offset to enter, what it changes, whether it is sure enough, and the way to enter it. */
+@Component({
+  selector: 'gk-offset-result',
+  imports: [ComputedNumber, DatePipe, EnterOffset, FigurePipe, SentencePipe],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <section class="sheet result" aria-labelledby="result-title" id="result">
+      <h2 id="result-title" class="faint">Enter on the display</h2>
+      @if (answer(); as it) {
+        <p>
+          <gk-number
+            of="Depth offset"
+            [value]="it.offsetM"
+            quantity="length"
+            [signed]="true"
+            [large]="true"
+            [steps]="it.working"
+          />
+          @if (it.halfInterval95M !== null) {
+            <span class="mono faint">
+              ±
+              <gk-number
+                of="Half of the 95 % interval of the depth offset"
+                [value]="it.halfInterval95M"
+                quantity="length"
+                [steps]="it.working"
+              />
+            </span>
+          }
+        </p>
+        <p>
+          {{ sign() | sentence: units() }}
+          <gk-number
+            of="What entering it changes on the display"
+            [value]="change().value"
+            quantity="length"
+            [signed]="true"
+            [steps]="[change()]"
+          />
+        </p>
+        <p>
+          <strong>{{ aground() | sentence: units() }}</strong>
+        </p>
+        <p class="verdict {{ verdict().state }}">
+          {{ verdict().words }} {{ settings().toleranceM | figure: 'length' : units() }} ({{ it.readingsUsed }}
+          {{ it.readingsUsed === 1 ? 'reading' : 'readings' }}, 95 %).
+        </p>
+        @if (soundSpeed(); as sound) {
+          <p class="small">
+            Sound at
+            <gk-number
+              of="Sound speed of this water"
+              [value]="sound.soundSpeedMps"
+              quantity="soundSpeed"
+              [steps]="sound.working"
+            />
+            in this water.
+            @if (readsOff()) {
+              <strong>
+                The display used {{ it.soundSpeedAssumedMps | figure: 'soundSpeed' : units() }} and is
+                <gk-number
+                  of="How far the display is off in depth"
+                  [value]="it.displayDepthError"
+                  quantity="fraction"
+                  [signed]="true"
+                  [steps]="it.working.slice(-1)"
+                />
+                off in depth: set its water or its speed first.
+              </strong>
+            }
+          </p>
+        }
+        @if (flaggedIn(); as words) {
+          <p class="small check">{{ words }}</p>
+        }
+        @for (flag of it.flags; track flag) {
+          <p class="small check">{{ flag }}</p>
+        }
+        <p class="caution" role="note">{{ caution }}</p>
+        <gk-enter-offset [transducerId]="transducerId()" [answer]="it" (entered)="enter(it, $event)" />
+      } @else {
+        <p class="is-missing wanting">
+          <span>{{ wanting() }}</span>
+        </p>
+        <p class="caution" role="note">{{ caution }}</p>
+      }
+      @if (settings().entered; as entered) {
+        <p class="small" [class.is-stale]="standing().state === 'stale'">
+          {{ entered.offsetM | figure: 'length' : units() : { signed: true } }} entered
+          {{ entered.at | date: 'yyyy-MM-dd HH:mm' }}{{ entered.reason ? ', because: ' + entered.reason : '' }}.
+          @if (standing().state === 'stale') {
+            Stale: {{ standing().changed.join(', ') || 'the calculation' }} changed since.
+          }
+        </p>
+      }
+    </section>
+  `,
+  styles: `
+    :host {
+      display: contents;
+    }
+    .check {
+      color: var(--check);
+    }
+    .result {
+      display: grid;
+      gap: 8px;
+      align-content: start;
+    }
+    .verdict {
+      font-weight: 700;
+    }
+    .verdict.good {
+      color: var(--fresh);
+    }
+    .verdict.bad {
+      color: var(--check);
+    }
+    .wanting {
+      padding: 24px 12px;
+    }
+    .wanting span {
+      background: var(--sheet);
+      padding: 4px 8px;
+    }
+  `,
+})
+export class OffsetResult {
+  readonly transducerId = input.required<string>();
+  readonly result = input.required<ReturnType<typeof depthOffsetResult> | null>();
+  readonly rows = input.required<readonly ReadingRow[]>();
+
+  private readonly open = openBoat();
+  private readonly plan = this.open.plan;
+  protected readonly units = this.open.units;
+  protected readonly caution = cautions.grounding;
+  protected readonly settings = computed(() => depthOffsetOf(this.plan(), this.transducerId()));
+  protected readonly standing = computed(() => offsetStanding(this.plan(), this.transducerId()));
+  protected readonly answer = computed(() => {
+    const result = this.result();
+    return result?.known ? result.answer : null;
+  });
+  protected readonly soundSpeed = computed(() => {
+    const result = this.result();
+    return result?.known ? result.soundSpeed : null;
+  });
+  protected readonly wanting = computed(() => {
+    const result = this.result();
+    return result && !result.known ? result.wanting : '';
+  });
+
+  /** A reading that stands apart and is still in the mean: the figure above it must not be taken on trust. */
+  protected readonly flaggedIn = computed(() => {
+    const places = this.rows().filter(({ flagged, excluded }) => flagged && !excluded);
+    if (places.length === 0) return '';
+    const named = places.map(({ place }) => place).join(' and ');
+    return `Reading ${named} stands apart and is in this mean: leave it out, or know why not.`;
+  });
+
+  protected readonly sign = computed(() => {
+    const { offsetSetM, reference } = this.settings();
+    return signInWords({ offsetM: this.answer()?.offsetM ?? 0, offsetSetM, reference });
+  });
+  protected readonly change = computed(() =>
+    changeOnEntering({ offsetM: this.answer()?.offsetM ?? 0, offsetSetM: this.settings().offsetSetM }),
+  );
+  protected readonly aground = computed(() => agroundInWords(agroundBy(this.plan(), this.settings().reference)));
+  protected readonly verdict = computed(() => {
+    const half = this.answer()?.halfInterval95M ?? null;
+    const { toleranceM } = this.settings();
+    if (half === null)
+      return { state: 'bad', words: 'One reading says nothing about its own uncertainty. Your tolerance is' };
+    return half <= toleranceM
+      ? { state: 'good', words: 'Within your tolerance of' }
+      : { state: 'bad', words: 'Not sure enough for your tolerance of' };
+  });
+  /** The offset only holds once the display works with this water's own speed of sound. */
+  protected readonly readsOff = computed(() => Math.abs(this.answer()?.displayDepthError ?? 0) >= noticeableError);
+
+  protected enter(answer: DepthOffsetAnswer, { offsetM, reason }: Entering): void {
+    const inputs = depthOffsetInputs(this.plan(), this.transducerId());
+    if (!inputs) return;
+    this.open.edits.edit('enter the depth offset', {
+      type: 'enterDepthOffset',
+      transducerId: this.transducerId(),
+      entered: {
+        offsetM,
+        ...(reason ? { reason } : {}),
+        standardErrorM: answer.standardErrorM,
+        at: new Date().toISOString(),
+        fingerprint: depthOffsetFingerprint(inputs),
+        inputs: JSON.parse(JSON.stringify(inputs)) as never,
+      },
+    });
+  }
+}
