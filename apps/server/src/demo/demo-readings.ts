@@ -1,0 +1,66 @@
+import {
+  applyEdits,
+  depthOffsetFingerprint,
+  depthOffsetInputs,
+  depthOffsetResult,
+  soundSpeedDownTo,
+} from '@grey-keel/core';
+import type { Edit, Plan, Water } from '@grey-keel/model';
+
+/** What a display shows in a water over a known bottom, with a face so far below the waterline. */
+const shownOver = (water: Water, leadLineM: number, missedM: number, assumedMps: number, setM: number): number => {
+  const { soundSpeedMps } = soundSpeedDownTo(water, leadLineM);
+  return Math.round((((leadLineM - missedM) * assumedMps) / soundSpeedMps + setM) * 100) / 100;
+};
+
+interface Readings {
+  readonly transducerId: string;
+  readonly water: Water;
+  readonly assumedMps: number;
+  readonly setM: number;
+  /** Lead line, and what the sounder missed at that reading. */
+  readonly pairs: readonly (readonly [leadLineM: number, missedM: number])[];
+}
+
+export const readingEdits = ({ transducerId, water, assumedMps, setM, pairs }: Readings): Edit[] => [
+  {
+    type: 'describeDepthOffset',
+    transducerId,
+    changes: {
+      displaySetTo: 'own figure',
+      soundSpeedAssumedMps: assumedMps,
+      takenIn: { temperatureC: water.temperatureC, salinityPpt: water.salinityPpt },
+      offsetSetM: setM,
+      displayResolutionM: 0.01,
+    },
+  },
+  ...pairs.map(([leadLineM, missedM], i): Edit => ({
+    type: 'recordReading',
+    transducerId,
+    readingId: `a${i + 1}`,
+    reading: { leadLineM, displayedM: shownOver(water, leadLineM, missedM, assumedMps, setM), leftOut: false },
+  })),
+];
+
+export const after = (plan: Plan, edits: readonly Edit[]): Plan => {
+  const applied = applyEdits(plan, edits);
+  if (!applied.ok) throw new Error(`Demo data: ${applied.errors[0]?.message ?? ''}`);
+  return applied.plan;
+};
+
+export const enter = (plan: Plan, transducerId: string, at: string): Edit => {
+  const inputs = depthOffsetInputs(plan, transducerId);
+  const result = inputs && depthOffsetResult(inputs);
+  if (!inputs || !result?.known) throw new Error(`Demo data: ${transducerId} has no offset to enter.`);
+  return {
+    type: 'enterDepthOffset',
+    transducerId,
+    entered: {
+      offsetM: result.answer.offsetM,
+      standardErrorM: result.answer.standardErrorM,
+      at,
+      fingerprint: depthOffsetFingerprint(inputs),
+      inputs: JSON.parse(JSON.stringify(inputs)) as never,
+    },
+  };
+};

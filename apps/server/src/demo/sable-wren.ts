@@ -1,0 +1,127 @@
+import type { Plan, Water } from '@grey-keel/model';
+import { boatOf, day, knots, type DemoBoat } from './demo-boat.ts';
+import { fromCatalogue } from './demo-parts.ts';
+import { after, enter, readingEdits } from './demo-readings.ts';
+import { wrenFit } from './wren-fit.ts';
+import { wrenScreens } from './wren-screens.ts';
+
+const lakeOstrel: Water = {
+  name: 'Lake Ostrel',
+  kind: 'fresh',
+  salinityPpt: 0,
+  temperatureC: 9,
+  coldestC: 4,
+  warmestC: 16,
+  shallowestM: 4,
+  usualDeepestM: 45,
+  greatestM: 140,
+  clarity: 'clear',
+};
+
+/** Half commissioned: the boat the demo opens on, with faults planted for the findings to name. */
+export const sableWren = (now: Date): DemoBoat => {
+  const at = (daysAgo: number): string => new Date(now.getTime() - daysAgo * day).toISOString();
+  const start: Plan = {
+    ...boatOf({
+      name: 'Sable Wren',
+      lengthM: 7.4,
+      beamM: 2.55,
+      draughtM: 0.62,
+      hullForm: 'catamaran',
+      hullMaterial: 'aluminium',
+      propulsion: 'twin outboards',
+      cruiseSpeedMps: knots(24),
+      topSpeedMps: knots(33),
+      systemVoltageV: 12,
+      bowMotor: true,
+      notes: 'Guided trips for char along ledges, jigging over schools. Electric bow motor.',
+    }),
+    stations: {
+      'a-helm-port': {
+        name: 'Helm, port',
+        viewingDistanceM: 0.95,
+        posture: 'standing',
+        place: { forwardM: 3.3, starboardM: 0.2, aboveKeelM: 1.9 },
+        eyeAboveKeelM: 2.75,
+        mount: 'fixed',
+      },
+      'b-helm-starboard': {
+        name: 'Helm, starboard',
+        viewingDistanceM: 0.95,
+        posture: 'standing',
+        place: { forwardM: 3.3, starboardM: 0.65, aboveKeelM: 1.9 },
+      },
+      'c-bow': {
+        name: 'Bow',
+        viewingDistanceM: 1.4,
+        posture: 'standing',
+        place: { forwardM: 6.6, starboardM: -0.3, aboveKeelM: 1.4 },
+      },
+    },
+    waters: { 'a-ostrel': lakeOstrel },
+    sought: { char: { name: 'Char', lengthCm: 45, shallowestM: 18, deepestM: 45, over: 'ledges' } },
+    ways: { running: true, searching: true, trolling: true, 'on the spot': true, trailer: true },
+    working: { waterId: 'a-ostrel', depthM: 32 },
+    transducers: {
+      'a-wide': fromCatalogue(
+        'through-hull-wide-190',
+        { mounting: 'through-hull', forwardM: 2.1, starboardM: -0.85, aboveKeelM: 0.12, workingBeam: 0 },
+        { running: true, searching: true, trolling: true },
+      ),
+      'b-narrow': fromCatalogue(
+        'transom-narrow-95-210',
+        { mounting: 'transom', forwardM: -0.1, starboardM: 0.95, aboveKeelM: 0.23, workingBeam: 1 },
+        { trolling: true, 'on the spot': true },
+      ),
+      'c-sides': fromCatalogue(
+        'side-scan-430-880',
+        { mounting: 'transom', forwardM: -0.1, starboardM: -0.6, aboveKeelM: 0.2, workingBeam: 1 },
+        { searching: true },
+      ),
+      'd-ahead': fromCatalogue(
+        'forward-facing-880',
+        { mounting: 'bow motor', forwardM: 7.2, starboardM: 0.3, aboveKeelM: 0.1, workingBeam: 0 },
+        { searching: true, 'on the spot': true },
+      ),
+    },
+    ...wrenScreens(),
+    ...wrenFit(),
+  };
+  const wide = readingEdits({
+    transducerId: 'a-wide',
+    water: lakeOstrel,
+    assumedMps: 1443,
+    setM: 0,
+    pairs: [
+      [5.2, 0.49],
+      [8.1, 0.52],
+      [13.4, 0.5],
+      [16.2, 0.51],
+    ],
+  });
+  const measured = after(start, wide);
+  const narrow = readingEdits({
+    transducerId: 'b-narrow',
+    water: lakeOstrel,
+    assumedMps: 1443,
+    setM: -0.39,
+    pairs: [
+      [5.2, 0.37],
+      [8.1, 0.41],
+      [13.41, 0.39],
+      [16.2, 0.4],
+      [10.7, 0.83],
+    ],
+  });
+  return {
+    id: 'sable-wren',
+    start,
+    madeAt: at(12),
+    revisions: [
+      { edits: wide, at: at(9) },
+      { edits: [enter(measured, 'a-wide', at(9))], at: at(9) },
+      { edits: [{ type: 'describeTransducer', id: 'a-wide', changes: { aboveKeelM: 0.2 } }], at: at(3) },
+      { edits: narrow, at: at(1) },
+    ],
+  };
+};
