@@ -48,23 +48,46 @@ export const aPlan = (): Plan => ({
   },
 });
 
+export const aDisplay: Plan['displays'][string] = {
+  name: 'Display 12',
+  screenDiagonalM: 0.307,
+  pixelsWide: 1280,
+  pixelsHigh: 800,
+  keys: 4,
+  pressesPerKey: 2,
+  keysBindTo: 'page',
+  panesPerPage: 3,
+  catalogue: null,
+  seatedDistanceM: null,
+  readAtNight: false,
+};
+
 /** The same boat with one station and its display. */
 export const withHelm = (): Plan => ({
   ...aPlan(),
   stations: { helm: { name: 'Helm', viewingDistanceM: 0.9, posture: 'standing' } },
-  displays: {
-    helm: {
-      name: 'Display',
-      screenDiagonalM: 0.3,
-      pixelsWide: 1280,
-      pixelsHigh: 800,
-      keys: 4,
-      pressesPerKey: 2,
-      keysBindTo: 'page',
-      panesPerPage: 3,
-      catalogue: null,
-      seatedDistanceM: null,
-      readAtNight: false,
+  displays: { helm: aDisplay },
+});
+
+/** And with a propeller and an antenna on the hull. */
+export const withFit = (): Plan => ({
+  ...withHelm(),
+  equipment: {
+    prop: {
+      name: 'Propeller',
+      kind: 'propeller',
+      forwardM: -0.6,
+      starboardM: 0,
+      aboveKeelM: 0,
+      propellerDiameterM: 0.35,
+    },
+    antenna: {
+      name: 'Antenna',
+      kind: 'position antenna',
+      forwardM: 3,
+      starboardM: 0,
+      aboveKeelM: 2.5,
+      propellerDiameterM: null,
     },
   },
 });

@@ -3,7 +3,6 @@ import {
   answerOf,
   formatFigure,
   fittedOf,
-  imagingFrequency,
   measuresOf,
   measureWorking,
   requiredSnrDb,
@@ -16,26 +15,20 @@ import {
   targetReachM,
   targetSnrDb,
   targetStrength,
-  toDisplay,
-  unitFor,
   wantsOf,
 } from '@grey-keel/core';
-import type { Transducer } from '@grey-keel/model';
-import { scaleLinear } from 'd3-scale';
-import { axisLabels, chartFrame, type Colour } from '../../shared/chart.ts';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
 import { ReadChart, type ChartReading } from '../../shared/read-chart.ts';
 import { openBoat } from '../open-boat.ts';
 import { DetailView } from './detail-view.ts';
+import { ImagingRange } from './imaging-range.ts';
+import { reachCurves } from './reach-curves.ts';
 
-const curvePoints = 60;
-const imagedM = [5, 10, 15, 20, 30, 40, 60, 80, 100, 150];
-
-/** How far down each sounder sees the fish, and which imaging frequency covers which range. */
+/** How far down each sounder sees the fish and the bottom, as curves, as figures and as a table. */
 @Component({
   selector: 'gk-reach-view',
-  imports: [ComputedNumber, DetailView, FigurePipe, ReadChart],
+  imports: [ComputedNumber, DetailView, FigurePipe, ImagingRange, ReadChart],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (wants(); as it) {
@@ -157,54 +150,7 @@ const imagedM = [5, 10, 15, 20, 30, 40, 60, 80, 100, 150];
           <p class="faint">No sounder is chosen yet: take one from the advice or the catalogue.</p>
         }
       </section>
-      <section class="sheet" aria-labelledby="imaging-title">
-        <h2 id="imaging-title">Imaging: the highest frequency that covers a range</h2>
-        <p class="small faint">
-          One school takes the highest that still covers the range, for detail; the other goes lower on purpose, for
-          larger and bolder marks. Above the line nothing comes back.
-        </p>
-        <div class="two">
-          <gk-read-chart
-            [label]="imagingWords()"
-            [height]="260"
-            [options]="imagingChart()"
-            along="across"
-            [from]="0"
-            [to]="furthestM()"
-            quantity="depth"
-            sliderId="read-imaging"
-            [read]="readImaging"
-          />
-          <table class="figures" aria-label="Highest imaging frequency by range">
-            <thead>
-              <tr>
-                <th scope="col">range to a side</th>
-                <th scope="col">highest frequency</th>
-              </tr>
-            </thead>
-            <tbody>
-              @for (one of imaging(); track one.rangeM) {
-                <tr>
-                  <td class="mono">{{ one.rangeM | figure: 'depth' : units() : { decimals: 0 } }}</td>
-                  <td>
-                    @if (one.answer.frequencyHz !== null) {
-                      <gk-number
-                        [of]="'Highest imaging frequency to ' + one.rangeM + ' m'"
-                        [value]="one.answer.frequencyHz"
-                        quantity="frequency"
-                        [decimals]="0"
-                        [steps]="one.answer.working"
-                      />
-                    } @else {
-                      none
-                    }
-                  </td>
-                </tr>
-              }
-            </tbody>
-          </table>
-        </div>
-      </section>
+      <gk-imaging-range [water]="it.conditions.water" />
       <gk-detail-view />
     } @else {
       <p class="sheet">The water is not described: give its salt and temperature in the brief, and what is sought.</p>
@@ -356,177 +302,11 @@ export class ReachView {
         .join('; ')}.`,
   );
 
-  protected readonly curves = computed(() => {
-    const beams = this.beams();
-    const depth = unitFor('depth', this.units());
-    const deepestM = this.deepestM();
-    const workingM = this.wants()?.workingM ?? 0;
-    const line = (of: (depthM: number) => number) =>
-      Array.from({ length: curvePoints }, (_, i) => {
-        const depthM = 1 + ((deepestM - 1) * i) / (curvePoints - 1);
-        return { x: of(depthM), y: toDisplay(depthM, depth) };
-      }).reverse();
-    const drawn = beams.flatMap(({ name, beam, uncertaintyDb, series }) =>
-      [0, -uncertaintyDb, uncertaintyDb].map((offDb) => ({
-        name: `${name} ${beam.frequencyHz / 1000} ${offDb}`,
-        series,
-        main: offDb === 0,
-        data: line((depthM) => targetSnrDb(beam.terms, beam.targetStrengthDb + offDb, depthM)),
-      })),
-    );
-    const levels = drawn.flatMap(({ data }) => data.map(({ x }) => x));
-    const [least, most] = [Math.floor(Math.min(0, ...levels) / 20) * 20, Math.ceil(Math.max(40, ...levels) / 20) * 20];
-    const [, bottom = 1] = scaleLinear([0, toDisplay(deepestM, depth)], [0, 1])
-      .nice(6)
-      .domain();
-    return (colour: Colour): ApexCharts.ApexOptions => ({
-      ...chartFrame(colour, 'line', 380),
-      series: drawn.map(({ name, data }) => ({ name, data })),
-      colors: drawn.map(({ series }) => colour(`--series-${series}`)),
-      stroke: {
-        width: drawn.map(({ main }) => (main ? 2.5 : 1)),
-        dashArray: drawn.map(({ main }) => (main ? 0 : 5)),
-        curve: 'straight',
-      },
-      xaxis: {
-        type: 'numeric',
-        min: least,
-        max: most,
-        tickAmount: (most - least) / 20,
-        labels: { ...axisLabels(colour), formatter: (value: string) => Number(value).toFixed(0) },
-        title: { text: 'signal over noise, dB' },
-      },
-      yaxis: {
-        reversed: true,
-        min: 0,
-        max: bottom,
-        tickAmount: scaleLinear([0, bottom], [0, 1]).ticks(6).length - 1,
-        labels: { ...axisLabels(colour), minWidth: 46, formatter: (value: number) => value.toFixed(0) },
-        title: { text: `depth below the face, ${depth.symbol}` },
-      },
-      annotations: {
-        xaxis: [
-          {
-            x: requiredSnrDb,
-            borderColor: colour('--ink'),
-            strokeDashArray: 3,
-            label: {
-              text: 'seen from here',
-              orientation: 'vertical',
-              borderWidth: 0,
-              style: { background: 'transparent', color: colour('--ink') },
-            },
-          },
-        ],
-        yaxis: [
-          {
-            y: toDisplay(workingM, depth),
-            borderColor: colour('--water'),
-            strokeDashArray: 0,
-            label: {
-              text: 'working depth',
-              borderWidth: 0,
-              style: { background: 'transparent', color: colour('--water') },
-            },
-          },
-        ],
-        points: beams.map(({ name, beam, series }, i) => {
-          const depthM = deepestM * (0.3 + 0.15 * i);
-          return {
-            x: targetSnrDb(beam.terms, beam.targetStrengthDb, depthM),
-            y: toDisplay(depthM, depth),
-            marker: { size: 0 },
-            label: {
-              text: `${name}, ${beam.frequencyHz / 1000} kHz`,
-              textAnchor: 'start',
-              offsetX: 8,
-              offsetY: 6,
-              borderWidth: 0,
-              style: { background: colour('--sheet'), color: colour(`--series-${series}`), fontSize: '12px' },
-            },
-          };
-        }),
-      },
-    });
-  });
-
-  protected readonly imaging = computed(() => {
-    const wants = this.wants();
-    if (!wants) return [];
-    const { temperatureC, salinityPpt } = wants.conditions.water;
-    return imagedM.map((rangeM) => ({
-      rangeM,
-      answer: answerOf(imagingFrequency, { rangeM, temperatureC, salinityPpt }),
-    }));
-  });
-
-  protected readonly furthestM = computed(() =>
-    Math.max(5, ...this.imaging().flatMap(({ rangeM, answer }) => (answer.frequencyHz === null ? [] : [rangeM]))),
+  protected readonly curves = computed(() =>
+    reachCurves(this.beams(), {
+      deepestM: this.deepestM(),
+      workingM: this.wants()?.workingM ?? 0,
+      units: this.units(),
+    }),
   );
-  protected readonly readImaging = (rangeM: number): ChartReading[] => {
-    const { temperatureC, salinityPpt } = this.wants()?.conditions.water ?? { temperatureC: 10, salinityPpt: 0 };
-    const { frequencyHz } = answerOf(imagingFrequency, { rangeM: Math.max(1, rangeM), temperatureC, salinityPpt });
-    return [
-      {
-        name: 'highest frequency',
-        colour: 'var(--water)',
-        text:
-          frequencyHz === null
-            ? 'none'
-            : formatFigure({ value: frequencyHz, quantity: 'frequency' }, this.units(), { decimals: 0 }),
-      },
-    ];
-  };
-
-  protected readonly imagingWords = computed(
-    () =>
-      `Highest imaging frequency by range: ${this.imaging()
-        .map(({ rangeM, answer }) =>
-          answer.frequencyHz === null
-            ? `none at ${rangeM} m`
-            : `${formatFigure({ value: answer.frequencyHz, quantity: 'frequency' }, this.units(), { decimals: 0 })} at ${formatFigure({ value: rangeM, quantity: 'depth' }, this.units(), { decimals: 0 })}`,
-        )
-        .join('; ')}.`,
-  );
-
-  protected readonly imagingChart = computed(() => {
-    const depth = unitFor('depth', this.units());
-    const data = this.imaging().flatMap(({ rangeM, answer }) =>
-      answer.frequencyHz === null ? [] : [{ x: toDisplay(rangeM, depth), y: answer.frequencyHz / 1000 }],
-    );
-    const aboard = Object.values(this.plan().transducers)
-      .filter(({ kind }: Transducer) => kind === 'side-scan' || kind === 'down fan')
-      .flatMap(({ name, beams }) => beams.map((beam) => ({ name, kHz: beam.frequencyHz / 1000 })));
-    return (colour: Colour): ApexCharts.ApexOptions => ({
-      ...chartFrame(colour, 'line', 260),
-      series: [{ name: 'highest', data }],
-      colors: [colour('--water')],
-      stroke: { width: 2.5, curve: 'straight' },
-      xaxis: {
-        type: 'numeric',
-        min: 0,
-        max: toDisplay(this.furthestM(), depth),
-        tickAmount: 5,
-        labels: { ...axisLabels(colour), formatter: (value: string) => Number(value).toFixed(0) },
-        title: { text: `range to a side, ${depth.symbol}` },
-      },
-      yaxis: {
-        min: 0,
-        tickAmount: 5,
-        labels: { ...axisLabels(colour), minWidth: 46, formatter: (value: number) => value.toFixed(0) },
-        title: { text: 'frequency, kHz' },
-      },
-      annotations: {
-        yaxis: aboard.map(({ name, kHz }) => ({
-          y: kHz,
-          borderColor: colour('--series-1'),
-          label: {
-            text: `${name}, ${kHz} kHz`,
-            borderWidth: 0,
-            style: { background: 'transparent', color: colour('--series-1') },
-          },
-        })),
-      },
-    });
-  });
 }

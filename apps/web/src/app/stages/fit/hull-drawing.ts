@@ -3,38 +3,22 @@ import {
   equipmentOf,
   formatFigure,
   markingAntennas,
-  sideFanEdgesDeg,
-  sideViewBlocked,
   silhouetteOf,
   svgPoints,
   type Point,
   type UnitChoice,
 } from '@grey-keel/core';
-import { placeSchema, type Place, type Plan } from '@grey-keel/model';
+import type { Place, Plan } from '@grey-keel/model';
 import { scaleLinear } from 'd3-scale';
 import { Movable, type Nudge } from '../../shared/movable.ts';
 import { fittedThings, type FittedThing } from './fitted-things.ts';
+import { hullFrames, type HullView } from './hull-frames.ts';
+import { placeInWords } from './place-in-words.ts';
+import { placeWithinBounds } from './place-within-bounds.ts';
+import { sideFanShapes } from './side-fan-shapes.ts';
 
-const radian = Math.PI / 180;
 const width = 900;
 const height = 560;
-
-/** The three views: which of a place's numbers run to the right and up in each, and where on the sheet it stands. */
-const frames = [
-  { view: 'plan', title: 'From above, bow up', across: 'starboardM', up: 'forwardM', x: 10, y: 26, w: 300, h: 524 },
-  { view: 'side', title: 'From starboard', across: 'forwardM', up: 'aboveKeelM', x: 330, y: 26, w: 560, h: 230 },
-  { view: 'astern', title: 'From astern', across: 'starboardM', up: 'aboveKeelM', x: 330, y: 296, w: 560, h: 254 },
-] as const satisfies readonly {
-  view: string;
-  title: string;
-  across: keyof Place;
-  up: keyof Place;
-  x: number;
-  y: number;
-  w: number;
-  h: number;
-}[];
-type View = (typeof frames)[number]['view'];
 
 export interface ThingMoved {
   readonly thing: FittedThing;
@@ -261,14 +245,14 @@ export class HullDrawing {
     const scales = this.scales();
     const things = fittedThings(plan);
     const shape = silhouetteOf(plan.boat);
-    const hulls: Record<View, readonly (readonly Point[])[]> = {
+    const hulls: Record<HullView, readonly (readonly Point[])[]> = {
       plan: [shape.plan],
       side: shape.side,
       astern: shape.astern,
     };
     const antennas = markingAntennas(plan);
     const lines = equipmentOf(plan, 'strake or fitting', 'cable run').filter(([, one]) => (one.runsForwardM ?? 0) > 0);
-    return frames.map((frame) => {
+    return hullFrames.map((frame) => {
       const { perMetre, zeroX, zeroUpM, draught } = scales[frame.view];
       const originX = frame.view === 'side' ? frame.x + 12 + scales.asternM * perMetre : zeroX;
       const x = (metres: number): number => originX + metres * perMetre;
@@ -287,7 +271,7 @@ export class HullDrawing {
             ...at(thing.place),
             up: thing.place[frame.up],
             grip: thing.key === chosen ? 22 : 14,
-            words: this.inWords(thing.place),
+            words: placeInWords(thing.place, this.units()),
           },
         ];
       });
@@ -326,7 +310,7 @@ export class HullDrawing {
               ]
             : [],
         ),
-        rays: frame.view === 'astern' ? this.fans(plan, at, perMetre, frame.y + frame.h - 4) : [],
+        rays: frame.view === 'astern' ? sideFanShapes(plan, at, perMetre, frame.y + frame.h - 4) : [],
         metre: {
           x1: frame.x + 10,
           x2: frame.x + 10 + stepM * perMetre,
@@ -337,70 +321,24 @@ export class HullDrawing {
     });
   });
 
-  /** The fans of a side-scan from astern, as far as they stay on the sheet, and in them what is covered. */
-  private fans(plan: Plan, at: (place: Place) => Point, perMetre: number, floorY: number) {
-    return fittedThings(plan).flatMap(({ id, of, place }) => {
-      const own = of === 'transducer' ? plan.transducers[id] : undefined;
-      if (!place || own?.kind !== 'side-scan') return [];
-      const from = at(place);
-      const [low, high] = sideFanEdgesDeg(plan, own);
-      const reach = Math.max(12, Math.min(1.6 * perMetre, (floorY - from.y) / Math.cos(low * radian)));
-      const wedge = (side: number, above: number): string =>
-        svgPoints([
-          from,
-          ...Array.from({ length: 9 }, (_, i) => {
-            const angle = (above + ((high - above) * i) / 8) * radian;
-            return { x: from.x + side * reach * Math.sin(angle), y: from.y + reach * Math.cos(angle) };
-          }),
-        ]);
-      const blocked = sideViewBlocked(plan, id);
-      return [-1, 1].flatMap((side) => [
-        { key: `${id}-${side}`, points: wedge(side, low), lost: false },
-        ...blocked
-          .filter((one) => (one.side === 'port') === side < 0)
-          .map(({ by, lostDeg }) => ({
-            key: `${id}-${side}-${by}`,
-            points: wedge(side, high - lostDeg),
-            lost: true,
-          })),
-      ]);
-    });
-  }
-
   private length(value: number): string {
     return formatFigure({ value, quantity: 'length' }, this.units(), { decimals: value < 1 ? 1 : 0 });
   }
 
-  private inWords({ forwardM, starboardM, aboveKeelM }: Place): string {
-    const text = (value: number): string => formatFigure({ value: Math.abs(value), quantity: 'length' }, this.units());
-    return `${text(forwardM)} ${forwardM < 0 ? 'astern' : 'forward'} of the transom, ${text(starboardM)} to ${starboardM < 0 ? 'port' : 'starboard'}, ${text(aboveKeelM)} ${aboveKeelM < 0 ? 'below' : 'above'} the keel`;
-  }
-
-  protected put(view: View, thing: FittedThing, across: number, up: number): void {
-    const frame = frames.find((one) => one.view === view);
+  protected put(view: HullView, thing: FittedThing, across: number, up: number): void {
+    const frame = hullFrames.find((one) => one.view === view);
     if (!frame || !thing.place) return;
     this.move(thing, { ...thing.place, [frame.across]: across, [frame.up]: up });
   }
 
-  protected step(view: View, thing: FittedThing, { right, down }: Nudge): void {
-    const frame = frames.find((one) => one.view === view);
+  protected step(view: HullView, thing: FittedThing, { right, down }: Nudge): void {
+    const frame = hullFrames.find((one) => one.view === view);
     if (!frame || !thing.place) return;
     const { [frame.across]: across, [frame.up]: up } = thing.place;
     this.move(thing, { ...thing.place, [frame.across]: across + right / 100, [frame.up]: up - down / 100 });
   }
 
   private move(thing: FittedThing, to: Place): void {
-    const within = (key: keyof Place): number => {
-      const { minValue, maxValue } = placeSchema.shape[key];
-      return Math.round(100 * Math.min(maxValue ?? 60, Math.max(minValue ?? -10, to[key]))) / 100;
-    };
-    this.moved.emit({
-      thing,
-      place: {
-        forwardM: within('forwardM'),
-        starboardM: within('starboardM'),
-        aboveKeelM: Math.min(10, within('aboveKeelM')),
-      },
-    });
+    this.moved.emit({ thing, place: placeWithinBounds(to) });
   }
 }

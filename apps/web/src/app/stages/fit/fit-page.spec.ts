@@ -1,47 +1,9 @@
 import { TestBed } from '@angular/core/testing';
-import { sonarKinds, type Plan } from '@grey-keel/model';
+import { sonarKinds } from '@grey-keel/model';
 import { GoTo } from '../../shared/go-to.ts';
-import { aPlan } from '../../testing/plans.ts';
+import { withFit } from '../../testing/plans.ts';
 import { stageHarness } from '../../testing/stage-harness.ts';
-import { SourcesPage } from '../sources/sources-page.ts';
 import { FitPage } from './fit-page.ts';
-
-const screen: Plan['displays'][string] = {
-  name: 'Display 12',
-  screenDiagonalM: 0.307,
-  pixelsWide: 1280,
-  pixelsHigh: 800,
-  keys: 4,
-  pressesPerKey: 2,
-  keysBindTo: 'page',
-  panesPerPage: 3,
-  catalogue: null,
-  seatedDistanceM: null,
-  readAtNight: false,
-};
-const boat = (): Plan => ({
-  ...aPlan(),
-  stations: { helm: { name: 'Helm', viewingDistanceM: 0.9, posture: 'standing' } },
-  displays: { helm: screen },
-  equipment: {
-    prop: {
-      name: 'Propeller',
-      kind: 'propeller',
-      forwardM: -0.6,
-      starboardM: 0,
-      aboveKeelM: 0,
-      propellerDiameterM: 0.35,
-    },
-    antenna: {
-      name: 'Antenna',
-      kind: 'position antenna',
-      forwardM: 3,
-      starboardM: 0,
-      aboveKeelM: 2.5,
-      propellerDiameterM: null,
-    },
-  },
-});
 
 describe('the fit', () => {
   const { page, plan, press, key, choose, write, text, settle } = stageHarness();
@@ -64,7 +26,7 @@ describe('the fit', () => {
   };
 
   it('moves a transducer by its mark: one edit for one drag, judged as it goes', async () => {
-    const root = await page(FitPage, boat());
+    const root = await page(FitPage, withFit());
     document.body.append(root);
     expect(text(root, '.broken')).toContain('Nothing the program judges is wrong');
     const before = plan().transducers['a-wide'];
@@ -77,7 +39,7 @@ describe('the fit', () => {
   });
 
   it('moves by a centimetre with an arrow, ten with Shift, and says what that breaks', async () => {
-    const root = await page(FitPage, boat());
+    const root = await page(FitPage, withFit());
     await key(root, '#mark-side-transducer-b-narrow', 'ArrowRight');
     expect(plan().transducers['b-narrow']?.forwardM).toBeCloseTo(2.01, 9);
     await key(root, '#mark-astern-transducer-b-narrow', 'ArrowUp', { shiftKey: true });
@@ -90,7 +52,7 @@ describe('the fit', () => {
   });
 
   it('opens what a way out leads to, and has its field', async () => {
-    const root = await page(FitPage, boat());
+    const root = await page(FitPage, withFit());
     TestBed.inject(GoTo).target.set('place-b-narrow');
     await settle();
     expect(root.querySelector('#place-b-narrow')).not.toBeNull();
@@ -100,7 +62,7 @@ describe('the fit', () => {
   });
 
   it('puts the screen of a station in its place, and adds, describes and takes off a piece of equipment', async () => {
-    const root = await page(FitPage, boat());
+    const root = await page(FitPage, withFit());
     document.body.append(root);
     expect(text(root, 'gk-to-do-list')).toContain('put the screen of Helm where it stands');
     await press(root, 'gk-to-do-list button');
@@ -121,7 +83,7 @@ describe('the fit', () => {
   });
 
   it('calculates a circuit as it is typed and the day of its battery', async () => {
-    const root = await page(FitPage, boat());
+    const root = await page(FitPage, withFit());
     await press(root, '#tab-power');
     expect(root.textContent).toContain('Add a battery');
     await press(root, '#add-battery');
@@ -159,7 +121,7 @@ describe('the network', () => {
   };
 
   it('connects by list: a plug that is not named takes a free socket, and what does not fit is marked', async () => {
-    const root = await page(FitPage, boat());
+    const root = await page(FitPage, withFit());
     await press(root, '#tab-network');
     await press(root, '#add-socket-helm');
     await write(root, '#socket-helm-0', 'nine-pin');
@@ -207,7 +169,7 @@ describe('the network', () => {
   });
 
   it('connects by dragging a transducer onto a display', async () => {
-    const root = await page(FitPage, boat());
+    const root = await page(FitPage, withFit());
     document.body.append(root);
     await press(root, '#tab-network');
     const nodes = await laid(root);
@@ -228,7 +190,7 @@ describe('the network', () => {
   });
 
   it('lays out thirty devices so that no box lies on another', async () => {
-    const start = boat();
+    const start = withFit();
     const sensor = start.equipment['antenna']!;
     const equipment = Object.fromEntries(
       Array.from({ length: 30 }, (_, i) => [`e-${i}`, { ...sensor, name: `Sensor ${i}` }]),
@@ -248,7 +210,7 @@ describe('the network', () => {
   });
 
   it('has its sheets: circuits, cables and what each screen listens to', async () => {
-    const start = boat();
+    const start = withFit();
     const root = await page(FitPage, {
       ...start,
       feeds: { helm: { depth: { sourceId: 'a-wide', fallbackId: null } } },
@@ -270,7 +232,7 @@ describe('who transmits when', () => {
   const { page, plan, press, text } = stageHarness();
 
   it('says who is heard by whom, and does the least that quiets her', async () => {
-    const start = boat();
+    const start = withFit();
     const beam = start.transducers['a-wide']!.beams[0]!;
     const two = [beam, { ...beam, frequencyHz: 95_000 }];
     const other = {
@@ -289,120 +251,5 @@ describe('who transmits when', () => {
     expect(root.querySelector('.advice')).toBeNull();
     await press(root, '#sends-a-wide-trolling');
     expect(plan().transducers['a-wide']?.transmitsIn).toEqual({});
-  });
-});
-
-describe('the sources', () => {
-  const { page, plan, press, choose, write, text } = stageHarness();
-
-  it('take a tag, select what it says, and a name by the rule', async () => {
-    const root = await page(SourcesPage, boat());
-    await write(root, '#source-tag-a-wide', 'Wide 190');
-    await press(root, '#as-on-tag-a-wide');
-    expect(plan().sources['a-wide']?.selected).toBe('Wide 190');
-    await press(root, '#name-by-rule-a-wide');
-    expect(plan().sources['a-wide']?.name).toBe('Hull port 190 sounder');
-    await write(root, '#source-after-a-wide', '90');
-    expect(text(root, '[aria-labelledby="on-title"] strong')).toBe('90 s');
-  });
-
-  it('fill what is empty with the best, leave what stands, and mark what measures something else', async () => {
-    const start = boat();
-    const ahead = {
-      ...start.transducers['b-narrow']!,
-      name: 'Ahead',
-      kind: 'forward-facing' as const,
-      mounting: 'pole' as const,
-    };
-    const root = await page(SourcesPage, { ...start, transducers: { ...start.transducers, 'c-ahead': ahead } });
-    await choose(root, '#feed-helm-depth', 'c-ahead');
-    expect(root.querySelector('td.poor')?.textContent).toContain('looks ahead');
-    await press(root, '#feed-best');
-    expect(plan().feeds['helm']?.depth?.sourceId).toBe('c-ahead');
-    expect(plan().feeds['helm']?.position).toEqual({ sourceId: 'antenna', fallbackId: null });
-    await choose(root, '#feed-helm-depth', 'a-wide');
-    await choose(root, '#fallback-helm-depth', 'b-narrow');
-    expect(plan().feeds['helm']?.depth).toEqual({ sourceId: 'a-wide', fallbackId: 'b-narrow' });
-    expect(root.querySelector('td.poor')).toBeNull();
-    await choose(root, '#feed-helm-depth', '');
-    expect(plan().feeds['helm']?.depth).toBeUndefined();
-  });
-
-  it('show what travels: a knob turned here turns there, where both displays pass it on', async () => {
-    const start = boat();
-    const station = { name: 'Bow', viewingDistanceM: 1, posture: 'standing' as const };
-    const root = await page(SourcesPage, {
-      ...start,
-      stations: { ...start.stations, bow: station },
-      displays: { helm: { ...screen, travels: ['units', 'alarms'] }, bow: { ...screen, travels: ['units'] } },
-    });
-    await choose(root, '#knob-setting', 'units');
-    await press(root, '#knob-up-helm');
-    expect(root.querySelectorAll('.screen.changed').length).toBe(2);
-    expect(text(root, 'gk-travel-view [role="status"]')).toBe('Helm was turned; Bow followed.');
-    await choose(root, '#knob-setting', 'alarms');
-    await press(root, '#knob-down-helm');
-    expect([...root.querySelectorAll('.screen strong')].map((one) => one.textContent).sort()).toEqual(['4', '5']);
-    expect(text(root, 'gk-travel-view [role="status"]')).toContain('no other display changed');
-  });
-
-  it('keep what each display has set, and what has been ticked off', async () => {
-    const root = await page(SourcesPage, boat());
-    await choose(root, '#unit-water-helm', 'salt');
-    await choose(root, '#unit-north-helm', 'true');
-    await choose(root, '#unit-sides-helm', 'right');
-    root.querySelector<HTMLInputElement>('details input')?.click();
-    expect(plan().units['helm']).toEqual({
-      waterType: 'salt',
-      ownSoundSpeedMps: null,
-      north: 'true',
-      sidesRight: 'right',
-      done: { 'nuisance alarms off': true },
-    });
-    await choose(root, '#unit-north-helm', '');
-    expect(plan().units['helm']?.north).toBeNull();
-  });
-
-  it('say from where on an alarm is worth having, and keep the figure it is set to', async () => {
-    const start = boat();
-    const root = await page(SourcesPage, {
-      ...start,
-      power: {
-        batteries: {
-          house: {
-            name: 'House',
-            chemistry: 'lithium',
-            nominalV: 12,
-            capacityAh: 100,
-            capacityLeft: 1,
-            peukert: 1,
-            internalOhm: 0,
-            crankingA: 0,
-            chargingV: 14.4,
-          },
-        },
-        circuits: {
-          one: {
-            name: 'Helm',
-            batteryId: 'house',
-            oneWayLengthM: 2,
-            gauge: '6 mm2',
-            conductor: 'stranded-tinned',
-            temperatureC: 20,
-            fuseA: 10,
-            fuseFromPostM: 0.1,
-            loads: { a: { name: 'Screen', deviceId: 'helm', currentA: 3, lowestV: 10, highestV: 17, runsIn: {} } },
-          },
-        },
-        hours: {},
-      },
-    });
-    // Four cells of iron phosphate with a fifth left rest at 12.9 V.
-    expect(text(root, '#alarm-voltage-helm-least')).toBe('12.9 V');
-    await write(root, '#alarm-voltage-helm', '11');
-    await write(root, '#alarm-shallow-helm', '1.5');
-    expect(plan().units['helm']?.alarms).toEqual({ lowVoltageV: 11, shallowM: 1.5 });
-    await write(root, '#alarm-shallow-helm', '');
-    expect(plan().units['helm']?.alarms?.shallowM).toBeNull();
   });
 });

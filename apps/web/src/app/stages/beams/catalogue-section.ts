@@ -1,0 +1,99 @@
+import { afterNextRender, ChangeDetectionStrategy, Component, inject, Injector, output, signal } from '@angular/core';
+import type { TransducerEntry } from '@grey-keel/model';
+import { Store } from '@ngrx/store';
+import { problemOf } from '../../api/problem.ts';
+import { ServerApi } from '../../api/server-api.ts';
+import { catalogueEvents } from '../../state/lists.ts';
+import { newId } from '../../state/open-plan.ts';
+import { CatalogueTable, type CatalogueTransducer } from './catalogue-table.ts';
+import { CsvImport } from './csv-import.ts';
+import { fromEntry, type ToPlace } from './to-place.ts';
+import { SheetForm, type FromSheet } from './sheet-form.ts';
+
+/** Where transducers come from: the shop's catalogue, a data sheet, a file. */
+@Component({
+  selector: 'gk-catalogue-section',
+  imports: [CatalogueTable, CsvImport, SheetForm],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <section class="sheet below" id="catalogue" tabindex="-1" aria-labelledby="catalogue-title">
+      <h2 id="catalogue-title">Catalogue</h2>
+      <gk-catalogue-table (placed)="placed.emit(fromEntry($event))" (edited)="edit($event)" />
+    </section>
+    <section class="sheet below" aria-labelledby="sheet-title">
+      <h2 id="sheet-title">
+        @if (edited(); as it) {
+          {{ it.item.element.name }}, version {{ it.entry.version }}
+        } @else {
+          From a data sheet
+        }
+      </h2>
+      <gk-sheet-form
+        [entry]="edited()"
+        (placed)="placeFromSheet($event)"
+        (kept)="keep($event)"
+        (closed)="edited.set(null)"
+      />
+      @if (catalogueNote(); as words) {
+        <p class="small" role="status">{{ words }}</p>
+      }
+    </section>
+    <section class="sheet below" aria-labelledby="csv-title">
+      <h2 id="csv-title">Many from a file</h2>
+      <gk-csv-import />
+    </section>
+  `,
+  styles: `
+    :host {
+      display: contents;
+    }
+  `,
+})
+export class CatalogueSection {
+  readonly placed = output<ToPlace>();
+
+  private readonly store = inject(Store);
+  private readonly api = inject(ServerApi);
+  private readonly injector = inject(Injector);
+  protected readonly fromEntry = fromEntry;
+  protected readonly catalogueNote = signal('');
+  protected readonly edited = signal<CatalogueTransducer | null>(null);
+
+  protected placeFromSheet({ element, mounting }: FromSheet): void {
+    this.placed.emit({ element, mounting, catalogue: null, temperature: 'none' });
+    const id = `own-${newId()}`;
+    this.api
+      .putInCatalogue(id, { type: 'transducer', element, mountings: [mounting], temperatureSensor: 'none', socket: '' })
+      .subscribe({
+        next: (entry) => {
+          this.store.dispatch(catalogueEvents.entryKept({ entry }));
+          this.catalogueNote.set(`${element.name} is on the boat and in the shop's catalogue.`);
+        },
+        error: (error: unknown) =>
+          this.catalogueNote.set(
+            `${element.name} is on the boat; the catalogue did not take it: ${problemOf(error).detail}`,
+          ),
+      });
+  }
+
+  /** Boats that carry it keep the version they were given. */
+  protected keep({ id, item }: { readonly id: string; readonly item: TransducerEntry }): void {
+    this.api.putInCatalogue(id, item).subscribe({
+      next: (entry) => {
+        this.store.dispatch(catalogueEvents.entryKept({ entry }));
+        this.edited.set(null);
+        this.catalogueNote.set(
+          `${item.element.name} is kept as version ${entry.version}; boats that carry an older one keep it.`,
+        );
+      },
+      error: (error: unknown) =>
+        this.catalogueNote.set(`${item.element.name} was not kept: ${problemOf(error).detail}`),
+    });
+  }
+
+  protected edit(entry: CatalogueTransducer): void {
+    this.edited.set(entry);
+    this.catalogueNote.set('');
+    afterNextRender(() => document.getElementById('sheet-name')?.focus(), { injector: this.injector });
+  }
+}

@@ -1,0 +1,114 @@
+import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
+import { inOrder } from '@grey-keel/core';
+import { bottoms, soughtSchema, type Sought } from '@grey-keel/model';
+import { ChoiceField, choicesOf } from '../../shared/choice-field.ts';
+import { QuantityField } from '../../shared/quantity-field.ts';
+import { TextField } from '../../shared/text-field.ts';
+import { newId } from '../../state/open-plan.ts';
+import { focusField } from './focus-field.ts';
+import { openBoat } from '../open-boat.ts';
+
+/** The fish or things that are sought, and where they stand. */
+@Component({
+  selector: 'gk-sought-section',
+  imports: [ChoiceField, QuantityField, TextField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <section class="sheet" aria-labelledby="sought-title">
+      <h2 id="sought-title">What is sought</h2>
+      @for (entry of sought(); track entry[0]) {
+        <div class="fields item">
+          <gk-text-field
+            label="Fish or thing"
+            [fieldId]="'sought-name-' + entry[0]"
+            [value]="entry[1].name"
+            [schema]="thing.name"
+            (changed)="setSought(entry[0], { name: $event })"
+          />
+          <gk-quantity-field
+            label="Its length"
+            [fieldId]="'sought-length-' + entry[0]"
+            quantity="fishLength"
+            [value]="entry[1].lengthCm"
+            [schema]="thing.lengthCm"
+            (changed)="setSought(entry[0], { lengthCm: $event })"
+          />
+          <gk-quantity-field
+            label="Stands from"
+            [fieldId]="'sought-shallowest-' + entry[0]"
+            quantity="depth"
+            [value]="entry[1].shallowestM"
+            [schema]="thing.shallowestM"
+            (changed)="setSought(entry[0], { shallowestM: $event })"
+          />
+          <gk-quantity-field
+            label="down to"
+            [fieldId]="'sought-deepest-' + entry[0]"
+            quantity="depth"
+            [value]="entry[1].deepestM"
+            [schema]="thing.deepestM"
+            (changed)="setSought(entry[0], { deepestM: $event })"
+          />
+          <gk-choice-field
+            label="Over"
+            [fieldId]="'sought-over-' + entry[0]"
+            [value]="entry[1].over"
+            [choices]="choices.over"
+            (changed)="setSought(entry[0], { over: $event })"
+          />
+          <button
+            type="button"
+            class="plain"
+            (click)="edits.edit('remove ' + entry[1].name, { type: 'removeSought', id: entry[0] })"
+            [attr.aria-label]="'Remove ' + entry[1].name"
+          >
+            Remove
+          </button>
+        </div>
+      }
+      <button type="button" class="action" id="add-sought" (click)="addSought()">Add what is sought</button>
+    </section>
+  `,
+  styles: `
+    :host {
+      display: contents;
+    }
+    h2 {
+      margin-bottom: 6px;
+    }
+    .item {
+      padding-bottom: 10px;
+      margin-bottom: 10px;
+      border-bottom: var(--hairline) solid var(--rule);
+      align-items: end;
+    }
+  `,
+})
+export class SoughtSection {
+  private readonly open = openBoat();
+  protected readonly plan = this.open.plan;
+  protected readonly edits = this.open.edits;
+  protected readonly thing = soughtSchema.shape;
+  protected readonly choices = { over: choicesOf(bottoms) };
+  protected readonly sought = computed(() => inOrder(this.plan().sought));
+
+  protected setSought(id: string, changes: Partial<Sought>): void {
+    this.edits.edit('what is sought', { type: 'describeSought', id, changes });
+  }
+
+  protected addSought(): void {
+    const id = newId();
+    this.edits.edit('add what is sought', {
+      type: 'addSought',
+      id,
+      sought: {
+        name: `Sought ${this.sought().length + 1}`,
+        lengthCm: null,
+        shallowestM: null,
+        deepestM: null,
+        over: 'open water',
+      },
+    });
+    focusField(`sought-name-${id}`);
+  }
+}

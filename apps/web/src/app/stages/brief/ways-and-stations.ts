@@ -1,0 +1,110 @@
+import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
+import { inOrder } from '@grey-keel/core';
+import { postures, stationSchema, waysOfWorking, type Station, type Way } from '@grey-keel/model';
+import { ChoiceField, choicesOf } from '../../shared/choice-field.ts';
+import { QuantityField } from '../../shared/quantity-field.ts';
+import { TextField } from '../../shared/text-field.ts';
+import { TickField } from '../../shared/tick-field.ts';
+import { newId } from '../../state/open-plan.ts';
+import { focusField } from './focus-field.ts';
+import { openBoat } from '../open-boat.ts';
+
+/** How the boat is worked, and where it is worked from. */
+@Component({
+  selector: 'gk-ways-and-stations',
+  imports: [ChoiceField, QuantityField, TextField, TickField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @let it = plan();
+    <section class="sheet" aria-labelledby="ways-title" id="ways">
+      <h2 id="ways-title">Ways of working</h2>
+      <div class="ways">
+        @for (way of allWays; track way) {
+          <gk-tick-field [label]="way" [value]="it.ways[way] === true" (changed)="useWay(way, $event)" />
+        }
+      </div>
+      <h2>Stations</h2>
+      @for (entry of stations(); track entry[0]) {
+        <div class="fields item">
+          <gk-text-field
+            label="Station"
+            [fieldId]="'station-name-' + entry[0]"
+            [value]="entry[1].name"
+            [schema]="station.name"
+            (changed)="setStation(entry[0], { name: $event })"
+          />
+          <gk-quantity-field
+            label="Eye to screen"
+            [fieldId]="'station-distance-' + entry[0]"
+            quantity="length"
+            [value]="entry[1].viewingDistanceM"
+            [schema]="station.viewingDistanceM"
+            (changed)="setStation(entry[0], { viewingDistanceM: $event })"
+          />
+          <gk-choice-field
+            label="Posture"
+            [fieldId]="'station-posture-' + entry[0]"
+            [value]="entry[1].posture"
+            [choices]="choices.posture"
+            (changed)="setStation(entry[0], { posture: $event })"
+          />
+          <button
+            type="button"
+            class="plain"
+            (click)="edits.edit('remove ' + entry[1].name, { type: 'removeStation', id: entry[0] })"
+            [attr.aria-label]="'Remove station ' + entry[1].name"
+          >
+            Remove
+          </button>
+        </div>
+      }
+      <button type="button" class="action" id="add-station" (click)="addStation()">Add a station</button>
+    </section>
+  `,
+  styles: `
+    :host {
+      display: contents;
+    }
+    h2 {
+      margin-bottom: 6px;
+    }
+    .item {
+      padding-bottom: 10px;
+      margin-bottom: 10px;
+      border-bottom: var(--hairline) solid var(--rule);
+      align-items: end;
+    }
+    .ways {
+      display: grid;
+      grid-template-columns: repeat(auto-fill, minmax(136px, 1fr));
+      margin-bottom: 10px;
+    }
+  `,
+})
+export class WaysAndStations {
+  private readonly open = openBoat();
+  protected readonly plan = this.open.plan;
+  protected readonly edits = this.open.edits;
+  protected readonly station = stationSchema.shape;
+  protected readonly allWays = waysOfWorking;
+  protected readonly choices = { posture: choicesOf(postures) };
+  protected readonly stations = computed(() => inOrder(this.plan().stations));
+
+  protected useWay(way: Way, used: boolean): void {
+    this.edits.edit(`${used ? 'use' : 'drop'} ${way}`, { type: 'useWay', way, used });
+  }
+
+  protected setStation(id: string, changes: Partial<Station>): void {
+    this.edits.edit('a station', { type: 'describeStation', id, changes });
+  }
+
+  protected addStation(): void {
+    const id = newId();
+    this.edits.edit('add a station', {
+      type: 'addStation',
+      id,
+      station: { name: `Station ${this.stations().length + 1}`, viewingDistanceM: 0.9, posture: 'standing' },
+    });
+    focusField(`station-name-${id}`);
+  }
+}
