@@ -10,7 +10,7 @@ describe('a transducer as it usually goes on a boat', () => {
     for (const hullForm of hullForms)
       for (const mounting of mountings) {
         const bare: Plan = { ...aPlan(), transducers: {}, ways: { running: true, trolling: true, searching: true } };
-        const hull = { ...bare, boat: { ...bare.boat, hullForm, bowMotor: true } };
+        const hull: Plan = { ...bare, boat: { ...bare.boat, hullForm, bowMotor: true } };
         const plan = ['a', 'b', 'c', 'd'].reduce((before, id, i) => {
           const { mounting: _mounting, transmitsIn: _sends, catalogue: _from, ...rest } = aTransducer();
           const { forwardM: _f, starboardM: _s, aboveKeelM: _k, workingBeam: _b, ...element } = rest;
