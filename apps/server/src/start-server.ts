@@ -5,6 +5,7 @@ import { CatalogueStore } from './catalogue/catalogue-store.ts';
 import { openDatabase } from './database/open-database.ts';
 import { BoatStore } from './fleet/boat-store.ts';
 import { makeApp } from './http/app.ts';
+import { newsStreams } from './http/events.ts';
 
 export interface ServerOptions {
   readonly file: string;
@@ -13,6 +14,8 @@ export interface ServerOptions {
   readonly webFolder: string | null;
   readonly log: Logger;
   readonly now?: () => Date;
+  /** How often a minute the costly doors answer: imports, prints, backups. */
+  readonly costlyAMinute?: number;
 }
 
 export interface RunningServer {
@@ -33,20 +36,35 @@ export const startServer = async (options: ServerOptions): Promise<RunningServer
   const boats = new BoatStore(database, now);
   const catalogue = new CatalogueStore(database);
   await catalogue.ship();
-  const app = makeApp({ boats, catalogue, database, log: options.log, now, webFolder: options.webFolder });
+  const { log, webFolder, costlyAMinute } = options;
+  const streams = newsStreams({ boats });
+  let address = '';
+  const app = makeApp({
+    streams,
+    address: () => address,
+    boats,
+    catalogue,
+    database,
+    log,
+    now,
+    webFolder,
+    ...(costlyAMinute === undefined ? {} : { costlyAMinute }),
+  });
   const server = createServer(app);
   await new Promise<void>((resolve, reject) => {
     server.once('error', reject);
     server.listen(options.port, options.host, resolve);
   });
   const { port } = server.address() as AddressInfo;
+  address = `http://${options.host.includes(':') ? `[${options.host}]` : options.host}:${port}`;
   return {
-    address: `http://${options.host}:${port}`,
+    address,
     boats,
     catalogue,
     stop: async () => {
       await new Promise<void>((resolve) => {
         server.close(() => resolve());
+        streams.end();
         server.closeIdleConnections();
         // A browser opens connections ahead of need and says nothing on them; these would hold the stop for a minute.
         setTimeout(() => server.closeAllConnections(), graceMs).unref();

@@ -120,6 +120,7 @@ export {
   newDepthOffset,
   newSource,
   newUnitSettings,
+  replayEdits,
   undoing,
   type Applied,
   type Refused,

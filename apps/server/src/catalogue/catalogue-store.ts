@@ -1,4 +1,6 @@
 import { catalogueItemSchema, type CatalogueEntry, type CatalogueItem } from '@grey-keel/model';
+import type { Transaction } from 'sequelize';
+import { readStored } from '../database/stored-json.ts';
 import type { Database } from '../database/open-database.ts';
 import type { CatalogueRow } from '../database/tables.ts';
 import { shippedCatalogue } from './shipped.ts';
@@ -7,7 +9,7 @@ const entryOf = (row: CatalogueRow): CatalogueEntry => ({
   id: row.id,
   version: row.version,
   shipped: row.shipped,
-  item: catalogueItemSchema.parse(JSON.parse(row.item)),
+  item: catalogueItemSchema.parse(readStored(row.item)),
 });
 
 /** Keeps what can be fitted. An entry that changes gets a new version; the old one stays for the boats that carry it. */
@@ -23,6 +25,18 @@ export class CatalogueStore {
       ],
     });
     return rows.filter((row, i) => i === 0 || rows[i - 1]?.id !== row.id).map(entryOf);
+  }
+
+  async everyVersion(): Promise<CatalogueEntry[]> {
+    return (await this.database.tables.catalogue.findAll()).map(entryOf);
+  }
+
+  /** Adds entries whose ids are free, as part of a write that does more. */
+  async add(entries: readonly CatalogueEntry[], transaction: Transaction): Promise<void> {
+    await this.database.tables.catalogue.bulkCreate(
+      entries.map(({ item, ...entry }) => ({ ...entry, item: JSON.stringify(item) })),
+      { transaction },
+    );
   }
 
   async at(id: string, version: number): Promise<CatalogueEntry | null> {

@@ -1,7 +1,7 @@
-import { bundleVersion, type Bundle, type Plan } from '@grey-keel/model';
+import { bundleVersion, type Bundle, type CatalogueEntry, type Plan } from '@grey-keel/model';
 import type { CatalogueStore } from '../catalogue/catalogue-store.ts';
 
-/** Packs a boat with the catalogue entries she was equipped from. */
+/** Packs a boat with the catalogue entries it was equipped from. */
 export const packBundle = async (plan: Plan, catalogue: CatalogueStore, at: Date): Promise<Bundle> => {
   const wanted = new Map(
     [...Object.values(plan.transducers), ...Object.values(plan.displays)].flatMap(({ catalogue: from }) =>
@@ -15,5 +15,54 @@ export const packBundle = async (plan: Plan, catalogue: CatalogueStore, at: Date
     exportedAt: at.toISOString(),
     plan,
     catalogue: entries.filter((entry) => entry !== null),
+  };
+};
+
+export interface BroughtIn {
+  /** The boat, its parts pointing to the entries as they are called here. */
+  readonly plan: Plan;
+  readonly added: readonly CatalogueEntry[];
+  /** Of these, the ones that came in under another id, since what is here under theirs is something else. */
+  readonly beside: readonly { readonly id: string; readonly name: string }[];
+}
+
+/** Longer than this an id may not be with what is put behind it. */
+const longestStem = 40;
+
+/**
+ * How the entries of a bundle come into a catalogue without changing anything that is in it: one that is here as it is
+ * stays, one whose id is free comes in under it, and one that differs from what has its id comes in beside.
+ */
+export const besideWhatIsHere = (bundle: Bundle, here: readonly CatalogueEntry[]): BroughtIn => {
+  const key = (id: string, version: number): string => `${id}/${version}`;
+  const known = new Map(here.map((entry) => [key(entry.id, entry.version), JSON.stringify(entry.item)]));
+  const ids = new Set(here.map(({ id }) => id));
+  const added: CatalogueEntry[] = [];
+  const beside: { id: string; name: string }[] = [];
+  const moved = new Map<string, { entryId: string; version: number }>();
+  for (const { id, version, item } of bundle.catalogue) {
+    if (known.get(key(id, version)) === JSON.stringify(item)) continue;
+    const taken = ids.has(id);
+    let free = id;
+    for (let i = 2; ids.has(free); i++) free = `${id.slice(0, longestStem)}-${i}`;
+    ids.add(free);
+    added.push({ id: free, version: 1, shipped: false, item });
+    moved.set(key(id, version), { entryId: free, version: 1 });
+    if (taken) beside.push({ id: free, name: item.type === 'transducer' ? item.element.name : item.name });
+  }
+  const pointing = <T extends { readonly catalogue: { entryId: string; version: number } | null }>(
+    parts: Readonly<Record<string, T>>,
+  ): Record<string, T> =>
+    Object.fromEntries(
+      Object.entries(parts).map(([id, part]) => {
+        const to = part.catalogue && moved.get(key(part.catalogue.entryId, part.catalogue.version));
+        return [id, to ? { ...part, catalogue: to } : part];
+      }),
+    );
+  const { plan } = bundle;
+  return {
+    plan: { ...plan, transducers: pointing(plan.transducers), displays: pointing(plan.displays) },
+    added,
+    beside,
   };
 };

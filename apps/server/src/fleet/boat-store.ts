@@ -1,10 +1,11 @@
-import { applyEdits, type FieldError } from '@grey-keel/core';
+import { applyEdits, replayEdits, type FieldError } from '@grey-keel/core';
 import {
   editSchema,
   fleetEntrySchema,
   planSchema,
   pathSchema,
   upgradePlan,
+  type BoatNews,
   type Edit,
   type FleetEntry,
   type KeptRevision,
@@ -13,10 +14,12 @@ import {
   type Revision,
   type RevisionRequest,
 } from '@grey-keel/model';
+import { EventEmitter } from 'node:events';
 import { Op, type Transaction } from 'sequelize';
 import * as z from 'zod';
 import type { Database } from '../database/open-database.ts';
-import type { RevisionRow } from '../database/tables.ts';
+import { readStored } from '../database/stored-json.ts';
+import type { BoatRow, RevisionRow } from '../database/tables.ts';
 import { fleetEntryOf, fleetEntryVersion } from './fleet-entry.ts';
 
 /** A full plan is stored at every so many revisions, so that opening a boat replays few edits. */
@@ -30,7 +33,8 @@ export type Appended =
   | { readonly kind: 'no such boat' }
   | { readonly kind: 'id used for other edits' }
   | { readonly kind: 'behind'; readonly number: number; readonly missing: Revision[] }
-  | { readonly kind: 'ahead'; readonly number: number }
+  /** The base is no revision of this boat: its file was replaced by another, an older one perhaps. */
+  | { readonly kind: 'other history'; readonly number: number }
   | { readonly kind: 'refused'; readonly errors: readonly FieldError[] };
 
 const editsSchema = z.array(editSchema);
@@ -40,12 +44,14 @@ const revisionOf = (row: RevisionRow): Revision => ({
   number: row.number,
   revisionId: row.revision_id,
   keptAt: row.kept_at,
-  edits: editsSchema.parse(JSON.parse(row.edits)),
+  edits: editsSchema.parse(readStored(row.edits)),
   paths: pathsSchema.parse(JSON.parse(row.paths)),
 });
 
 /** Keeps boats as a growing list of edits with a full plan every so often. Nothing kept is ever overwritten. */
 export class BoatStore {
+  /** What has been kept, made, deleted or recalled, as it happens. */
+  readonly news = new EventEmitter<{ boat: [BoatNews] }>();
   private readonly held = new Map<string, { number: number; plan: Plan }>();
 
   constructor(
@@ -79,7 +85,18 @@ export class BoatStore {
   async open(id: string): Promise<OpenedBoat | null> {
     const row = await this.database.tables.boats.findOne({ where: { id, removed_at: null } });
     if (!row) return null;
-    return { id, number: row.number, keptAt: row.kept_at, plan: await this.planAt(id, row.number) };
+    const { number, kept_at: keptAt } = row;
+    return { id, number, revisionId: await this.revisionIdAt(id, number), keptAt, plan: await this.planAt(id, number) };
+  }
+
+  async isThere(id: string): Promise<boolean> {
+    return (await this.database.tables.boats.count({ where: { id, removed_at: null } })) > 0;
+  }
+
+  /** Whether a boat of this id was deleted; false for one that is there and for one that never was. */
+  async isRemoved(id: string): Promise<boolean> {
+    const row = await this.database.tables.boats.findByPk(id);
+    return row !== null && row.removed_at !== null;
   }
 
   /** The plan as it was at a revision, or null for a revision that never was. */
@@ -88,18 +105,29 @@ export class BoatStore {
     return row && number >= 0 && number <= row.number ? this.planAt(id, number) : null;
   }
 
-  /** Makes a boat from a plan. The same id again is told so and changes nothing. */
-  async create(id: string, plan: Plan, at?: string): Promise<'made' | 'there already'> {
+  /** Makes a boat from a plan. The same id again, for the same plan, changes nothing; for another it is refused. What is done `also` is done in the same write. */
+  async create(
+    id: string,
+    plan: Plan,
+    at?: string,
+    also?: (transaction: Transaction) => Promise<void>,
+  ): Promise<'made' | 'there already' | 'id taken'> {
     const { boats, snapshots } = this.database.tables;
     const keptAt = at ?? this.now().toISOString();
-    return this.database.write(async (transaction) => {
-      if (await boats.findByPk(id, { transaction })) return 'there already';
+    const text = JSON.stringify(plan);
+    const entry = JSON.stringify(fleetEntryOf(plan, { id, number: 0, keptAt }));
+    const answer = await this.database.write(async (transaction) => {
+      const there = await boats.findByPk(id, { transaction });
+      if (there) {
+        const first = await snapshots.findOne({ where: { boat_id: id, number: 0 }, transaction });
+        return there.removed_at === null && first?.plan === text ? 'there already' : 'id taken';
+      }
       await boats.create(
         {
           id,
           number: 0,
           name: plan.boat.name,
-          entry: JSON.stringify(fleetEntryOf(plan, { id, number: 0, keptAt })),
+          entry,
           entry_version: fleetEntryVersion,
           made_at: keptAt,
           kept_at: keptAt,
@@ -107,9 +135,12 @@ export class BoatStore {
         },
         { transaction },
       );
-      await snapshots.create({ boat_id: id, number: 0, plan: JSON.stringify(plan) }, { transaction });
+      await snapshots.create({ boat_id: id, number: 0, plan: text }, { transaction });
+      await also?.(transaction);
       return 'made';
     });
+    if (answer === 'made') this.news.emit('boat', { boatId: id, number: 0, revisionId: null, removed: false });
+    return answer;
   }
 
   /** Takes a boat off the fleet; what is kept of her stays, and she can be recalled. */
@@ -132,68 +163,87 @@ export class BoatStore {
 
   /** Appends edits to a boat's history, once for each revision id however often it is sent. */
   async append(id: string, request: RevisionRequest, at?: string): Promise<Appended> {
-    return this.database.write((transaction) => this.appendIn(transaction, id, request, at));
+    for (;;) {
+      const answer = await this.tryToAppend(id, request, at);
+      if (answer !== 'overtaken') return answer;
+    }
   }
 
-  private async appendIn(
-    transaction: Transaction,
-    id: string,
-    { revisionId, base, edits }: RevisionRequest,
-    at: string | undefined,
-  ): Promise<Appended> {
+  /** Everything that takes time is done before the write; another that came in between is seen by its number. */
+  private async tryToAppend(id: string, request: RevisionRequest, at?: string): Promise<Appended | 'overtaken'> {
+    const { revisionId, base, baseId, edits } = request;
     const { boats, revisions, snapshots } = this.database.tables;
-    const boat = await boats.findOne({ where: { id, removed_at: null }, transaction });
+    const boat = await boats.findOne({ where: { id, removed_at: null } });
     if (!boat) return { kind: 'no such boat' };
-
-    const before = await revisions.findOne({ where: { revision_id: revisionId }, transaction });
-    if (before) {
-      if (before.boat_id !== id || before.edits !== JSON.stringify(edits)) return { kind: 'id used for other edits' };
-      return { kind: 'kept', kept: { number: before.number, revisionId, keptAt: before.kept_at }, again: true };
-    }
-    if (base > boat.number) return { kind: 'ahead', number: boat.number };
+    const known = await this.alreadyKept(id, request);
+    if (known) return known;
+    if (base > boat.number || !(await this.isBase(boat, base, baseId)))
+      return { kind: 'other history', number: boat.number };
     if (base < boat.number)
-      return { kind: 'behind', number: boat.number, missing: await this.revisionsSince(id, base, transaction) };
+      return { kind: 'behind', number: boat.number, missing: await this.revisionsSince(id, base) };
 
-    const applied = applyEdits(await this.planAt(id, boat.number, transaction), edits);
+    const applied = applyEdits(await this.planAt(id, boat.number), edits);
     if (!applied.ok) return { kind: 'refused', errors: applied.errors };
-
     const number = boat.number + 1;
     const keptAt = at ?? this.now().toISOString();
-    const paths = applied.patches.map(({ path }) => path);
-    await revisions.create(
-      {
-        boat_id: id,
-        number,
-        revision_id: revisionId,
-        edits: JSON.stringify(edits),
-        paths: JSON.stringify(paths),
-        kept_at: keptAt,
-      },
-      { transaction },
-    );
-    if (number % snapshotEvery === 0)
-      await snapshots.create({ boat_id: id, number, plan: JSON.stringify(applied.plan) }, { transaction });
-    await boat.update(
-      {
-        number,
-        kept_at: keptAt,
-        name: applied.plan.boat.name,
-        entry: JSON.stringify(fleetEntryOf(applied.plan, { id, number, keptAt })),
-        entry_version: fleetEntryVersion,
-      },
-      { transaction },
-    );
-    transaction.afterCommit(() => this.hold(id, number, applied.plan));
+    const entry = JSON.stringify(fleetEntryOf(applied.plan, { id, number, keptAt }));
+
+    const written = await this.database.write(async (transaction) => {
+      const row = await boats.findOne({ where: { id, removed_at: null, number: base }, transaction });
+      if (!row) return false;
+      await revisions.create(
+        {
+          boat_id: id,
+          number,
+          revision_id: revisionId,
+          edits: JSON.stringify(edits),
+          paths: JSON.stringify(applied.patches.map(({ path }) => path)),
+          kept_at: keptAt,
+        },
+        { transaction },
+      );
+      if (number % snapshotEvery === 0)
+        await snapshots.create({ boat_id: id, number, plan: JSON.stringify(applied.plan) }, { transaction });
+      await row.update(
+        { number, kept_at: keptAt, name: applied.plan.boat.name, entry, entry_version: fleetEntryVersion },
+        { transaction },
+      );
+      return true;
+    });
+    if (!written) return 'overtaken';
+    this.hold(id, number, applied.plan);
+    this.news.emit('boat', { boatId: id, number, revisionId, removed: false });
     return { kind: 'kept', kept: { number, revisionId, keptAt }, again: false };
   }
 
+  private async alreadyKept(id: string, { revisionId, edits }: RevisionRequest): Promise<Appended | null> {
+    const before = await this.database.tables.revisions.findOne({ where: { revision_id: revisionId } });
+    if (!before) return null;
+    if (before.boat_id !== id || before.edits !== JSON.stringify(edits)) return { kind: 'id used for other edits' };
+    return { kind: 'kept', kept: { number: before.number, revisionId, keptAt: before.kept_at }, again: true };
+  }
+
+  /** Whether what a client takes for revision `base` is the one of this boat. One that does not say is believed. */
+  private async isBase(boat: BoatRow, base: number, baseId: string | null | undefined): Promise<boolean> {
+    return baseId === undefined || baseId === (await this.revisionIdAt(boat.id, base));
+  }
+
+  /** The id of a revision, or null for the boat as it was made. */
+  private async revisionIdAt(id: string, number: number): Promise<string | null> {
+    const row = await this.database.tables.revisions.findOne({ where: { boat_id: id, number } });
+    return row?.revision_id ?? null;
+  }
+
   private async setRemoved(id: string, removedAt: string | null): Promise<boolean> {
-    return this.database.write(async (transaction) => {
+    const number = await this.database.write(async (transaction) => {
       const boat = await this.database.tables.boats.findByPk(id, { transaction });
-      if (!boat) return false;
+      if (!boat) return null;
       await boat.update({ removed_at: removedAt }, { transaction });
-      return true;
+      return boat.number;
     });
+    if (number === null) return false;
+    this.news.emit('boat', { boatId: id, number, revisionId: null, removed: removedAt !== null });
+    return true;
   }
 
   private async planAt(id: string, number: number, transaction?: Transaction): Promise<Plan> {
@@ -211,12 +261,12 @@ export class BoatStore {
       order: [['number', 'ASC']],
       transaction: transaction ?? null,
     });
-    const start = planSchema.parse(upgradePlan(JSON.parse(snapshot.plan)));
+    const start = planSchema.parse(upgradePlan(readStored(snapshot.plan)));
     return rows.map(revisionOf).reduce((plan, revision) => this.replay(id, plan, revision), start);
   }
 
   private replay(id: string, plan: Plan, { number, edits }: { number: number; edits: Edit[] }): Plan {
-    const applied = applyEdits(plan, edits);
+    const applied = replayEdits(plan, edits);
     if (!applied.ok) throw new Error(`Revision ${number} of boat ${id} no longer applies.`);
     return applied.plan;
   }

@@ -12,6 +12,7 @@ import { bundleRoutes } from './bundles.ts';
 import { calculationRoutes } from './calculations.ts';
 import { cardRoutes } from './cards.ts';
 import { catalogueRoutes } from './catalogue.ts';
+import type { NewsStreams } from './events.ts';
 import { onlyFromHere } from './only-from-here.ts';
 import { openApiDocument } from './open-api.ts';
 import { notFound, problemHandler, sendProblem } from './problem.ts';
@@ -25,10 +26,14 @@ export interface Services {
   readonly now: () => Date;
   /** The folder of the built web application, or null to serve the interface alone. */
   readonly webFolder: string | null;
+  readonly costlyAMinute?: number;
+  readonly streams: NewsStreams;
+  /** The address the program is used under: the browser keeps what waits by it. */
+  readonly address: () => string;
 }
 
-/** Doors that cost: imports and reports, a minute. */
-const costlyAMinute = 60;
+/** Doors that cost: imports and reports, a minute, where the server was not told another number. */
+const usualCostlyAMinute = 60;
 
 const contentPolicy = {
   directives: {
@@ -51,7 +56,7 @@ export const makeApp = (services: Services): Express => {
   app.use(onlyFromHere);
   const costly = rateLimit({
     windowMs: 60_000,
-    limit: costlyAMinute,
+    limit: services.costlyAMinute ?? usualCostlyAMinute,
     standardHeaders: 'draft-8',
     legacyHeaders: false,
     handler: (_request, response) =>
@@ -64,8 +69,9 @@ export const makeApp = (services: Services): Express => {
     next();
   });
   api.get('/health', (_request, response) => {
-    response.json({ status: 'ok', at: services.now().toISOString() });
+    response.json({ status: 'ok', at: services.now().toISOString(), address: services.address() });
   });
+  api.use('/events', services.streams.router);
   api.use('/boats', boatRoutes(services));
   api.use('/boats', cardRoutes(services, costly));
   api.use('/bundles', bundleRoutes(services, costly));

@@ -24,13 +24,19 @@ describe('boats over HTTP', () => {
     folder.remove();
   });
 
-  it('makes a boat once, lists her, takes her off and brings her back', async () => {
+  it('makes a boat once, lists it, deletes it and recalls it', async () => {
     expect((await send('PUT', '/second', { name: 'Second' })).status).toBe(201);
-    expect((await send('PUT', '/second', { name: 'Other' })).status).toBe(200);
+    expect((await send('PUT', '/second', { name: 'Second' })).status).toBe(200);
+    expect((await send('PUT', '/second', { name: 'Other' })).status).toBe(409);
     expect((await opened('second')).plan).toEqual(emptyPlan('Second'));
     expect(((await send('GET', '')).body as { name: string }[]).map(({ name }) => name)).toEqual(['First', 'Second']);
     expect((await send('DELETE', '/second')).status).toBe(204);
-    expect((await send('GET', '/second')).status).toBe(404);
+    for (const gone of [
+      await send('GET', '/second'),
+      await send('POST', '/second/revisions', request(0, renamed('x'))),
+    ])
+      expect([gone.status, (gone.body as { deleted?: boolean }).deleted]).toEqual([404, true]);
+    expect((await send('PUT', '/second', { name: 'Second' })).status).toBe(409);
     expect(((await send('GET', '')).body as unknown[]).length).toBe(1);
     expect((await send('POST', '/second/recall')).status).toBe(200);
     expect((await opened('second')).plan.boat.name).toBe('Second');
@@ -62,6 +68,57 @@ describe('boats over HTTP', () => {
     expect(missing.map(({ edits }) => edits)).toEqual([renamed('Theirs')]);
     expect(missing[0]?.paths).toEqual([['boat', 'name']]);
     expect((await send('POST', '/first/revisions', request(7, renamed('Ahead')))).status).toBe(409);
+  });
+
+  it('notices that a base is of another history, where an older file was restored', async () => {
+    const first = request(0, renamed('One'));
+    await send('POST', '/first/revisions', first);
+    expect((await opened('first')).revisionId).toBe(first.revisionId);
+    const known = { ...request(1, renamed('Two')), baseId: first.revisionId };
+    expect((await send('POST', '/first/revisions', known)).status).toBe(201);
+    // The same numbers, but revision 2 is not the one the client knows; and a number this file has not reached.
+    for (const other of [
+      { ...request(2, renamed('Three')), baseId: first.revisionId },
+      { ...request(1, renamed('Three')), baseId: null },
+      request(9, renamed('Nine')),
+    ]) {
+      const reply = await send('POST', '/first/revisions', other);
+      expect([reply.status, (reply.body as { otherHistory?: boolean }).otherHistory]).toEqual([409, true]);
+    }
+    expect((await opened('first')).plan.boat.name).toBe('Two');
+  });
+
+  it('takes patches that lead only where a plan has something', async () => {
+    const restore = (path: unknown[], value?: unknown, op = 'replace') =>
+      request(0, [{ type: 'restore', patches: [{ op, path, value }] }] as unknown as Edit[]);
+    for (const path of [
+      ['boat', 'toString'],
+      ['boat', 'name', 'length'],
+      ['transducers', 'constructor', 'name'],
+      ['nowhere', 'at', 'all'],
+      ['boat', 'name', 3],
+    ])
+      expect((await send('POST', '/first/revisions', restore(path, 1))).status)
+        .withContext(path.join('/'))
+        .toBe(422);
+    expect((await opened('first')).number).toBe(0);
+  });
+
+  it('tells whoever listens of what is kept and deleted', async () => {
+    const stream = await fetch(`${server.address}/api/events`);
+    expect(stream.headers.get('content-type')).toContain('text/event-stream');
+    const sent = request(0, renamed('Told'));
+    await send('POST', '/first/revisions', sent);
+    await send('DELETE', '/first');
+    const reader = stream.body!.pipeThrough(new TextDecoderStream()).getReader();
+    let text = '';
+    while (!text.includes('"removed":true')) text += (await reader.read()).value ?? '';
+    await reader.cancel();
+    const told = [...text.matchAll(/^data: ?(\{.*\})$/gm)].map(([, data = '']) => JSON.parse(data) as unknown);
+    expect(told).toEqual([
+      { boatId: 'first', number: 1, revisionId: sent.revisionId, removed: false },
+      { boatId: 'first', number: 1, revisionId: null, removed: true },
+    ]);
   });
 
   it('refuses edits that do not hold, naming field and range, and keeps nothing of them', async () => {

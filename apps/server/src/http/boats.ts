@@ -1,20 +1,35 @@
 import { copyPlan } from '@grey-keel/core';
 import { emptyPlan, idSchema, nameSchema, revisionRequestSchema } from '@grey-keel/model';
-import express, { Router } from 'express';
+import { Router, type Response } from 'express';
 import * as z from 'zod';
 import type { BoatStore } from '../fleet/boat-store.ts';
-import { badInput, notFound, sendProblem } from './problem.ts';
+import { jsonBody } from './json-body.ts';
+import { badInput, notFound, sendProblem, type Problem } from './problem.ts';
 import { validated, withId } from './validated.ts';
 
 export const newBoatSchema = z.strictObject({ name: nameSchema });
 export const copySchema = z.strictObject({ id: idSchema, name: nameSchema });
 const numberSchema = z.coerce.number().int().min(0);
 const noBoat = notFound('boat of that id in the fleet');
+const deletedBoat: Problem = {
+  status: 404,
+  title: 'Boat deleted',
+  detail: 'This boat was deleted. It can be recalled from the fleet.',
+  deleted: true,
+};
+export const idTaken: Problem = {
+  status: 409,
+  title: 'Id taken',
+  detail: 'There is another boat of this id, or there was one and it was deleted. Use another id.',
+};
 
 /** The fleet, and each boat's plan by edits. */
 export const boatRoutes = ({ boats }: { boats: BoatStore }): Router => {
   const router = Router();
-  const body = express.json({ limit: '1mb' });
+  /** Says whether the boat was deleted, which can be undone, or never was. */
+  const absent = async (id: string, response: Response): Promise<void> =>
+    sendProblem(response, (await boats.isRemoved(id)) ? deletedBoat : noBoat);
+  const body = jsonBody('1mb');
 
   router.get('/', async (_request, response) => {
     response.type('application/json').send(await boats.fleetAsJson());
@@ -25,7 +40,7 @@ export const boatRoutes = ({ boats }: { boats: BoatStore }): Router => {
     withId(async (id, _request, response) => {
       const boat = await boats.open(id);
       if (boat) response.json(boat);
-      else sendProblem(response, noBoat);
+      else await absent(id, response);
     }),
   );
 
@@ -36,6 +51,7 @@ export const boatRoutes = ({ boats }: { boats: BoatStore }): Router => {
       const wanted = validated(newBoatSchema, request.body, response);
       if (!wanted) return;
       const made = await boats.create(id, emptyPlan(wanted.name));
+      if (made === 'id taken') return sendProblem(response, idTaken);
       response.status(made === 'made' ? 201 : 200).json(await boats.open(id));
     }),
   );
@@ -47,8 +63,9 @@ export const boatRoutes = ({ boats }: { boats: BoatStore }): Router => {
       const wanted = validated(copySchema, request.body, response);
       if (!wanted) return;
       const from = await boats.open(id);
-      if (!from) return sendProblem(response, noBoat);
+      if (!from) return absent(id, response);
       const made = await boats.create(wanted.id, copyPlan(from.plan, wanted.name));
+      if (made === 'id taken') return sendProblem(response, idTaken);
       response.status(made === 'made' ? 201 : 200).json(await boats.open(wanted.id));
     }),
   );
@@ -57,7 +74,7 @@ export const boatRoutes = ({ boats }: { boats: BoatStore }): Router => {
     '/:id',
     withId(async (id, _request, response) => {
       if (await boats.remove(id)) response.status(204).end();
-      else sendProblem(response, noBoat);
+      else await absent(id, response);
     }),
   );
 
@@ -65,7 +82,7 @@ export const boatRoutes = ({ boats }: { boats: BoatStore }): Router => {
     '/:id/recall',
     withId(async (id, _request, response) => {
       if (await boats.recall(id)) response.json(await boats.open(id));
-      else sendProblem(response, noBoat);
+      else await absent(id, response);
     }),
   );
 
@@ -74,6 +91,7 @@ export const boatRoutes = ({ boats }: { boats: BoatStore }): Router => {
     withId(async (id, request, response) => {
       const since = validated(numberSchema, request.query['since'] ?? 0, response);
       if (since === null) return;
+      if (!(await boats.isThere(id))) return absent(id, response);
       response.json(await boats.revisionsSince(id, since));
     }),
   );
@@ -101,7 +119,7 @@ export const boatRoutes = ({ boats }: { boats: BoatStore }): Router => {
           response.status(appended.again ? 200 : 201).json(appended.kept);
           return;
         case 'no such boat':
-          return sendProblem(response, noBoat);
+          return absent(id, response);
         case 'refused':
           return sendProblem(response, badInput(appended.errors));
         case 'id used for other edits':
@@ -110,12 +128,13 @@ export const boatRoutes = ({ boats }: { boats: BoatStore }): Router => {
             title: 'Revision id used before',
             detail: 'This revision id was kept with other edits. Send these under a new one.',
           });
-        case 'ahead':
+        case 'other history':
           return sendProblem(response, {
             status: 409,
-            title: 'Ahead of what is kept',
-            detail: `The edits build on revision ${wanted.base}; ${appended.number} is the newest kept.`,
+            title: 'Made on another file',
+            detail: `The edits build on a revision ${wanted.base} that is not here; ${appended.number} is the newest. An older file may have been restored.`,
             number: appended.number,
+            otherHistory: true,
           });
         case 'behind':
           return sendProblem(response, {

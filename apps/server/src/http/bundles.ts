@@ -1,9 +1,12 @@
+import { readBundle } from '@grey-keel/core';
 import { idSchema } from '@grey-keel/model';
-import express, { Router, type RequestHandler } from 'express';
+import { Router, type RequestHandler } from 'express';
 import * as z from 'zod';
 import type { CatalogueStore } from '../catalogue/catalogue-store.ts';
-import { readBundle } from '@grey-keel/core';
+import { besideWhatIsHere } from '../exchange/bundles.ts';
 import type { BoatStore } from '../fleet/boat-store.ts';
+import { idTaken } from './boats.ts';
+import { jsonBody } from './json-body.ts';
 import { sendProblem } from './problem.ts';
 import { validated } from './validated.ts';
 
@@ -15,7 +18,7 @@ export const bundleRoutes = (
   costly: RequestHandler,
 ): Router => {
   const router = Router();
-  router.put('/:id', costly, express.json({ limit: largestBundle }), async (request, response) => {
+  router.put('/:id', costly, jsonBody(largestBundle), async (request, response) => {
     const wanted = validated(z.strictObject({ id: idSchema }), { id: request.params['id'] }, response);
     if (!wanted) return;
     const read = readBundle(request.body);
@@ -23,9 +26,11 @@ export const bundleRoutes = (
       sendProblem(response, { status: 422, title: 'Bundle refused', detail: read.detail, errors: read.errors });
       return;
     }
-    for (const { id, item, shipped } of read.bundle.catalogue) if (!shipped) await catalogue.put(id, item);
-    const made = await boats.create(wanted.id, read.bundle.plan);
-    response.status(made === 'made' ? 201 : 200).json(await boats.open(wanted.id));
+    const { plan, added, beside } = besideWhatIsHere(read.bundle, await catalogue.everyVersion());
+    const made = await boats.create(wanted.id, plan, undefined, (transaction) => catalogue.add(added, transaction));
+    if (made === 'id taken') return sendProblem(response, idTaken);
+    const boat = await boats.open(wanted.id);
+    response.status(made === 'made' ? 201 : 200).json({ ...boat, beside: made === 'made' ? beside : [] });
   });
   return router;
 };

@@ -1,6 +1,7 @@
 import { calculate, calculations } from '@grey-keel/core';
-import express, { Router } from 'express';
+import { Router } from 'express';
 import * as z from 'zod';
+import { jsonBody } from './json-body.ts';
 import { badInput, notFound, sendProblem } from './problem.ts';
 
 /** Every calculation of the core, under the same names as on the command line. */
@@ -20,9 +21,9 @@ export const calculationRoutes = (): Router => {
       output: z.toJSONSchema(output),
     });
   });
-  router.post('/:name', express.json({ limit: '1mb' }), (request, response) => {
-    const calculation = calculations.get(request.params['name'] ?? '');
-    if (!calculation) return sendProblem(response, notFound(`calculation "${request.params['name'] ?? ''}"`));
+  router.post('/:name', jsonBody('1mb'), (request, response) => {
+    const calculation = calculations.get(String(request.params['name']));
+    if (!calculation) return sendProblem(response, notFound(`calculation "${String(request.params['name'])}"`));
     const result = calculate(calculation, request.body);
     if (result.ok) response.json(result.answer);
     else sendProblem(response, badInput(result.errors));

@@ -1,6 +1,7 @@
 import { catalogueImportSchema, catalogueItemSchema } from '@grey-keel/model';
-import express, { Router, type RequestHandler } from 'express';
+import { Router, type RequestHandler } from 'express';
 import type { CatalogueStore } from '../catalogue/catalogue-store.ts';
+import { jsonBody } from './json-body.ts';
 import { sendProblem } from './problem.ts';
 import { validated, withId } from './validated.ts';
 
@@ -12,7 +13,7 @@ export const catalogueRoutes = ({ catalogue }: { catalogue: CatalogueStore }, co
   router.get('/', async (_request, response) => {
     response.json(await catalogue.list());
   });
-  router.post('/', costly, express.json({ limit: largestImport }), async (request, response) => {
+  router.post('/', costly, jsonBody(largestImport), async (request, response) => {
     const body = validated(catalogueImportSchema, request.body, response);
     if (!body) return;
     const shipped = new Set((await catalogue.list()).flatMap((entry) => (entry.shipped ? [entry.id] : [])));
@@ -27,7 +28,7 @@ export const catalogueRoutes = ({ catalogue }: { catalogue: CatalogueStore }, co
   });
   router.put(
     '/:id',
-    express.json({ limit: '100kb' }),
+    jsonBody('100kb'),
     withId(async (id, request, response) => {
       const item = validated(catalogueItemSchema, request.body, response);
       if (!item) return;

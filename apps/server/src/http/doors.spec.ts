@@ -1,5 +1,5 @@
 import { calculate, calculations, unitSets } from '@grey-keel/core';
-import type { Bundle, CatalogueEntry, OpenedBoat } from '@grey-keel/model';
+import type { Bundle, CatalogueEntry, ImportedBundle, OpenedBoat } from '@grey-keel/model';
 import { writeFileSync } from 'node:fs';
 import { request as rawRequest } from 'node:http';
 import { join } from 'node:path';
@@ -42,7 +42,11 @@ describe('the other doors', () => {
   });
 
   it('says it is well, and what is not there', async () => {
-    expect((await send('GET', '/health')).body).toEqual({ status: 'ok', at: jasmine.any(String) });
+    expect((await send('GET', '/health')).body).toEqual({
+      status: 'ok',
+      at: jasmine.any(String),
+      address: server.address,
+    });
     const lost = await send('GET', '/nowhere');
     expect([lost.status, lost.type.includes('problem+json')]).toEqual([404, true]);
   });
@@ -79,6 +83,30 @@ describe('the other doors', () => {
     expect((made.body as OpenedBoat).plan).toEqual(bundle.plan);
     expect((await bundleOf('wren-again')).plan).toEqual(bundle.plan);
     await send('DELETE', '/boats/wren-again');
+  });
+
+  it('changes nothing in the catalogue for a bundle: what differs comes in beside and is said', async () => {
+    const bundle = await bundleOf('sable-wren');
+    const entries = bundle.catalogue.map((entry) =>
+      entry.item.type === 'display' ? entry : { ...entry, item: { ...entry.item, socket: 'of another shop' } },
+    );
+    const before = (await send('GET', '/catalogue')).body as CatalogueEntry[];
+    const made = (await send('PUT', '/bundles/beside', { ...bundle, catalogue: entries })).body as ImportedBundle;
+    const after = (await send('GET', '/catalogue')).body as CatalogueEntry[];
+    expect(after.filter(({ id }) => before.some((one) => one.id === id))).toEqual(before);
+    const differing = entries.filter(({ item }) => item.type === 'transducer').length;
+    expect([made.beside.length, after.length - before.length]).toEqual([differing, differing]);
+    const from = made.plan.transducers['a-wide']?.catalogue;
+    expect(after.find(({ id }) => id === from?.entryId)?.item).toEqual(
+      jasmine.objectContaining({ socket: 'of another shop' }),
+    );
+    // Its own bundle carries it on, and comes back as it left.
+    const again = await bundleOf('beside');
+    const twice = (await send('PUT', '/bundles/beside-again', again)).body as ImportedBundle;
+    expect([twice.beside, twice.plan]).toEqual([[], made.plan]);
+    const doubled = { ...bundle, catalogue: [entries[0], entries[0]] };
+    expect((await send('PUT', '/bundles/doubled', doubled)).status).toBe(422);
+    for (const id of ['beside', 'beside-again']) await send('DELETE', `/boats/${id}`);
   });
 
   it('refuses bundles that are newer, have unknown fields, are cut short, too long or something else', async () => {
@@ -278,6 +306,7 @@ describe('the other doors', () => {
     const refused = await send('POST', '/catalogue', { items: [...items, { id: 'transom-wide-95', item }] });
     expect(refused.status).toBe(409);
     expect((await send('POST', '/catalogue', { items: [{ id: 'many-c', item: {} }] })).status).toBe(422);
+    expect((await send('POST', '/catalogue', { items: [items[0], items[0]] })).status).toBe(422);
     const after = (await send('GET', '/catalogue')).body as CatalogueEntry[];
     expect(after.find(({ id }) => id === 'many-c')).toBeUndefined();
   });
@@ -290,6 +319,7 @@ describe('the other doors', () => {
     expect(Object.keys(plan.pages).length).toBe(3);
     expect([plan.depthOffsets, plan.cards]).toEqual([{}, {}]);
     expect((await send('POST', '/boats/old-marl/copy', { id: 'marl-two', name: 'Marl the Second' })).status).toBe(200);
+    expect((await send('POST', '/boats/old-marl/copy', { id: 'marl-two', name: 'Another' })).status).toBe(409);
     expect((await send('POST', '/boats/nowhere/copy', { id: 'other', name: 'Other' })).status).toBe(404);
     expect((await send('POST', '/boats/old-marl/copy', { id: 'Bad Id', name: '' })).status).toBe(422);
   });
@@ -338,7 +368,37 @@ describe('the other doors', () => {
       });
     expect(await status({ host: 'elsewhere.example' })).toBe(403);
     expect(await status({ origin: 'http://elsewhere.example' })).toBe(403);
-    expect(await status({ origin: `http://localhost:${port}` })).toBe(200);
+    expect(await status({ origin: `http://127.0.0.1:${port}` })).toBe(200);
+    // A page of another port of this machine, or of the other name, is another site's.
+    expect(await status({ origin: `http://127.0.0.1:${Number(port) + 1}` })).toBe(403);
+    expect(await status({ origin: `http://localhost:${port}` })).toBe(403);
+  });
+
+  it('answers garbled addresses, compression, ranges and conditions with what is wrong, never as its own failure', async () => {
+    const raw = (path: string, headers: Record<string, string> = {}, body?: Buffer): Promise<number> =>
+      new Promise((resolve, reject) => {
+        const { port } = new URL(server.address);
+        const sent = rawRequest(
+          { host: '127.0.0.1', port, path, headers, method: body ? 'POST' : 'GET' },
+          (response) => {
+            response.resume();
+            resolve(response.statusCode ?? 0);
+          },
+        ).on('error', reject);
+        sent.end(body);
+      });
+    const json = { 'content-type': 'application/json' };
+    expect(await raw('/api/boats/%E0%A4%A')).toBe(400);
+    expect(
+      await raw('/api/calculations/footprint', { ...json, 'content-encoding': 'gzip' }, Buffer.from('no gzip')),
+    ).toBe(400);
+    expect(await raw('/api/calculations/footprint', { ...json, 'content-encoding': 'zip' }, Buffer.from('{}'))).toBe(
+      415,
+    );
+    const deep = Buffer.from(`${'['.repeat(50_000)}${']'.repeat(50_000)}`);
+    expect(await raw('/api/calculations/footprint', json, deep)).toBe(422);
+    expect(await raw('/api/calculations/footprint', json, Buffer.from('{"__proto__":{"depthM":3}}'))).toBe(422);
+    expect((await send('GET', '/boats/nowhere/revisions')).status).toBe(404);
   });
 
   it('sends a policy under which no inline script runs', async () => {

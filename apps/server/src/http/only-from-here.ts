@@ -13,10 +13,17 @@ const originIsHere = (origin: string): boolean => {
   }
 };
 
-/** Answers only to its own names, so that no page from elsewhere can reach it through the user's browser. */
+/**
+ * Answers only to its own names, so that no page from elsewhere can reach it through the user's browser: by the name it
+ * was asked under, by the page that asks, and by what the browser itself says of the request. A page of another port of
+ * this machine is another site's. Only the address typed or followed by the user may come from anywhere: it shows pages.
+ */
 export const onlyFromHere: RequestHandler = (request, response, next) => {
-  const { host = '', origin } = request.headers;
-  if (loopback.has(hostOf(host)) && (origin === undefined || originIsHere(origin))) return next();
+  const { host = '', origin, 'sec-fetch-site': site = 'none', 'sec-fetch-mode': mode } = request.headers;
+  const named = loopback.has(hostOf(host));
+  const ofOurs = origin === undefined || (originIsHere(origin) && new URL(origin).host === host);
+  const visited = mode === 'navigate' && request.method === 'GET' && !request.path.startsWith('/api/');
+  if (named && ofOurs && (site === 'same-origin' || site === 'none' || visited)) return next();
   sendProblem(response, {
     status: 403,
     title: 'Not from here',

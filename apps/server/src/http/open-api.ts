@@ -6,6 +6,7 @@ import {
   catalogueItemSchema,
   fleetEntrySchema,
   idSchema,
+  importedBundleSchema,
   keptRevisionSchema,
   openedBoatSchema,
   planSchema,
@@ -28,11 +29,18 @@ interface Door {
   readonly refusals?: readonly number[];
 }
 
-const health = z.strictObject({ status: z.literal('ok'), at: z.iso.datetime() });
+const health = z.strictObject({ status: z.literal('ok'), at: z.iso.datetime(), address: z.url() });
 const named = z.array(z.strictObject({ name: z.string(), purpose: z.string() }));
 
 const doors = (): Door[] => [
   { method: 'get', path: '/api/health', summary: 'Whether the server answers', answer: health },
+  {
+    method: 'get',
+    path: '/api/events',
+    summary: 'Every change as it happens, as server-sent events',
+    answer: 'text/event-stream',
+    refusals: [429],
+  },
   { method: 'get', path: '/api/boats', summary: 'The fleet, by name', answer: z.array(fleetEntrySchema) },
   { method: 'get', path: '/api/boats/{id}', summary: 'One boat', answer: openedBoatSchema, refusals: [404] },
   {
@@ -41,7 +49,7 @@ const doors = (): Door[] => [
     summary: 'Make a boat',
     body: newBoatSchema,
     answer: openedBoatSchema,
-    refusals: [422],
+    refusals: [409, 422],
   },
   { method: 'delete', path: '/api/boats/{id}', summary: 'Take a boat off the fleet', answer: null, refusals: [404] },
   {
@@ -57,7 +65,7 @@ const doors = (): Door[] => [
     summary: 'Start another boat from this one; nothing measured is taken over',
     body: copySchema,
     answer: openedBoatSchema,
-    refusals: [404, 422],
+    refusals: [404, 409, 422],
   },
   {
     method: 'get',
@@ -126,8 +134,8 @@ const doors = (): Door[] => [
     path: '/api/bundles/{id}',
     summary: 'Make a boat from a bundle',
     body: bundleSchema,
-    answer: openedBoatSchema,
-    refusals: [413, 422, 429],
+    answer: importedBundleSchema,
+    refusals: [409, 413, 422, 429],
   },
   { method: 'get', path: '/api/catalogue', summary: 'What can be fitted', answer: z.array(catalogueEntrySchema) },
   {

@@ -189,4 +189,22 @@ describe('the plan that quiets a boat', () => {
     }
     expect(disturbed).toBeGreaterThan(40);
   });
+
+  it('is searched within a bound, said where it stopped early, and quiet all the same', () => {
+    const many = (count: number): Plan => ({
+      ...boat(
+        Object.fromEntries(
+          Array.from({ length: count }, (_, i) => [
+            `unit-${String(i).padStart(2, '0')}`,
+            unit({ name: `Unit ${i}`, transmitsIn: { trolling: true, searching: true } }, [190], 12, null),
+          ]),
+        ),
+      ),
+      ways: { trolling: true, searching: true },
+    });
+    expect(quietPlan(many(4))?.complete).toBeTrue();
+    const found = quietPlan(many(40));
+    expect(found?.complete).toBeFalse();
+    expect(quietPlan(edited(many(40), ...(found?.edits ?? [])))).toBeNull();
+  });
 });

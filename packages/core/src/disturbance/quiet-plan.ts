@@ -38,20 +38,30 @@ export interface QuietPlan {
   /** To put on standby, by way of working. */
   readonly standby: readonly { readonly way: Way; readonly id: string }[];
   readonly cost: number;
+  /** Whether everything was searched; where it was not, a cheaper plan may be there. */
+  readonly complete: boolean;
   readonly edits: readonly Edit[];
 }
 
-/** All subsets of what sends, cheapest standby first: exact, for the few units of a boat. */
+/** How many sets of units are looked at in all before the search takes the best it has. */
+const mostLooks = 20_000;
+
+/**
+ * All subsets of what sends, cheapest standby first: exact, for the few units of a boat, as long as looks are left. The
+ * first set it comes to is quiet already, so that one that runs out of looks still has an answer.
+ */
 const cheapestStandby = (
   plan: Plan,
   way: Way,
   ids: readonly string[],
   disturbs: (a: string, b: string) => boolean,
+  looks: { left: number },
 ): { readonly off: readonly string[]; readonly cost: number } => {
   const pairs = ids.flatMap((a, i) => ids.slice(i + 1).flatMap((b) => (disturbs(a, b) ? [[a, b] as const] : [])));
   let best: { off: readonly string[]; cost: number } | null = null;
   const search = (off: readonly string[], cost: number, from: number): void => {
-    if (best && cost >= best.cost) return;
+    if (best && (cost >= best.cost || looks.left <= 0)) return;
+    looks.left -= 1;
     const open = pairs.slice(from).findIndex(([a, b]) => !off.includes(a) && !off.includes(b));
     if (open < 0) {
       best = { off, cost };
@@ -70,22 +80,26 @@ const mostCombinations = 4096;
 /**
  * The least change after which no unit disturbs another in any way of working: another beam for some (for all ways at
  * once, since a unit keeps its beam), standby in a way for others. Null where nothing disturbs. Exact over all
- * combinations of beams, and for each over all sets of units; of equally cheap ones the first found.
+ * combinations of beams, and for each over all sets of units, as long as these are few; beyond, `complete` is false and
+ * the plan is quiet but may not be the cheapest. Of equally cheap ones the first found.
  */
 export const quietPlan = (plan: Plan): QuietPlan | null => {
   const ways = usedWays(plan);
   const units = inOrder(plan.transducers);
   const now: Chosen = Object.fromEntries(units.map(([id, { workingBeam }]) => [id, workingBeam]));
+  const known = new Map<string, boolean>();
+  const hears = (from: string, fromBeam: number, to: string, toBeam: number): boolean => {
+    const key = `${from} ${fromBeam} ${to} ${toBeam}`;
+    const answer =
+      known.get(key) ?? (disturbanceOf(plan, [from, fromBeam], [to, toBeam])?.overNoiseDb ?? -1) > disturbsDb;
+    known.set(key, answer);
+    return answer;
+  };
   const disturbs =
     (beams: Chosen) =>
     (a: string, b: string): boolean =>
-      [
-        [a, b],
-        [b, a],
-      ].some(
-        ([from = '', to = '']) =>
-          (disturbanceOf(plan, [from, beams[from] ?? 0], [to, beams[to] ?? 0])?.overNoiseDb ?? -1) > disturbsDb,
-      );
+      hears(a, beams[a] ?? 0, b, beams[b] ?? 0) || hears(b, beams[b] ?? 0, a, beams[a] ?? 0);
+  const looks = { left: mostLooks };
   const disturbed = ways.some((way) => {
     const ids = sends(plan, way);
     return ids.some((a, i) => ids.slice(i + 1).some((b) => disturbs(now)(a, b)));
@@ -104,13 +118,14 @@ export const quietPlan = (plan: Plan): QuietPlan | null => {
             }),
           [{}],
         );
-  let best: Omit<QuietPlan, 'edits'> | null = null;
+  let best: Omit<QuietPlan, 'edits' | 'complete'> | null = null;
   for (const beams of combinations) {
+    if (best && looks.left <= 0) break;
     const changed = units.filter(([id]) => beams[id] !== now[id]).map(([id]) => id);
     let cost = otherBeamCost * changed.length;
     if (best && cost >= best.cost) continue;
     const standby = ways.flatMap((way) => {
-      const { off, cost: added } = cheapestStandby(plan, way, sends(plan, way), disturbs(beams));
+      const { off, cost: added } = cheapestStandby(plan, way, sends(plan, way), disturbs(beams), looks);
       cost += added;
       return off.map((id) => ({ way, id }));
     });
@@ -120,6 +135,7 @@ export const quietPlan = (plan: Plan): QuietPlan | null => {
   if (!best) return null;
   return {
     ...best,
+    complete: count <= mostCombinations && looks.left > 0,
     edits: [
       ...Object.entries(best.beams).map(([id, workingBeam]): Edit => ({
         type: 'describeTransducer',

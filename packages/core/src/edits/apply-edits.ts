@@ -6,7 +6,6 @@ import {
   type Page,
   type PageNumber,
   type Patch,
-  type Path,
   type Plan,
   type Source,
   type UnitSettings,
@@ -16,6 +15,8 @@ import { create } from 'mutative';
 import { fieldErrors, type FieldError } from '../field-errors.ts';
 import { newNetworkDevice } from '../network/devices.ts';
 import { pagesAt } from '../pages/pages-at.ts';
+import { NoSuchPlace, putPatches } from './put-patches.ts';
+import { closePlaces, dangling, straighten } from './what-edits-keep-true.ts';
 
 export interface Applied {
   readonly ok: true;
@@ -126,12 +127,6 @@ const moveTo = (plan: Plan, id: string, place: number): void => {
   renumber(plan, ids);
 };
 
-const close = (plan: Plan, stationId: string): void =>
-  renumber(
-    plan,
-    pagesAt(plan, stationId).map(({ id }) => id),
-  );
-
 /** A station shows one page in a way of working: the others give way. */
 const giveWay = (plan: Plan, id: string, way: Way): void => {
   for (const other of pagesAt(plan, plan.pages[id]?.stationId ?? ''))
@@ -184,8 +179,11 @@ const fitting = (plan: Plan): void => {
   plan.fittedHull ??= hullOf(plan.boat);
 };
 
-const applyTo = (plan: Plan, edit: Exclude<Edit, { type: 'restore' }>): void => {
+const applyTo = (plan: Plan, edit: Edit): void => {
   switch (edit.type) {
+    case 'restore':
+      putPatches(plan, edit.patches);
+      return straighten(plan);
     case 'describeBoat':
       Object.assign(plan.boat, edit.changes);
       return;
@@ -309,7 +307,7 @@ const applyTo = (plan: Plan, edit: Exclude<Edit, { type: 'restore' }>): void => 
       present(plan, 'pages', edit.id);
       const stationId = plan.pages[edit.id]?.stationId ?? '';
       delete plan.pages[edit.id];
-      close(plan, stationId);
+      closePlaces(plan, stationId);
       return;
     }
     case 'showPageIn': {
@@ -448,7 +446,9 @@ const applyTo = (plan: Plan, edit: Exclude<Edit, { type: 'restore' }>): void => 
 
 /** One change to a draft, with the patches there and back. The draft type is the plan's own: it is mutable data. */
 const changing = (plan: Plan, change: (draft: Plan) => void): [Plan, RawPatch[], RawPatch[]] => {
-  const [next, forward, back] = create(plan as object, (draft) => change(draft as Plan), { enablePatches: true });
+  const [next, forward, back] = create(plan as object, (draft) => change(draft as Plan), {
+    enablePatches: { pathAsArray: true, arrayLengthAssignment: false },
+  });
   return [next as Plan, forward, back];
 };
 
@@ -465,26 +465,26 @@ const toPatches = (raw: readonly RawPatch[]): Patch[] =>
     ...(op === 'remove' ? {} : { value: value as NonNullable<Patch['value']> }),
   }));
 
+const refused = (field: string, message: string): Refused => ({ ok: false, errors: [{ field, message, range: '' }] });
+
 /**
- * Applies edits in order to a plan and gives the new plan with the patches there and back. The plan given stays as it is.
+ * Applies edits that were taken once already: a boat's history, which others' edits belong to.
  * Refused as a whole when one edit speaks of what is not there or when the plan would no longer obey its schema.
  */
-export const applyEdits = (plan: Plan, edits: readonly Edit[]): Applied | Refused => {
+export const replayEdits = (plan: Plan, edits: readonly Edit[]): Applied | Refused => {
   const patches: Patch[] = [];
   let inverse: Patch[] = [];
   let current = plan;
   try {
     for (const edit of edits) {
-      const from = edit.type === 'restore' ? restoring(current, edit.patches) : null;
-      const [next, forward, back] =
-        from ?? changing(current, (draft) => applyTo(draft, edit as Exclude<Edit, { type: 'restore' }>));
+      const [next, forward, back] = changing(current, (draft) => applyTo(draft, edit));
       current = next;
       patches.push(...toPatches(forward));
       inverse = [...toPatches(back), ...inverse];
     }
   } catch (error) {
-    if (error instanceof EditRefused)
-      return { ok: false, errors: [{ field: error.field, message: error.message, range: '' }] };
+    if (error instanceof EditRefused) return refused(error.field, error.message);
+    if (error instanceof NoSuchPlace) return refused('patches', 'What this would restore is no longer there.');
     throw error;
   }
   const valid = planSchema.safeParse(current);
@@ -492,44 +492,20 @@ export const applyEdits = (plan: Plan, edits: readonly Edit[]): Applied | Refuse
   return { ok: true, plan: current, patches, inverse };
 };
 
-/** Applies patches that came from elsewhere, and finds the patches that lead back. */
-const restoring = (plan: Plan, given: readonly Patch[]) => {
-  const refuse = (): never => {
-    throw new EditRefused('patches', 'What this would restore is no longer there.');
-  };
-  for (const { path } of given) if (!reaches(plan, path, given)) refuse();
-  try {
-    return changing(plan, (draft) => {
-      for (const { op, path, value } of given) {
-        const target = path
-          .slice(0, -1)
-          .reduce<unknown>((at, key) => (at as Record<string | number, unknown>)[key], draft) as Record<
-          string | number,
-          unknown
-        >;
-        const last = path[path.length - 1] ?? '';
-        if (op === 'remove') delete target[last];
-        else target[last] = JSON.parse(JSON.stringify(value)) as unknown;
-      }
-    });
-  } catch (error) {
-    if (error instanceof TypeError) return refuse();
-    throw error;
-  }
-};
-
-/** Whether the parent of a path is in the plan, or is put there by one of the patches themselves. */
-const reaches = (plan: Plan, path: Path, given: readonly Patch[]): boolean => {
-  let at: unknown = plan;
-  for (const key of path.slice(0, -1)) {
-    if (typeof at !== 'object' || at === null || !has(at, String(key)))
-      return given.some(
-        (patch) =>
-          patch.op !== 'remove' && patch.path.length < path.length && patch.path.every((step, i) => step === path[i]),
-      );
-    at = (at as Record<string | number, unknown>)[key];
-  }
-  return true;
+/**
+ * Applies edits in order to a plan and gives the new plan with the patches there and back. The plan given stays as it is.
+ * Refused as a whole when one edit speaks of what is not there, when the plan would no longer obey its schema, and when
+ * something new would hang on what is not there: pages of a display that is gone.
+ */
+export const applyEdits = (plan: Plan, edits: readonly Edit[]): Applied | Refused => {
+  const applied = replayEdits(plan, edits);
+  // Every other edit looks at what it speaks of itself.
+  if (!applied.ok || !edits.some(({ type }) => type === 'restore')) return applied;
+  const before = new Set(dangling(plan).map((path) => path.join('/')));
+  const lost = dangling(applied.plan).find((path) => !before.has(path.join('/')));
+  return lost
+    ? refused(lost.join('.'), 'What this would restore belongs to something that is no longer there.')
+    : applied;
 };
 
 /** The edits that take edits back. */

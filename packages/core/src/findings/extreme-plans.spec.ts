@@ -22,6 +22,7 @@ describe('plans at the bounds of the schema', () => {
       for (const rule of rules) {
         const context = `${rule.id}, plan ${i}`;
         try {
+          rule.find(plan);
           for (const finding of findingsOf(rule, plan)) {
             const odd = leaves(finding).filter((leaf) => !believable(leaf));
             if (odd.length) fail(`${context}: ${JSON.stringify(finding.reason)} ${String(odd[0])}`);

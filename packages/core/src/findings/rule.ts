@@ -24,8 +24,33 @@ export interface Found {
 
 export const figure = (value: number, quantity: Quantity): Figure => ({ value, quantity });
 
-export const findingsOf = (rule: Rule, plan: Plan): Finding[] =>
-  rule.find(plan).map(({ subject, severity, title, reason, figure: number, working, wayOut }) => ({
+const figureOfNone = figure(1, 'count');
+
+/** What is said where a rule fails on what a plan holds: as grave as what it would have said at its gravest. */
+const couldNotCheck = ({ id, stage, severity }: Rule): Finding => ({
+  id: `${id}:not-checked`,
+  stage,
+  severity,
+  title: `Could not be checked: ${id.replaceAll('-', ' ')}`,
+  reason: [
+    'This check fails on the values of the plan, so nothing is known of what it looks at: ',
+    figureOfNone,
+    ' check was not made, the others were. Look for a value of this stage that cannot be right.',
+  ],
+  figure: figureOfNone,
+  working: [],
+  wayOut: { label: 'Look at the stage', stage, target: 'stage-title' },
+});
+
+/** What a rule has to say of a plan. A rule that throws says that it could not check, and holds up no other. */
+export const findingsOf = (rule: Rule, plan: Plan): Finding[] => {
+  let found: readonly Found[];
+  try {
+    found = rule.find(plan);
+  } catch {
+    return [couldNotCheck(rule)];
+  }
+  return found.map(({ subject, severity, title, reason, figure: number, working, wayOut }) => ({
     id: subject === undefined ? rule.id : `${rule.id}:${subject}`,
     stage: rule.stage,
     severity: severity ?? rule.severity,
@@ -40,3 +65,4 @@ export const findingsOf = (rule: Rule, plan: Plan): Finding[] =>
       ...(wayOut.edits ? { edits: wayOut.edits } : {}),
     },
   }));
+};

@@ -40,6 +40,9 @@ const textFrom = (schema: z.ZodString, random: Random): string => {
     pick(random, ids),
     '2026-05-01T09:30:00Z',
     'f'.repeat(64),
+    `00000000-0000-4000-8000-${Math.floor(1e12 * random())
+      .toString()
+      .padStart(12, '0')}`,
     `${1 + Math.floor(4 * random())}-long`,
   ])
     if (schema.safeParse(text).success) return text;
@@ -47,7 +50,7 @@ const textFrom = (schema: z.ZodString, random: Random): string => {
 };
 
 /** A value that a schema takes, at its bounds as often as not. */
-const valueFrom = (schema: z.ZodType, random: Random): unknown => {
+export const valueFrom = (schema: z.ZodType, random: Random): unknown => {
   const { type, innerType, valueType, element, options, shape, entries, values, keyType } = shapeOf(schema);
   switch (type) {
     case 'number':

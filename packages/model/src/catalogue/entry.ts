@@ -1,22 +1,22 @@
 import * as z from 'zod';
 import { screenSchema } from '../plan/display.ts';
-import { idSchema } from '../plan/id.ts';
-import { namedSocketSchema } from '../plan/network.ts';
+import { idSchema, lineSchema } from '../plan/id.ts';
+import { mostSockets, namedSocketSchema } from '../plan/network.ts';
 import { elementSchema, mountingSchema } from '../plan/transducer.ts';
 
 export const transducerEntrySchema = z.strictObject({
   type: z.literal('transducer'),
   element: elementSchema,
-  mountings: z.array(mountingSchema).min(1),
+  mountings: z.array(mountingSchema).min(1).max(20),
   temperatureSensor: z.enum(['none', 'built in', 'on a lead']),
-  socket: z.string().max(40),
+  socket: lineSchema(40),
 });
 export type TransducerEntry = z.output<typeof transducerEntrySchema>;
 
 export const displayEntrySchema = screenSchema.extend({
   type: z.literal('display'),
-  sockets: z.array(namedSocketSchema),
-  travellingSettings: z.array(z.string().max(60)),
+  sockets: z.array(namedSocketSchema).max(mostSockets),
+  travellingSettings: z.array(lineSchema(60)).max(30),
 });
 export type DisplayEntry = z.output<typeof displayEntrySchema>;
 
@@ -28,7 +28,10 @@ export const catalogueImportSchema = z.strictObject({
   items: z
     .array(z.strictObject({ id: idSchema, item: catalogueItemSchema }))
     .min(1)
-    .max(10_000),
+    .max(10_000)
+    .refine((items) => new Set(items.map(({ id }) => id)).size === items.length, {
+      error: 'Two entries have the same id; each needs one of its own.',
+    }),
 });
 export type CatalogueImport = z.output<typeof catalogueImportSchema>;
 

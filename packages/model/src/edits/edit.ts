@@ -24,7 +24,9 @@ import { depthPairSchema } from '../readings/depth-pair.ts';
 export const patchSchema = z.strictObject({
   op: z.enum(['add', 'replace', 'remove']),
   path: z
-    .array(z.union([z.string().regex(/^(?!__proto__$|constructor$|prototype$)/), z.number().int()]))
+    .array(
+      z.union([z.string().regex(/^(?!__proto__$|constructor$|prototype$|length$)/), z.number().int().min(0).max(1000)]),
+    )
     .min(1)
     .max(12),
   value: z.json().optional(),

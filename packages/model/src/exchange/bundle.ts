@@ -1,16 +1,28 @@
 import * as z from 'zod';
 import { catalogueEntrySchema } from '../catalogue/entry.ts';
-import { instantSchema } from '../plan/id.ts';
+import { idSchema, instantSchema } from '../plan/id.ts';
 import { planSchema } from '../plan/plan.ts';
+import { openedBoatSchema } from './revision.ts';
 
 export const bundleVersion = 1;
 
-/** One boat as a file: her plan and the catalogue entries she was equipped from. */
+/** One boat as a file: its plan and the catalogue entries it was equipped from. */
 export const bundleSchema = z.strictObject({
   format: z.literal('grey-keel-bundle'),
   version: z.literal(bundleVersion),
   exportedAt: instantSchema,
   plan: planSchema,
-  catalogue: z.array(catalogueEntrySchema).max(500),
+  catalogue: z
+    .array(catalogueEntrySchema)
+    .max(500)
+    .refine((entries) => new Set(entries.map(({ id, version }) => `${id}/${version}`)).size === entries.length, {
+      error: 'The same version of an entry stands twice.',
+    }),
 });
 export type Bundle = z.output<typeof bundleSchema>;
+
+/** What the import of a bundle made: the boat, and the catalogue entries that came in beside others of their id. */
+export const importedBundleSchema = openedBoatSchema.extend({
+  beside: z.array(z.strictObject({ id: idSchema, name: z.string() })),
+});
+export type ImportedBundle = z.output<typeof importedBundleSchema>;

@@ -7,6 +7,8 @@ import { planSchema } from '../plan/plan.ts';
 export const revisionRequestSchema = z.strictObject({
   revisionId: z.uuid(),
   base: z.number().int().min(0),
+  /** The id of revision `base`, null for the boat as it was made: a file that was replaced by an older one is noticed by it. */
+  baseId: z.uuid().nullable().optional(),
   edits: z.array(editSchema).min(1).max(200),
 });
 export type RevisionRequest = z.output<typeof revisionRequestSchema>;
@@ -31,7 +33,18 @@ export type Revision = z.output<typeof revisionSchema>;
 export const openedBoatSchema = z.strictObject({
   id: idSchema,
   number: z.number().int().min(0),
+  /** The id of its newest revision; null where there is none yet. */
+  revisionId: z.uuid().nullable(),
   keptAt: instantSchema,
   plan: planSchema,
 });
 export type OpenedBoat = z.output<typeof openedBoatSchema>;
+
+/** What the server tells of a boat as it happens: a revision kept, the boat made, deleted or recalled. */
+export const boatNewsSchema = z.strictObject({
+  boatId: idSchema,
+  number: z.number().int().min(0),
+  revisionId: z.uuid().nullable(),
+  removed: z.boolean(),
+});
+export type BoatNews = z.output<typeof boatNewsSchema>;

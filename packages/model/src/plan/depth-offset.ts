@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { depthPairSchema } from '../readings/depth-pair.ts';
-import { idSchema, instantSchema } from './id.ts';
+import { instantSchema, recordById } from './id.ts';
 import { displayWaters } from './source.ts';
 
 export const depthReferences = ['waterline', 'keel'] as const;
@@ -42,7 +42,7 @@ export const depthOffsetSchema = z.strictObject({
   toleranceM: z.number().min(0.01).max(5),
   /** The smallest step the display shows. */
   displayResolutionM: z.number().min(0.001).max(2),
-  readings: z.record(idSchema, depthPairSchema),
+  readings: recordById(depthPairSchema, 400),
   entered: enteredOffsetSchema.nullable(),
 });
 export type DepthOffset = z.output<typeof depthOffsetSchema>;

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { idSchema, nameSchema } from './id.ts';
+import { idSchema, lineSchema, nameSchema } from './id.ts';
 
 /** A screen by what decides what can be read and done on it. Shared by the catalogue and by the boat that carries it. */
 export const screenSchema = z.strictObject({
@@ -23,6 +23,6 @@ export const fittedDisplaySchema = screenSchema.extend({
   seatedDistanceM: z.number().min(0.2).max(5).nullable(),
   readAtNight: z.boolean(),
   /** Settings that travel between displays which both have them here: a fact of its make. Left out where not known. */
-  travels: z.array(z.string().max(60)).max(30).optional(),
+  travels: z.array(lineSchema(60)).max(30).optional(),
 });
 export type FittedDisplay = z.output<typeof fittedDisplaySchema>;

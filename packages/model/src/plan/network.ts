@@ -1,24 +1,24 @@
 import * as z from 'zod';
-import { idSchema } from './id.ts';
+import { idSchema, lineSchema, recordById } from './id.ts';
 import { sonarKindSchema } from './transducer.ts';
 
 /** One socket for transducers: the plug it takes, the kinds of sonar it drives, and how many at once through a splitter. */
 export const socketSchema = z.strictObject({
-  plug: z.string().min(1, 'A plug has a name.').max(40),
+  plug: lineSchema(40).min(1, 'A plug has a name.'),
   drives: z.array(sonarKindSchema).min(1, 'It drives at least one kind of sonar.').max(5),
   atOnce: z.number().int().min(1).max(4),
 });
 export type Socket = z.output<typeof socketSchema>;
 
 /** By its plug's name alone where nothing else is known of it: it drives any sonar, one at once. */
-export const namedSocketSchema = z.union([z.string().max(40), socketSchema]);
+export const namedSocketSchema = z.union([lineSchema(40), socketSchema]);
 export type NamedSocket = z.output<typeof namedSocketSchema>;
 
 /** Where a transducer's cable ends: a socket of a display, or of a sounder module. */
 export const linkSchema = z.strictObject({
   to: idSchema,
   /** What its plug is called; a socket of the same name takes it. */
-  plug: z.string().max(40),
+  plug: lineSchema(40),
   /** A lead between the two that leaves one of its beams out, by its place in the list; null where none stands between. */
   adapterDisables: z.number().int().min(0).max(5).nullable(),
   cableM: z.number().min(0).max(60).nullable(),
@@ -50,9 +50,9 @@ export type Backbone = z.output<typeof backboneSchema>;
 
 export const networkSchema = z.strictObject({
   /** By transducer. */
-  links: z.record(idSchema, linkSchema),
+  links: recordById(linkSchema, 60),
   /** By station or piece of equipment. */
-  devices: z.record(idSchema, networkDeviceSchema),
+  devices: recordById(networkDeviceSchema, 150),
   backbone: backboneSchema,
 });
 export type Network = z.output<typeof networkSchema>;

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { idSchema, nameSchema } from './id.ts';
+import { idSchema, nameSchema, recordById } from './id.ts';
 import { waySetSchema } from './ways.ts';
 
 export const views = ['chart', 'sounder', 'side-scan', 'down fan', 'forward-facing', 'sector'] as const;
@@ -47,6 +47,6 @@ export const pageSchema = z.strictObject({
   place: z.number().int().min(1).max(60),
   shownIn: waySetSchema,
   layout: layoutSchema,
-  numbers: z.record(idSchema, pageNumberSchema),
+  numbers: recordById(pageNumberSchema, 40),
 });
 export type Page = z.output<typeof pageSchema>;

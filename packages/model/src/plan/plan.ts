@@ -4,7 +4,7 @@ import { boatSchema, fittedHullSchema } from './boat.ts';
 import { depthOffsetSchema } from './depth-offset.ts';
 import { fittedDisplaySchema } from './display.ts';
 import { equipmentSchema } from './equipment.ts';
-import { idSchema, instantSchema } from './id.ts';
+import { idSchema, instantSchema, recordById } from './id.ts';
 import { boundKeysSchema } from './key.ts';
 import { loadingSchema } from './loading.ts';
 import { networkSchema } from './network.ts';
@@ -32,39 +32,39 @@ export const planSchema = z.strictObject({
   version: z.literal(planVersion),
   boat: boatSchema,
   /** Besides the draught of the brief, at which the boat was calibrated. */
-  loadings: z.record(idSchema, loadingSchema),
-  stations: z.record(idSchema, stationSchema),
-  waters: z.record(idSchema, waterSchema),
-  sought: z.record(idSchema, soughtSchema),
+  loadings: recordById(loadingSchema, 30),
+  stations: recordById(stationSchema, 30),
+  waters: recordById(waterSchema, 60),
+  sought: recordById(soughtSchema, 60),
   ways: waySetSchema,
   /** The water and depth that the pictures and the card are drawn for. */
   working: z.strictObject({
     waterId: idSchema.nullable(),
     depthM: z.number().min(0.5).max(2000),
   }),
-  transducers: z.record(idSchema, transducerSchema),
+  transducers: recordById(transducerSchema, 60),
   /** By transducer. */
-  depthOffsets: z.record(idSchema, depthOffsetSchema),
-  cards: z.record(idSchema, printedCardSchema),
+  depthOffsets: recordById(depthOffsetSchema, 60),
+  cards: recordById(printedCardSchema, 1000),
   /** By station: each has one display at most. */
-  displays: z.record(idSchema, fittedDisplaySchema),
-  pages: z.record(idSchema, pageSchema),
+  displays: recordById(fittedDisplaySchema, 30),
+  pages: recordById(pageSchema, 600),
   /** By station. */
-  keys: z.record(idSchema, boundKeysSchema),
+  keys: recordById(boundKeysSchema, 30),
   advice: adviceSchema,
   scene: sceneSchema,
-  fish: z.record(idSchema, placedFishSchema),
-  equipment: z.record(idSchema, equipmentSchema),
+  fish: recordById(placedFishSchema, 200),
+  equipment: recordById(equipmentSchema, 120),
   /** The hull as it was when the first thing was put on it, or when the places were last looked over; left out before. */
   fittedHull: fittedHullSchema.optional(),
   power: powerSchema,
   network: networkSchema,
   /** By transducer or piece of equipment. */
-  sources: z.record(idSchema, sourceSchema),
+  sources: recordById(sourceSchema, 180),
   /** By station: where each thing it shows comes from. */
-  feeds: z.record(idSchema, z.partialRecord(fedQuantitySchema, feedSchema)),
+  feeds: recordById(z.partialRecord(fedQuantitySchema, feedSchema), 30),
   /** By station. */
-  units: z.record(idSchema, unitSettingsSchema),
+  units: recordById(unitSettingsSchema, 30),
 });
 export type Plan = z.output<typeof planSchema>;
 

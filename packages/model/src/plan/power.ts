@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { idSchema, nameSchema } from './id.ts';
+import { idSchema, nameSchema, recordById } from './id.ts';
 import { waysOfWorking, waySetSchema } from './ways.ts';
 
 /** Wire sizes that are sold: American gauges, and metric sections in square millimetres. */
@@ -95,13 +95,13 @@ export const circuitSchema = z.strictObject({
   fuseA: z.number().min(0.5).max(600).nullable(),
   /** Along the wire from the battery's positive post. */
   fuseFromPostM: z.number().min(0).max(20),
-  loads: z.record(idSchema, loadSchema),
+  loads: recordById(loadSchema, 60),
 });
 export type Circuit = z.output<typeof circuitSchema>;
 
 export const powerSchema = z.strictObject({
-  batteries: z.record(idSchema, batterySchema),
-  circuits: z.record(idSchema, circuitSchema),
+  batteries: recordById(batterySchema, 20),
+  circuits: recordById(circuitSchema, 80),
   /** Hours a day in each way of working. */
   hours: z.partialRecord(z.enum(waysOfWorking), z.number().min(0).max(24)),
 });

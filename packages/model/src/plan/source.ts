@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { idSchema } from './id.ts';
+import { idSchema, lineSchema } from './id.ts';
 
 /** What a station shows that some sensor has to feed. */
 export const fedQuantities = [
@@ -19,10 +19,10 @@ export const temperatureSensors = ['none', 'built in', 'on a lead'] as const;
 /** A source as the network knows it: a transducer or a sensor, by its id in the plan. */
 export const sourceSchema = z.strictObject({
   /** As the displays list it; empty while it has not been named. */
-  name: z.string().max(40),
+  name: lineSchema(40),
   /** The type as printed on the tag of its cable, and the type selected on the display; empty while not read, not selected. */
-  tag: z.string().max(60),
-  selected: z.string().max(60),
+  tag: lineSchema(60),
+  selected: lineSchema(60),
   temperature: z.enum(temperatureSensors),
   /** How long it takes to appear after power is on. */
   appearsAfterS: z.number().min(0).max(1800).nullable(),

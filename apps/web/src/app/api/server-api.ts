@@ -4,6 +4,7 @@ import type { UnitChoice } from '@grey-keel/core/units';
 import {
   catalogueEntrySchema,
   fleetEntrySchema,
+  importedBundleSchema,
   keptRevisionSchema,
   openedBoatSchema,
   revisionSchema,
@@ -11,6 +12,7 @@ import {
   type CatalogueImport,
   type CatalogueItem,
   type FleetEntry,
+  type ImportedBundle,
   type KeptRevision,
   type OpenedBoat,
   type Revision,
@@ -74,10 +76,10 @@ export class ServerApi {
   }
 
   /** The file is sent as it is: the server judges it. */
-  importBundle(id: string, text: string): Observable<OpenedBoat> {
+  importBundle(id: string, text: string): Observable<ImportedBundle> {
     return this.http
       .put(`api/bundles/${id}`, text, { headers: { 'content-type': 'application/json' } })
-      .pipe(map((body) => openedBoatSchema.parse(body)));
+      .pipe(map((body) => importedBundleSchema.parse(body)));
   }
 
   bundle(id: string): Observable<Blob> {

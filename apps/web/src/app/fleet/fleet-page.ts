@@ -223,10 +223,12 @@ export class FleetPage {
       const boat = await firstValueFrom(this.api.importBundle(newId(), await file.text()));
       const { name } = boat.plan.boat;
       const there = this.called(name);
+      const parts = boat.beside.map((one) => `${one.name} (${one.id})`).join(', ');
+      const beside = parts && ` Into the catalogue, beside what has their ids here and is something else: ${parts}.`;
       this.message.set({
         text: there
-          ? `${name} was imported beside the boat of that name that is already here: neither was changed. Rename one, or delete one.`
-          : `${name} was imported.`,
+          ? `${name} was imported beside the boat of that name that is already here: neither was changed. Rename one, or delete one.${beside}`
+          : `${name} was imported.${beside}`,
         bad: false,
       });
       this.load();

@@ -52,7 +52,7 @@ const typing = (target: EventTarget | null): target is HTMLInputElement =>
               </p>
             }
             <div class="title">
-              <h1>{{ words().title }}</h1>
+              <h1 id="stage-title" tabindex="-1">{{ words().title }}</h1>
               <span class="faint">{{ words().decides }}</span>
               <button
                 type="button"

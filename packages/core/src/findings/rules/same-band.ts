@@ -41,6 +41,8 @@ export const sameBand: Rule = {
   severity: 'check',
   find: (plan) => {
     const all = inOrder(plan.transducers);
+    // One for the whole boat: searched for the first pair that needs it.
+    let quiet: ReturnType<typeof quietPlan> | undefined;
     return all.flatMap(([idA, a], i) =>
       all.slice(i + 1).flatMap(([idB, b]): Found[] => {
         const ways = waysOfWorking.filter((way) => plan.ways[way] && a.transmitsIn[way] && b.transmitsIn[way]);
@@ -56,7 +58,7 @@ export const sameBand: Rule = {
         const shared = shareOf(plan, a, b);
         const watered = workingWater(plan) !== null;
         if (watered ? !loudest || loudest.overNoiseDb <= disturbsDb : shared.value <= sameBandDb) return [];
-        const quiet = quietPlan(plan);
+        quiet ??= quietPlan(plan);
         return [
           {
             subject: `${idA}-${idB}`,

@@ -103,7 +103,12 @@ import { TickField } from '../../shared/tick-field.ts';
       @if (quiet(); as it) {
         <div class="advice" role="status">
           <p>
-            <strong>The least change that quiets her</strong>, of all combinations of beams and standby:
+            @if (it.complete) {
+              <strong>The least change that quiets it</strong>, of all combinations of beams and standby:
+            } @else {
+              <strong>A change that quiets it</strong>: there are too many combinations to search them all, so a smaller
+              one may be there:
+            }
             @for (one of it.words; track one) {
               <span class="step">{{ one }}.</span>
             }

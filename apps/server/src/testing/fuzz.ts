@@ -1,0 +1,250 @@
+import { calculations } from '@grey-keel/core';
+import { editSchema, type Bundle, type OpenedBoat } from '@grey-keel/model';
+import { Agent, request as ask } from 'node:http';
+import { randomUUID } from 'node:crypto';
+import { extremePlan, valueFrom } from '../../../../packages/core/src/testing/extreme-plans.ts';
+import { seeded } from '../../../../packages/core/src/testing/sample-plan.ts';
+import { garbled, garbledText, oddTexts } from './garble.ts';
+
+type Json = Parameters<typeof garbled>[0];
+
+export interface FuzzCounts {
+  readonly reading: number;
+  readonly writing: number;
+  readonly printing: number;
+}
+export interface FuzzFault {
+  readonly door: string;
+  readonly what: string;
+  readonly sent: string;
+}
+export interface FuzzReport {
+  /** How often each status was answered. */
+  readonly answers: Readonly<Record<number, number>>;
+  readonly faults: readonly FuzzFault[];
+  readonly slowestMs: number;
+}
+
+interface Reply {
+  readonly status: number;
+  readonly bytes: Buffer;
+}
+
+/** Longer than this no answer may take, but what is declared long work. */
+const longestMs = 1000;
+const atOnce = 8;
+const boats = ['sable-wren', 'pewter-skua', 'old-marl'];
+
+const sorted = (value: unknown): unknown =>
+  Array.isArray(value)
+    ? value.map(sorted)
+    : typeof value === 'object' && value !== null
+      ? Object.fromEntries(
+          Object.entries(value)
+            .sort(([a], [b]) => (a < b ? -1 : 1))
+            .map(([key, inner]) => [key, sorted(inner)]),
+        )
+      : value;
+const sameJson = (a: unknown, b: unknown): boolean => JSON.stringify(sorted(a)) === JSON.stringify(sorted(b));
+
+/** Sends malformed and extreme input to every door of a server and reports whatever was not answered as it has to be. */
+export const fuzz = async (address: string, counts: FuzzCounts, seed: number): Promise<FuzzReport> => {
+  const random = seeded(seed);
+  const { hostname, port } = new URL(address);
+  const agent = new Agent({ keepAlive: true, maxSockets: atOnce });
+  const answers: Record<number, number> = {};
+  const faults: FuzzFault[] = [];
+  let slowestMs = 0;
+  const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)] as T;
+  const odd = (): string =>
+    pick([pick(oddTexts), encodeURIComponent(pick(oddTexts).replace(/\p{Cs}/gu, '')), pick(boats)]);
+  const token = (): string => odd().replace(/[^\x21-\x7e]|[\s#?]/g, '');
+
+  const send = async (
+    method: string,
+    path: string,
+    body: string | Buffer | null = null,
+    headers: Record<string, string> = {},
+    long = false,
+  ): Promise<Reply | null> => {
+    const fault = (what: string): void => {
+      faults.push({ door: `${method} ${path.slice(0, 120)}`, what, sent: String(body ?? '').slice(0, 400) });
+    };
+    const from = performance.now();
+    const reply = await new Promise<Reply | string>((resolve) => {
+      const sent = ask(
+        {
+          hostname,
+          port,
+          path,
+          method,
+          agent,
+          headers: body === null ? headers : { 'content-type': 'application/json', ...headers },
+        },
+        (response) => {
+          const parts: Buffer[] = [];
+          response.on('data', (part: Buffer) => parts.push(part));
+          response.on('end', () => resolve({ status: response.statusCode ?? 0, bytes: Buffer.concat(parts) }));
+          response.on('error', (error) => resolve(error.message));
+        },
+      );
+      sent.on('error', (error) => resolve(error.message));
+      sent.end(body ?? undefined);
+    });
+    const tookMs = performance.now() - from;
+    if (typeof reply === 'string') {
+      fault(`no answer: ${reply}`);
+      return null;
+    }
+    answers[reply.status] = (answers[reply.status] ?? 0) + 1;
+    if (!long) slowestMs = Math.max(slowestMs, tookMs);
+    if (reply.status >= 500) fault(`answered ${reply.status}`);
+    if (reply.status === 429) fault('not tried: the limit answered');
+    if (!long && tookMs > longestMs) fault(`took ${tookMs.toFixed(0)} ms`);
+    if (reply.status >= 400 && /\bat [\w.<>]+ \(|\/(home|root|work|tmp|usr)\//.test(reply.bytes.toString('utf8')))
+      fault('told of its insides');
+    return reply;
+  };
+  const json = (reply: Reply | null): unknown =>
+    reply !== null && reply.status < 300 ? (JSON.parse(reply.bytes.toString('utf8')) as unknown) : null;
+  const many = async (count: number, one: () => Promise<void>): Promise<void> => {
+    let left = count;
+    const lane = async (): Promise<void> => {
+      while (left > 0) {
+        left -= 1;
+        await one();
+      }
+    };
+    await Promise.all(Array.from({ length: atOnce }, lane));
+  };
+
+  const names = [...calculations.keys()];
+  const reading: (() => Promise<unknown>)[] = [
+    () => send('GET', `/api/boats/${token()}`),
+    () => send('GET', `/api/boats/${token()}/revisions?since=${token()}`),
+    () => send('GET', `/api/boats/${pick(boats)}/revisions/${token()}`),
+    () => send('GET', `/api/boats/${token()}/bundle`),
+    () => send('GET', `/api/boats/${token()}/report.pdf?${token()}=${token()}`),
+    () => send('GET', `/api/${token()}/${token()}`),
+    () => send('GET', `/api/calculations/${token()}`),
+    () => send('GET', `/${token()}`),
+    () => send(pick(['GET', 'HEAD', 'OPTIONS', 'PATCH', 'TRACE']), `/api/boats/${token()}`),
+    () =>
+      send('GET', '/api/health', null, {
+        [pick(['range', 'if-match', 'if-none-match', 'accept-encoding', 'origin', 'sec-fetch-site'])]: token() || 'x',
+      }),
+    () => {
+      const name = pick(names);
+      const input = calculations.get(name)?.input;
+      return send('POST', `/api/calculations/${name}`, JSON.stringify(input ? valueFrom(input, random) : null));
+    },
+    () => {
+      const name = pick(names);
+      const input = calculations.get(name)?.input;
+      return send(
+        'POST',
+        `/api/calculations/${name}`,
+        garbledText(input ? (valueFrom(input, random) as Json) : {}, random),
+        pick<Record<string, string>>([
+          {},
+          { 'content-encoding': pick(['gzip', 'deflate', 'br', 'x']) },
+          { 'content-type': 'text/plain' },
+        ]),
+      );
+    },
+  ];
+  await many(counts.reading, async () => void (await pick(reading)()));
+
+  const bundles = await Promise.all(
+    boats.map(async (id) => json(await send('GET', `/api/boats/${id}/bundle`)) as Bundle),
+  );
+  const catalogue = (json(await send('GET', '/api/catalogue')) as { item: Json }[]).map(({ item }) => item);
+  let made = 0;
+  const newId = (): string => `fuzz-${seed}-${(made += 1)}`;
+  const opened = async (id: string): Promise<OpenedBoat | null> =>
+    json(await send('GET', `/api/boats/${id}`)) as OpenedBoat | null;
+  const differs = (door: string, sent: unknown): void => {
+    faults.push({ door, what: 'taken, and reads back otherwise', sent: JSON.stringify(sent).slice(0, 400) });
+  };
+  const bundleIn = async (text: string): Promise<string | null> => {
+    const id = newId();
+    const reply = await send('PUT', `/api/bundles/${id}`, text);
+    if (reply === null || reply.status >= 300) return null;
+    const boat = await opened(id);
+    if (!boat || !sameJson(boat.plan, (JSON.parse(text) as Bundle).plan)) differs('PUT bundle', JSON.parse(text));
+    return id;
+  };
+  const revise = async (): Promise<void> => {
+    const id = pick(boats);
+    const boat = await opened(id);
+    if (!boat) return;
+    const edits = Array.from({ length: 1 + Math.floor(3 * random()) }, () => valueFrom(editSchema, random) as Json);
+    const wanted = { revisionId: randomUUID(), base: boat.number, edits };
+    const body = random() < 0.5 ? JSON.stringify(wanted) : garbledText(wanted, random);
+    const reply = await send('POST', `/api/boats/${id}/revisions`, body);
+    if (reply?.status !== 201) return;
+    const { number } = json(reply) as { number: number };
+    const [first] = json(await send('GET', `/api/boats/${id}/revisions?since=${number - 1}`)) as { edits: unknown }[];
+    if (!sameJson(first?.edits, (JSON.parse(body) as typeof wanted).edits)) differs('POST revisions', wanted);
+  };
+  /** Patches of the kind that undo sends, to places of a plan and to places that no plan has. */
+  const restore = async (): Promise<void> => {
+    const id = pick(boats);
+    const boat = await opened(id);
+    if (!boat) return;
+    const path: (string | number)[] = [];
+    let at: unknown = boat.plan;
+    while (typeof at === 'object' && at !== null && random() < 0.8) {
+      const step = Object.keys(at).length ? pick(Object.keys(at)) : '0';
+      path.push(Array.isArray(at) ? Number(step) : step);
+      at = (at as Record<string, unknown>)[step];
+    }
+    if (random() < 0.4) path.push(pick([...oddTexts, 0, 1, 7, 999]));
+    const value = random() < 0.5 ? garbled((at ?? null) as Json, random) : ((at ?? null) as Json);
+    const patch = { op: pick(['add', 'replace', 'remove']), path, value };
+    await send(
+      'POST',
+      `/api/boats/${id}/revisions`,
+      JSON.stringify({ revisionId: randomUUID(), base: boat.number, edits: [{ type: 'restore', patches: [patch] }] }),
+    );
+  };
+  const writing: (() => Promise<unknown>)[] = [
+    revise,
+    revise,
+    restore,
+    restore,
+    () => bundleIn(garbledText(pick(bundles) as unknown as Json, random)),
+    () => bundleIn(JSON.stringify({ ...pick(bundles), plan: extremePlan(random), catalogue: [] })),
+    () =>
+      send('PUT', `/api/boats/${random() < 0.5 ? newId() : token()}`, garbledText({ name: pick(oddTexts) }, random)),
+    () => send('POST', `/api/boats/${token()}/copy`, garbledText({ id: newId(), name: pick(oddTexts) }, random)),
+    () => send('DELETE', `/api/boats/${random() < 0.5 ? `fuzz-${seed}-${Math.ceil(random() * made)}` : newId()}`),
+    () => send('POST', `/api/boats/fuzz-${seed}-${Math.ceil(random() * made)}/recall`, 'null'),
+    async () => {
+      const id = newId();
+      const text = garbledText(pick(catalogue), random);
+      const reply = await send('PUT', `/api/catalogue/${id}`, text);
+      if (reply?.status === 200 && !sameJson((json(reply) as { item: unknown }).item, JSON.parse(text)))
+        differs('PUT catalogue', JSON.parse(text));
+    },
+    () => send('POST', '/api/catalogue', garbledText({ items: [{ id: newId(), item: pick(catalogue) }] }, random)),
+  ];
+  await many(counts.writing, async () => void (await pick(writing)()));
+  // What was taken opens, and the fleet can be read.
+  for (const id of boats)
+    if (!(await opened(id))) faults.push({ door: id, what: 'cannot be opened any more', sent: '' });
+  await send('GET', '/api/boats', null, {}, true);
+
+  const sheets = ['card', 'report', 'shopping', 'wiring'];
+  const units = 'length=m&depth=m&speed=kn&temperature=C';
+  await many(counts.printing, async () => {
+    const id = await bundleIn(JSON.stringify({ ...pick(bundles), plan: extremePlan(random), catalogue: [] }));
+    if (id === null)
+      return void faults.push({ door: 'PUT bundle', what: 'a plan of the schema was refused', sent: '' });
+    for (const sheet of sheets) await send('GET', `/api/boats/${id}/${sheet}.pdf?${units}`, null, {}, true);
+    if (random() < 0.1) await send('GET', '/api/backup', null, {}, true);
+    await send('DELETE', `/api/boats/${id}`);
+  });
+  agent.destroy();
+  return { answers, faults, slowestMs };
+};
