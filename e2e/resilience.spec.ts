@@ -181,6 +181,146 @@ describe('nothing typed is lost', () => {
     2 * minutes,
   );
 
+  /** Somebody else's edit, from another machine. */
+  const theirs = async (changes: object): Promise<void> => {
+    const { number } = await boat();
+    const edits = [{ type: 'describeBoat', changes }];
+    await fetch(`${app.address}/api/boats/sable-wren/revisions`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ revisionId: crypto.randomUUID(), base: number, edits }),
+    });
+  };
+  const asked = (): Promise<unknown> =>
+    eventually(
+      () => textOf(browser.driver, 'gk-clash-panel'),
+      (text) => text.includes('9.11') && text.includes('9.33'),
+      'both lengths to choose from',
+    );
+  /** The length is changed here and elsewhere while neither hears of the other. */
+  const meet = async (): Promise<void> => {
+    await app.stop('SIGTERM');
+    await hands.fill('#boat-length', '9.11');
+    await hands.fill('#boat-beam', '2.34');
+    await eventually(
+      () => textOf(browser.driver, 'gk-kept-state'),
+      (text) => text.startsWith('2 unsent'),
+      'two edits waiting',
+    );
+    // The page comes back only after the other has saved.
+    await browser.driver.get('about:blank');
+    await app.start();
+    await theirs({ lengthM: 9.33 });
+    await browser.driver.get(brief());
+    await asked();
+  };
+
+  it(
+    'when the page is loaded again while a choice is open: it is asked again, and nothing is overwritten before',
+    async () => {
+      await meet();
+      for (let i = 0; i < 2; i++) {
+        await browser.driver.navigate().refresh();
+        await asked();
+        expect((await boat()).plan.boat.lengthM).toBeCloseTo(9.33, 9);
+      }
+      await hands.press('gk-clash-panel td:nth-of-type(1) input');
+      await hands.press('gk-clash-panel .action');
+      await kept(browser.driver);
+      expect([(await boat()).plan.boat.lengthM, (await boat()).plan.boat.beamM]).toEqual([9.11, 2.34]);
+      await browser.driver.navigate().refresh();
+      await kept(browser.driver);
+      expect(await valueOf('#boat-length')).toBe('9.11');
+    },
+    2 * minutes,
+  );
+
+  it(
+    'when the tab is closed while a choice is open: a tab of that boat that lives asks, without being loaded again',
+    async () => {
+      const { driver } = browser;
+      await meet();
+      const first = await driver.getWindowHandle();
+      await driver.switchTo().newWindow('tab');
+      await driver.get(brief());
+      await kept(driver);
+      expect(await valueOf('#boat-length')).toBe('9.33');
+      const second = await driver.getWindowHandle();
+      await driver.switchTo().window(first);
+      await driver.close();
+      await driver.switchTo().window(second);
+      await asked();
+      expect((await boat()).plan.boat.lengthM).toBeCloseTo(9.33, 9);
+      await hands.press('gk-clash-panel .action');
+      await kept(driver);
+      expect([(await boat()).plan.boat.lengthM, (await boat()).plan.boat.beamM]).toEqual([9.33, 2.34]);
+    },
+    2 * minutes,
+  );
+
+  it(
+    'when eight tabs and another machine work on it: every tab hears of a change without saving, and of a deletion',
+    async () => {
+      const { driver } = browser;
+      for (let i = 1; i < 8; i++) {
+        await driver.switchTo().newWindow('tab');
+        await driver.get(brief());
+        await find(driver, '#boat-length');
+      }
+      const tabs = await driver.getAllWindowHandles();
+      expect(tabs.length).toBe(8);
+      await theirs({ lengthM: 9.33 });
+      for (const tab of tabs) {
+        await driver.switchTo().window(tab);
+        await eventually(
+          () => valueOf('#boat-length'),
+          (text) => text === '9.33',
+          'the length from elsewhere',
+        );
+        await kept(driver);
+      }
+      await fetch(`${app.address}/api/boats/sable-wren`, { method: 'DELETE' });
+      await eventually(
+        () => textOf(driver, 'gk-kept-state'),
+        (text) => text.includes('deleted elsewhere'),
+        'that the boat is gone',
+      );
+      await fetch(`${app.address}/api/boats/sable-wren/recall`, { method: 'POST' });
+      await kept(driver);
+    },
+    3 * minutes,
+  );
+
+  it(
+    'when it was typed under another name of this machine: it is handed over, saved once, and the name is left',
+    async () => {
+      const { driver } = browser;
+      const other = brief().replace('127.0.0.1', 'localhost');
+      // Left under the other name by a page that was closed: put there as the program would.
+      await driver.get(`${app.address.replace('127.0.0.1', 'localhost')}/api/health`);
+      const { number, revisionId: baseId } = await boat();
+      const revisionId = crypto.randomUUID();
+      const edits = [{ type: 'describeBoat', changes: { lengthM: 7.77 } }];
+      const patches = [{ op: 'replace', path: ['boat', 'lengthM'], value: 7.77 }];
+      const note = { revisionId, boatId: 'sable-wren', base: number, baseId, edits, patches, tabId: 'gone', made: 1 };
+      await driver.executeScript(
+        'localStorage.setItem("grey-keel-note-" + arguments[0], arguments[1])',
+        revisionId,
+        JSON.stringify(note),
+      );
+      await driver.get(other);
+      await eventually(
+        () => driver.getCurrentUrl(),
+        (address) => address === brief(),
+        'the one address',
+      );
+      await kept(driver);
+      expect(await valueOf('#boat-length')).toBe('7.77');
+      expect(await timesSet(7.77)).toBe(1);
+    },
+    minutes,
+  );
+
   it(
     'when a thing is undone: what was there stands again, here and at the server',
     async () => {

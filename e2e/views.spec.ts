@@ -225,7 +225,7 @@ describe('the views', () => {
       const while_ = Number.parseFloat(await eventually(depth, (text) => text !== '32.0 m', 'the bottom moving'));
       expect(while_).toBeLessThan(25);
       expect(await place()).toEqual(before);
-      expect(await textOf(driver, 'gk-kept-state')).toContain('kept');
+      expect(await textOf(driver, 'gk-kept-state')).toContain('saved');
       await driver.actions().release().perform();
       await kept(driver);
       expect(Number.parseFloat(await depth())).toBeCloseTo(while_, 6);

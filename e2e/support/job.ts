@@ -26,7 +26,7 @@ const inWater = async (driver: WebDriver, prefix: string): Promise<string> => {
 export const kept = (driver: WebDriver): Promise<string> =>
   eventually(
     () => textOf(driver, 'gk-kept-state'),
-    (text) => text.startsWith('kept'),
+    (text) => text.startsWith('saved'),
     'everything kept',
   );
 

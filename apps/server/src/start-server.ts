@@ -4,6 +4,7 @@ import type { Logger } from 'pino';
 import { CatalogueStore } from './catalogue/catalogue-store.ts';
 import { openDatabase } from './database/open-database.ts';
 import { BoatStore } from './fleet/boat-store.ts';
+import { makePrinter } from './handover/printer.ts';
 import { makeApp } from './http/app.ts';
 import { newsStreams } from './http/events.ts';
 
@@ -38,9 +39,11 @@ export const startServer = async (options: ServerOptions): Promise<RunningServer
   await catalogue.ship();
   const { log, webFolder, costlyAMinute } = options;
   const streams = newsStreams({ boats });
+  const printer = makePrinter();
   let address = '';
   const app = makeApp({
     streams,
+    printer,
     address: () => address,
     boats,
     catalogue,
@@ -69,6 +72,7 @@ export const startServer = async (options: ServerOptions): Promise<RunningServer
         // A browser opens connections ahead of need and says nothing on them; these would hold the stop for a minute.
         setTimeout(() => server.closeAllConnections(), graceMs).unref();
       });
+      await printer.close();
       await database.close();
     },
   };

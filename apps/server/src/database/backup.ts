@@ -1,71 +1,45 @@
-import { existsSync } from 'node:fs';
-import { copyFile, mkdir, rename, rm } from 'node:fs/promises';
+import { existsSync, statSync } from 'node:fs';
+import { copyFile, link, mkdir, open, realpath, rename, rm } from 'node:fs/promises';
 import { dirname } from 'node:path';
-import sqlite3 from 'sqlite3';
 import type { Database } from './open-database.ts';
-import { newestMigration } from './migrate.ts';
+import { faultOf, inUse, withConnection } from './sqlite-file.ts';
 
 /** Writes the whole database as it is at this moment into a new file, while it goes on being used. */
-export const backUp = async ({ sequelize }: Database, target: string): Promise<void> => {
-  await mkdir(dirname(target), { recursive: true });
+export const backUp = async ({ sequelize }: Pick<Database, 'sequelize'>, target: string): Promise<void> => {
+  await mkdir(dirname(target), { recursive: true, mode: 0o700 });
   await sequelize.query('VACUUM INTO :target', { replacements: { target } });
 };
 
 export type Restored =
   { readonly ok: true; readonly aside: string | null } | { readonly ok: false; readonly detail: string };
 
-const opened = (file: string, mode: number): Promise<sqlite3.Database> =>
-  new Promise((resolve, reject) => {
-    const connection = new sqlite3.Database(file, mode, (error) => (error ? reject(error) : resolve(connection)));
-  });
+/** What a copy is called until it is whole and checked. */
+export const unfinished = (file: string): string => `${file}.restoring`;
 
-const rowsOf = <T>(connection: sqlite3.Database, sql: string): Promise<T[]> =>
-  new Promise((resolve, reject) => {
-    connection.all<T>(sql, (error, rows) => (error ? reject(error) : resolve(rows)));
-  });
+const remove = (file: string): Promise<void[]> =>
+  Promise.all(['', '-wal', '-shm', '-journal'].map((ending) => rm(file + ending, { force: true })));
 
-const closed = (connection: sqlite3.Database): Promise<void> =>
-  new Promise((resolve) => {
-    connection.close(() => resolve());
-  });
-
-/** Why a file cannot be restored from, or null when it can. The file is only read. */
-const faultOf = async (file: string): Promise<string | null> => {
-  if (!existsSync(file)) return `There is no file ${file}.`;
-  let connection: sqlite3.Database;
+const onDisk = async (path: string): Promise<void> => {
+  const handle = await open(path, 'r');
   try {
-    connection = await opened(file, sqlite3.OPEN_READONLY);
-  } catch {
-    return `${file} cannot be opened as a database.`;
-  }
-  try {
-    const [check] = await rowsOf<{ integrity_check: string }>(connection, 'PRAGMA integrity_check');
-    if (check?.integrity_check !== 'ok') return `${file} is damaged: ${check?.integrity_check ?? 'no answer'}.`;
-    const migrations = await rowsOf<{ name: string }>(connection, 'SELECT name FROM migrations ORDER BY name');
-    const newest = migrations[migrations.length - 1]?.name ?? '';
-    if (newest > newestMigration()) return `${file} is of a newer Grey Keel; restore it with that one.`;
-    await rowsOf(connection, 'SELECT id FROM boats LIMIT 1');
-    return null;
-  } catch {
-    return `${file} is no backup of Grey Keel.`;
+    await handle.sync();
   } finally {
-    await closed(connection);
+    await handle.close();
   }
 };
 
-/** Whether another process has the database open and could write to it. */
-const inUse = async (file: string): Promise<boolean> => {
-  const connection = await opened(file, sqlite3.OPEN_READWRITE);
+/** A second name for a file, or a copy where the disk knows no second names. */
+const alsoCalled = async (file: string, name: string): Promise<void> => {
   try {
-    // Leaving WAL needs the file for oneself alone: it is refused while anyone else has it open.
-    const [mode] = await rowsOf<{ journal_mode: string }>(connection, 'PRAGMA journal_mode = DELETE');
-    return mode?.journal_mode !== 'delete';
+    await link(file, name);
   } catch {
-    return true;
-  } finally {
-    await closed(connection);
+    await copyFile(file, name);
+    await onDisk(name);
   }
 };
+
+const asideName = (file: string, before: string, now: Date): string =>
+  `${file}.before-${before}-${now.toISOString().replace(/[:.]/g, '-')}`;
 
 export type PutAside = { readonly inUse: true } | { readonly inUse: false; readonly aside: string | null };
 
@@ -73,21 +47,51 @@ export type PutAside = { readonly inUse: true } | { readonly inUse: false; reado
 export const putAside = async (file: string, before: string, now: Date): Promise<PutAside> => {
   if (!existsSync(file)) return { inUse: false, aside: null };
   if (await inUse(file)) return { inUse: true };
-  const aside = `${file}.before-${before}-${now.toISOString().replace(/[:.]/g, '-')}`;
+  const aside = asideName(file, before, now);
   await rename(file, aside);
-  await Promise.all(['-wal', '-shm'].map((ending) => rm(file + ending, { force: true })));
   return { inUse: false, aside };
 };
 
-/** Puts a backup in the place of the database. The server must be stopped; what was there is put aside beside it. */
+/** Copies a backup beside the database, with what its write-ahead file holds, and checks the copy. */
+const copied = async (backup: string, beside: string): Promise<string | null> => {
+  await remove(beside);
+  await copyFile(backup, beside);
+  if (existsSync(`${backup}-wal`) && statSync(`${backup}-wal`).size > 0) {
+    await copyFile(`${backup}-wal`, `${beside}-wal`);
+    // What was written last stands in the write-ahead file alone: it is put into the copy.
+    await withConnection(beside, 'write', (rows) => rows('PRAGMA journal_mode = DELETE'));
+  }
+  const fault = await faultOf(beside);
+  if (fault === null) await onDisk(beside);
+  return fault;
+};
+
+/**
+ * Puts a backup in the place of the database. The server must be stopped, or have closed the file; what was there is put
+ * aside beside it. A kill at any moment leaves a whole database under its name, the one before or the one restored.
+ */
 export const restore = async (backup: string, file: string, now: Date): Promise<Restored> => {
   const fault = await faultOf(backup);
   if (fault !== null) return { ok: false, detail: fault };
-  await mkdir(dirname(file), { recursive: true });
-  const before = await putAside(file, 'restore', now);
-  if (before.inUse) return { ok: false, detail: `${file} is in use: stop the server first.` };
-  const beside = `${file}.restoring`;
-  await copyFile(backup, beside);
+  if (existsSync(file) && (await realpath(backup)) === (await realpath(file)))
+    return { ok: false, detail: `${backup} is the file in use itself. Name a backup of it.` };
+  await mkdir(dirname(file), { recursive: true, mode: 0o700 });
+  const beside = unfinished(file);
+  const bad = await copied(backup, beside);
+  if (bad !== null) {
+    await remove(beside);
+    return { ok: false, detail: bad };
+  }
+  let aside: string | null = null;
+  if (existsSync(file)) {
+    if (await inUse(file)) {
+      await remove(beside);
+      return { ok: false, detail: `${file} is in use: stop the server first.` };
+    }
+    aside = asideName(file, 'restore', now);
+    await alsoCalled(file, aside);
+  }
   await rename(beside, file);
-  return { ok: true, aside: before.aside };
+  await onDisk(dirname(file));
+  return { ok: true, aside };
 };

@@ -2,7 +2,7 @@ import { existsSync, readdirSync, readFileSync, statSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { QueryTypes, type Sequelize } from 'sequelize';
 import type sqlite3 from 'sqlite3';
-import { SequelizeStorage, Umzug } from 'umzug';
+import { Umzug } from 'umzug';
 
 type Execute = (connection: sqlite3.Database, sql: string) => Promise<void>;
 
@@ -13,8 +13,8 @@ const sqlFiles = (folder: string): string[] =>
     .filter((name) => name.endsWith('.sql'))
     .sort();
 
-/** The newest migration this program brings. */
-export const newestMigration = (): string => sqlFiles(shipped).at(-1) ?? '';
+/** The migrations this program brings, in order. */
+export const shippedMigrations = (): readonly string[] => sqlFiles(shipped);
 
 /** Puts a copy of the database beside it, named after the moment, before anything in it is changed. */
 const putAside = async (sequelize: Sequelize, file: string): Promise<void> => {
@@ -22,7 +22,10 @@ const putAside = async (sequelize: Sequelize, file: string): Promise<void> => {
   await sequelize.query('VACUUM INTO :copy', { replacements: { copy }, type: QueryTypes.RAW });
 };
 
-/** Runs the SQL migrations that this file has not seen yet, each in one transaction, after a copy is put aside. */
+/**
+ * Runs the SQL migrations that this file has not seen yet, after a copy is put aside. Each is one transaction with the
+ * record that it ran, so that a kill leaves a file either before it or after it.
+ */
 export const migrate = async (
   sequelize: Sequelize,
   file: string,
@@ -30,25 +33,36 @@ export const migrate = async (
   folder: string = shipped,
 ): Promise<string[]> => {
   const hadData = existsSync(file) && statSync(file).size > 0;
+  await sequelize.query('CREATE TABLE IF NOT EXISTS migrations (name TEXT PRIMARY KEY)');
   const manager = sequelize.connectionManager as unknown as {
     getConnection: (options: object) => Promise<sqlite3.Database>;
   };
-  const names = sqlFiles(folder);
   const umzug = new Umzug({
-    migrations: names.map((name) => ({
+    migrations: sqlFiles(folder).map((name) => ({
       name,
       up: async () => {
         const sql = readFileSync(folder + name, 'utf8');
         const connection = await manager.getConnection({ type: 'write' });
         try {
-          await execute(connection, `BEGIN IMMEDIATE;\n${sql}\nCOMMIT;`);
+          await execute(
+            connection,
+            `BEGIN IMMEDIATE;\n${sql}\nINSERT INTO migrations (name) VALUES ('${name}');\nCOMMIT;`,
+          );
         } catch (error) {
           await execute(connection, 'ROLLBACK;').catch(() => undefined);
           throw error;
         }
       },
     })),
-    storage: new SequelizeStorage({ sequelize, tableName: 'migrations' }),
+    storage: {
+      executed: async () => {
+        const rows = await sequelize.query<{ name: string }>('SELECT name FROM migrations', { type: QueryTypes.SELECT });
+        return rows.map(({ name }) => name);
+      },
+      // The record is written by the migration itself, in its transaction.
+      logMigration: () => Promise.resolve(),
+      unlogMigration: () => Promise.resolve(),
+    },
     logger: undefined,
   });
   const pending = await umzug.pending();

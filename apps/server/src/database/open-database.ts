@@ -1,10 +1,10 @@
 import { mkdirSync } from 'node:fs';
 import { dirname } from 'node:path';
+import { Mutex } from 'async-mutex';
 import { Sequelize, type Transaction } from 'sequelize';
 import sqlite3 from 'sqlite3';
-import { Mutex } from 'async-mutex';
-import { defineTables, type Tables } from './tables.ts';
 import { migrate } from './migrate.ts';
+import { defineTables, type Tables } from './tables.ts';
 
 export interface Database {
   readonly file: string;
@@ -12,6 +12,8 @@ export interface Database {
   readonly tables: Tables;
   /** Runs one write at a time, inside a transaction: SQLite has one writer, and two at once would fail with SQLITE_BUSY. */
   readonly write: <T>(work: (transaction: Transaction) => Promise<T>) => Promise<T>;
+  /** Closes the file, lets it be exchanged, and opens what stands there then. Writes wait meanwhile. */
+  readonly exchange: <T>(work: () => Promise<T>) => Promise<T>;
   readonly close: () => Promise<void>;
 }
 
@@ -46,19 +48,41 @@ const withPragmas = (sequelize: Sequelize): void => {
   };
 };
 
-/** Opens the database file, making its folder if need be, and brings it up to the newest migration. */
-export const openDatabase = async (file: string): Promise<Database> => {
-  mkdirSync(dirname(file), { recursive: true });
+interface Opened {
+  readonly sequelize: Sequelize;
+  readonly tables: Tables;
+}
+
+const opened = async (file: string): Promise<Opened> => {
   const sequelize = new Sequelize({ dialect: 'sqlite', dialectModule: sqlite3, storage: file, logging: false });
   withPragmas(sequelize);
   await migrate(sequelize, file, execute);
-  const tables = defineTables(sequelize);
+  return { sequelize, tables: defineTables(sequelize) };
+};
+
+/** Opens the database file, making its folder if need be, and brings it up to the newest migration. */
+export const openDatabase = async (file: string): Promise<Database> => {
+  mkdirSync(dirname(file), { recursive: true, mode: 0o700 });
+  let now = await opened(file);
   const mutex = new Mutex();
   return {
     file,
-    sequelize,
-    tables,
-    write: (work) => mutex.runExclusive(() => sequelize.transaction(work)),
-    close: () => mutex.runExclusive(() => sequelize.close()),
+    get sequelize() {
+      return now.sequelize;
+    },
+    get tables() {
+      return now.tables;
+    },
+    write: (work) => mutex.runExclusive(() => now.sequelize.transaction(work)),
+    exchange: (work) =>
+      mutex.runExclusive(async () => {
+        await now.sequelize.close();
+        try {
+          return await work();
+        } finally {
+          now = await opened(file);
+        }
+      }),
+    close: () => mutex.runExclusive(() => now.sequelize.close()),
   };
 };

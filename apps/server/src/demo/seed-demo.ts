@@ -6,7 +6,7 @@ import { demoFleet } from './demo-fleet.ts';
 export const seedDemo = async (boats: BoatStore, now: Date): Promise<number> => {
   let made = 0;
   for (const { id, start, madeAt, revisions } of demoFleet(now)) {
-    if ((await boats.create(id, start, madeAt)) === 'there already') continue;
+    if ((await boats.create(id, start, madeAt)) !== 'made') continue;
     made += 1;
     for (const [base, { edits, at }] of revisions.entries()) {
       const appended = await boats.append(id, { revisionId: randomUUID(), base, edits: [...edits] }, at);

@@ -6,6 +6,7 @@ import type { Logger } from 'pino';
 import type { CatalogueStore } from '../catalogue/catalogue-store.ts';
 import type { Database } from '../database/open-database.ts';
 import type { BoatStore } from '../fleet/boat-store.ts';
+import type { Printer } from '../handover/printer.ts';
 import { backupRoutes } from './backup.ts';
 import { boatRoutes } from './boats.ts';
 import { bundleRoutes } from './bundles.ts';
@@ -27,6 +28,7 @@ export interface Services {
   /** The folder of the built web application, or null to serve the interface alone. */
   readonly webFolder: string | null;
   readonly costlyAMinute?: number;
+  readonly printer: Printer;
   readonly streams: NewsStreams;
   /** The address the program is used under: the browser keeps what waits by it. */
   readonly address: () => string;

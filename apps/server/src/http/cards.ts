@@ -1,15 +1,11 @@
 import { unitChoiceSchema } from '@grey-keel/core';
-import type { Plan } from '@grey-keel/model';
 import { Router, type RequestHandler } from 'express';
 import * as z from 'zod';
 import type { CatalogueStore } from '../catalogue/catalogue-store.ts';
 import { packBundle } from '../exchange/bundles.ts';
 import type { BoatStore } from '../fleet/boat-store.ts';
-import { cardPdf } from '../handover/card-pdf.ts';
-import type { PrintOptions } from '../handover/sheet.ts';
-import { shoppingPdf } from '../handover/shopping-pdf.ts';
-import { reportPdf } from '../handover/report-pdf.ts';
-import { wiringPdf } from '../handover/wiring-pdf.ts';
+import { printedSheets } from '../handover/print-job.ts';
+import { NotPrinted, type Printer } from '../handover/printer.ts';
 import { notFound, sendProblem } from './problem.ts';
 import { validated, withId } from './validated.ts';
 
@@ -20,13 +16,16 @@ const fileName = (name: string, ending: string): string =>
 
 /** What leaves the program about one boat: the dash cards and the report as PDF, and the bundle. */
 export const cardRoutes = (
-  { boats, catalogue, now }: { boats: BoatStore; catalogue: CatalogueStore; now: () => Date },
+  {
+    boats,
+    catalogue,
+    printer,
+    now,
+  }: { boats: BoatStore; catalogue: CatalogueStore; printer: Printer; now: () => Date },
   costly: RequestHandler,
 ): Router => {
   const router = Router();
-  const shopping = async (plan: Plan, options: PrintOptions): Promise<Buffer> =>
-    shoppingPdf(plan, await catalogue.list(), options);
-  for (const [sheet, print] of Object.entries({ card: cardPdf, report: reportPdf, shopping, wiring: wiringPdf }))
+  for (const sheet of printedSheets)
     router.get(
       `/:id/${sheet}.pdf`,
       costly,
@@ -36,11 +35,21 @@ export const cardRoutes = (
         const boat = await boats.open(id);
         if (!boat) return sendProblem(response, notFound('boat of that id in the fleet'));
         const { paper, ...units } = query;
-        const pdf = await print(boat.plan, { units, paper, at: now(), revision: boat.number });
-        response
-          .type('application/pdf')
-          .set('Content-Disposition', fileName(boat.plan.boat.name, `-${sheet}.pdf`))
-          .send(pdf);
+        try {
+          const pdf = await printer.print({
+            sheet,
+            plan: boat.plan,
+            catalogue: sheet === 'shopping' ? await catalogue.list() : [],
+            options: { units, paper, at: now(), revision: boat.number },
+          });
+          response
+            .type('application/pdf')
+            .set('Content-Disposition', fileName(boat.plan.boat.name, `-${sheet}.pdf`))
+            .send(pdf);
+        } catch (error) {
+          if (!(error instanceof NotPrinted)) throw error;
+          sendProblem(response, { status: 429, title: 'Not printed', detail: error.message });
+        }
       }),
     );
   router.get(

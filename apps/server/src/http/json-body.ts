@@ -1,4 +1,4 @@
-import express, { type RequestHandler } from 'express';
+import express, { Router, type RequestHandler } from 'express';
 import { sendProblem } from './problem.ts';
 
 /** Deeper than anything a plan holds. */
@@ -19,12 +19,11 @@ export const shapeFault = (body: unknown): string | null => {
 
 /** Reads a body of JSON up to a size, no deeper than any answer of the program. */
 export const jsonBody = (limit: string): RequestHandler => {
-  const read = express.json({ limit });
-  return (request, response, next) =>
-    read(request, response, (error?: unknown) => {
-      if (error) return next(error);
-      const fault = shapeFault(request.body);
-      if (fault === null) return next();
-      sendProblem(response, { status: 422, title: 'Input refused', detail: fault });
-    });
+  const router = Router();
+  router.use(express.json({ limit }), (request, response, next) => {
+    const fault = shapeFault(request.body);
+    if (fault === null) return next();
+    sendProblem(response, { status: 422, title: 'Input refused', detail: fault });
+  });
+  return router;
 };

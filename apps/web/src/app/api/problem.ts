@@ -7,6 +7,10 @@ export interface ServerProblem {
   readonly body: unknown;
 }
 
+/** Whether the server says that the boat was deleted, not that it never was or that there is no server. */
+export const saysDeleted = ({ body }: ServerProblem): boolean =>
+  typeof body === 'object' && body !== null && 'deleted' in body && body.deleted === true;
+
 /** 0 is the status of a server that did not answer at all. */
 export const offline = 0;
 

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { NavigationEnd, Router, RouterLink, RouterOutlet } from '@angular/router';
 import { stageSchema } from '@grey-keel/model';
@@ -11,6 +11,7 @@ import { planEvents } from '../state/plan.actions.ts';
 import { selectNotice, selectProblem, selectStatus } from '../state/plan.selectors.ts';
 import { viewEvents } from '../state/view.ts';
 import { ClashPanel } from './clash-panel.ts';
+import { StuckPanel } from './stuck-panel.ts';
 import { FindPanel } from './find-panel.ts';
 import { FindingsColumn } from './findings-column.ts';
 import { HeadStrip } from './head-strip.ts';
@@ -26,6 +27,7 @@ const typing = (target: EventTarget | null): target is HTMLInputElement =>
   selector: 'gk-boat-shell',
   imports: [
     ClashPanel,
+    StuckPanel,
     FindPanel,
     FindingsColumn,
     HeadStrip,
@@ -45,6 +47,7 @@ const typing = (target: EventTarget | null): target is HTMLInputElement =>
           <gk-ladder class="ladder" [boatId]="boatId()" />
           <main>
             <gk-clash-panel />
+            <gk-stuck-panel />
             @if (notice(); as words) {
               <p class="notice" role="status">
                 {{ words }}
@@ -82,7 +85,10 @@ const typing = (target: EventTarget | null): target is HTMLInputElement =>
       @case ('not found') {
         <main class="alone">
           <h1>No such boat</h1>
-          <p>There is no boat under this address; she may have been taken off the fleet.</p>
+          <p>
+            There is no boat under this address; it may have been deleted. A deleted boat can be recalled from the
+            fleet.
+          </p>
           <a routerLink="/">To the fleet</a>
         </main>
       }
@@ -204,7 +210,10 @@ export class BoatShell {
   );
 
   constructor() {
-    effect(() => this.openBoat());
+    effect(() => {
+      const id = this.boatId();
+      untracked(() => this.store.dispatch(planEvents.boatChosen({ id })));
+    });
   }
 
   protected openBoat(): void {

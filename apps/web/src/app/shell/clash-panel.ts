@@ -20,8 +20,12 @@ const inWords = (value: unknown): string => {
       <section role="alertdialog" aria-labelledby="clash-title" class="sheet">
         <h2 id="clash-title">Changed in two places</h2>
         <p>
-          Another window changed the same {{ fields().length === 1 ? 'field' : 'fields' }}. Choose what stands; nothing
-          is lost until you do.
+          @if (fields().length) {
+            Another window changed the same {{ fields().length === 1 ? 'field' : 'fields' }}. Choose what stands;
+            nothing is lost until you do, nor if this page is closed before.
+          } @else {
+            Another window has come to the same values meanwhile: there is nothing left to choose.
+          }
         </p>
         <table>
           <thead>
@@ -122,6 +126,7 @@ export class ClashPanel {
     const mine: Path[] = this.fields()
       .filter(({ key }) => this.mine()[key])
       .map(({ path }) => path);
-    this.store.dispatch(planEvents.clashSettled({ revisionId: crypto.randomUUID(), mine }));
+    const replaces = this.clash()?.replaces ?? [];
+    this.store.dispatch(planEvents.clashSettled({ revisionId: crypto.randomUUID(), mine, replaces }));
   }
 }

@@ -1,25 +1,56 @@
 import { DatePipe } from '@angular/common';
-import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
 import { Store } from '@ngrx/store';
 import { offline, type ServerProblem } from '../api/problem.ts';
-import { selectKeptAt, selectUnsent, selectWaiting } from '../state/plan.selectors.ts';
+import {
+  selectClash,
+  selectGone,
+  selectHeard,
+  selectKeptAt,
+  selectNumber,
+  selectStuck,
+  selectUnsent,
+  selectWaiting,
+} from '../state/plan.selectors.ts';
+import { ServerNews } from '../state/server-news.ts';
 
-const ahead = 409;
-
-/** Whether what was typed is kept: the time means that the server has answered for all of it. */
+/**
+ * Whether what was typed is saved, and whether what is shown is what is saved: the time is given only while nothing
+ * waits here and nothing newer is at the server.
+ */
 @Component({
   selector: 'gk-kept-state',
   imports: [DatePipe],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <span role="status" class="small" [title]="waiting()?.detail ?? ''">
-      @if (unsent().length === 0) {
-        <span class="dot kept" aria-hidden="true"></span> kept {{ keptAt() | date: 'HH:mm' }}
-      } @else if (waiting(); as problem) {
-        <span class="dot waiting" aria-hidden="true"></span>
-        {{ unsent().length }} unsent, held here: {{ reason(problem) }}
-      } @else {
-        <span class="dot" aria-hidden="true"></span> keeping
+      @switch (standing()) {
+        @case ('saved') {
+          <span class="dot saved" aria-hidden="true"></span> saved {{ savedAt() | date: 'HH:mm' }}
+        }
+        @case ('saving') {
+          <span class="dot" aria-hidden="true"></span> saving
+        }
+        @case ('behind') {
+          <span class="dot" aria-hidden="true"></span> fetching newer changes
+        }
+        @case ('deleted') {
+          <span class="dot waiting" aria-hidden="true"></span> this boat was deleted elsewhere{{ left() }}
+        }
+        @case ('asking') {
+          <span class="dot waiting" aria-hidden="true"></span> {{ unsent().length }} unsent: choose what stands first
+        }
+        @case ('unheard') {
+          <span class="dot waiting" aria-hidden="true"></span> no server; nothing waits here
+        }
+        @default {
+          <span class="dot waiting" aria-hidden="true"></span>
+          {{ unsent().length }} unsent, held here: {{ reason() }}
+        }
+      }
+      @if (stuck().length) {
+        <span class="dot waiting" aria-hidden="true"></span> {{ stuck().length }} not saved
       }
     </span>
   `,
@@ -35,7 +66,7 @@ const ahead = 409;
       border-radius: 50%;
       border: 2px solid var(--faint);
     }
-    .dot.kept {
+    .dot.saved {
       background: var(--fresh);
       border-color: var(--fresh);
     }
@@ -47,13 +78,28 @@ const ahead = 409;
 })
 export class KeptState {
   private readonly store = inject(Store);
+  private readonly linked = toSignal(inject(ServerNews).linked, { requireSync: true });
+  private readonly gone = this.store.selectSignal(selectGone);
+  private readonly heard = this.store.selectSignal(selectHeard);
+  private readonly number = this.store.selectSignal(selectNumber);
+  private readonly clash = this.store.selectSignal(selectClash);
   protected readonly unsent = this.store.selectSignal(selectUnsent);
-  protected readonly keptAt = this.store.selectSignal(selectKeptAt);
+  protected readonly stuck = this.store.selectSignal(selectStuck);
+  protected readonly savedAt = this.store.selectSignal(selectKeptAt);
   protected readonly waiting = this.store.selectSignal(selectWaiting);
 
-  protected reason({ status }: ServerProblem): string {
-    if (status === offline) return 'no server';
-    // A server put back from a backup does not have what these edits build on.
-    return status === ahead ? 'the server has an older boat; open her again' : `the server answered ${status}`;
-  }
+  protected readonly standing = computed(() => {
+    if (this.gone()) return 'deleted';
+    if (this.clash()) return 'asking';
+    if (this.unsent().length) return this.waiting() ? 'held' : 'saving';
+    if (!this.linked()) return 'unheard';
+    return this.heard() > this.number() ? 'behind' : 'saved';
+  });
+  protected readonly left = computed(() => (this.unsent().length ? `; ${this.unsent().length} unsent, held here` : ''));
+  protected readonly reason = computed(() => reasonOf(this.waiting()));
 }
+
+const reasonOf = (problem: ServerProblem | null): string => {
+  if (!problem || problem.status === offline) return 'no server';
+  return problem.status === 507 ? 'the disk of the server is full' : `the server answered ${problem.status}`;
+};

@@ -1,7 +1,11 @@
 import { HttpTestingController } from '@angular/common/http/testing';
 import { TestBed } from '@angular/core/testing';
+import type { Action } from '@ngrx/store';
+import type { BehaviorSubject } from 'rxjs';
 import { emptyPlan } from '@grey-keel/model';
 import { fleetEvents } from '../state/lists.ts';
+import { ServerNews } from '../state/server-news.ts';
+import { StuckPanel } from '../shell/stuck-panel.ts';
 import { planEvents } from '../state/plan.actions.ts';
 import { planFeature } from '../state/plan.reducer.ts';
 import { viewEvents } from '../state/view.ts';
@@ -323,20 +327,48 @@ describe('the pages', () => {
       expect(root.querySelectorAll('gk-finding').length).toBe(0);
     });
 
-    it('says kept, keeping, or how much waits', async () => {
+    it('says saved, saving, how much waits and why, that it is behind, or that the boat is gone', async () => {
       const root = await page(KeptState);
-      expect(text(root, 'span')).toMatch(/^kept \d\d:\d\d$/);
-      store().dispatch(
-        planEvents.edited({ revisionId: crypto.randomUUID(), label: 'x', edits: [{ type: 'workAtDepth', depthM: 9 }] }),
+      const says = async (event?: Action): Promise<string> => {
+        if (event) store().dispatch(event);
+        await settle();
+        return text(root, 'span');
+      };
+      const news = (number: number, removed = false) =>
+        planEvents.newsHeard({ news: { boatId: 'test-hull', number, revisionId: null, removed } });
+      expect(await says()).toMatch(/^saved \d\d:\d\d$/);
+      expect(await says(news(5))).toBe('fetching newer changes');
+      expect(await says(news(5, true))).toBe('this boat was deleted elsewhere');
+      const edit = {
+        revisionId: crypto.randomUUID(),
+        label: 'x',
+        edits: [{ type: 'workAtDepth' as const, depthM: 9 }],
+      };
+      await says(news(4));
+      expect(await says(planEvents.edited(edit))).toBe('saving');
+      const failed = (status: number) => planEvents.sendingFailed({ problem: { status, detail: 'none', body: null } });
+      expect(await says(failed(0))).toContain('1 unsent, held here: no server');
+      expect(await says(failed(507))).toContain('the disk of the server is full');
+      expect(await says(planEvents.revisionRefused({ revisionId: edit.revisionId, detail: 'no' }))).toContain(
+        '1 not saved',
       );
+      (TestBed.inject(ServerNews).linked as BehaviorSubject<boolean>).next(false);
+      expect(await says()).toContain('no server; nothing waits here');
+    });
+
+    it('lists what cannot be saved with its reason, and deletes it', async () => {
+      const root = await page(StuckPanel);
+      expect(root.querySelector('section')).toBeNull();
+      const revisionId = crypto.randomUUID();
+      store().dispatch(
+        planEvents.edited({ revisionId, label: 'x', edits: [{ type: 'describeBoat', changes: { lengthM: 8 } }] }),
+      );
+      store().dispatch(planEvents.revisionRefused({ revisionId, detail: 'The length is too much.' }));
       await settle();
-      expect(text(root, 'span')).toBe('keeping');
-      store().dispatch(planEvents.sendingFailed({ problem: { status: 0, detail: 'none', body: null } }));
-      await settle();
-      expect(text(root, 'span')).toContain('1 unsent, held here: no server');
-      store().dispatch(planEvents.sendingFailed({ problem: { status: 409, detail: 'ahead', body: null } }));
-      await settle();
-      expect(text(root, 'span')).toContain('the server has an older boat');
+      expect(text(root, 'li')).toContain('Test Hull, length');
+      expect(text(root, 'li')).toContain('The length is too much.');
+      await press(root, 'li p-button:last-of-type button');
+      expect(root.querySelector('section')).toBeNull();
     });
 
     it('shows the working of a number and gives the focus back when it is shut', async () => {

@@ -23,7 +23,7 @@ describe('the outbox', () => {
     const [first, second] = [crypto.randomUUID(), crypto.randomUUID()];
     await outbox.put(entry(first, boatId));
     await outbox.put(entry(second, boatId));
-    await outbox.acknowledge(boatId, [first], 4);
+    await outbox.acknowledge([first], [{ revisionId: second, base: 4, baseId: first }]);
     expect((await outbox.adopt(boatId)).map(({ revisionId, base }) => [revisionId, base])).toEqual([[second, 4]]);
     await outbox.forget([second]);
     expect(await outbox.adopt(boatId)).toEqual([]);

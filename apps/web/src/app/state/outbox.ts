@@ -1,48 +1,68 @@
 import { Injectable } from '@angular/core';
-import type { Edit, Patch } from '@grey-keel/model';
+import { editSchema, patchSchema } from '@grey-keel/model';
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import * as z from 'zod';
+
+const madeSchema = z.strictObject({
+  revisionId: z.uuid(),
+  boatId: z.string(),
+  base: z.number().int().min(0),
+  /** Left out by earlier versions, which went by the number alone. */
+  baseId: z.uuid().nullable().optional(),
+  edits: z.array(editSchema),
+  patches: z.array(patchSchema),
+  /** Why they wait aside: the server refused them, or they no longer apply. */
+  reason: z.string().optional(),
+});
+const entrySchema = madeSchema.extend({
+  tabId: z.string(),
+  /** Rises with every entry; entries of one boat are sent in this order. */
+  order: z.number(),
+});
+const noteSchema = madeSchema.extend({ tabId: z.string(), made: z.number() });
 
 /** Edits on this machine that the server has not answered for. They outlive the tab that made them. */
-export interface OutboxEntry {
-  readonly revisionId: string;
-  readonly boatId: string;
-  readonly tabId: string;
-  /** Rises with every entry; entries of one boat are sent in this order. */
-  readonly order: number;
-  /** The newest kept revision when they were made. */
-  readonly base: number;
-  readonly edits: Edit[];
-  readonly patches: Patch[];
-}
+export type OutboxEntry = z.output<typeof entrySchema>;
+/** What is known of an edit the moment it is made; the database adds its order. */
+export type Made = z.output<typeof madeSchema>;
+type Note = z.output<typeof noteSchema>;
+
+/** What waited under another name of this machine, on its way here. */
+export const handOverSchema = z.strictObject({ from: z.url(), entries: z.array(madeSchema) });
+export type HandOver = z.output<typeof handOverSchema>;
 
 interface Schema extends DBSchema {
   outbox: { key: string; value: OutboxEntry; indexes: { boatId: string } };
 }
 
-/** What is known of an edit the moment it is made; the database adds its order. */
-type Made = Omit<OutboxEntry, 'tabId' | 'order'>;
-
 const notePrefix = 'grey-keel-note-';
-
-interface Note extends Made {
-  readonly tabId: string;
-  readonly made: number;
-}
+/** What cannot be read is put aside under this, so that it hides nothing and can still be looked at. */
+const asidePrefix = 'grey-keel-damaged-';
 
 const lockOf = (tabId: string): string => `grey-keel-tab-${tabId}`;
 
-/** How long another tab may take to prove that it lives. */
-const patienceMs = 300;
-
-@Injectable({ providedIn: 'root' })
-export class Outbox {
-  readonly tabId = crypto.randomUUID();
-  private readonly database: Promise<IDBPDatabase<Schema>> = openDB<Schema>('grey-keel', 1, {
+const openDatabase = (name: string): Promise<IDBPDatabase<Schema>> =>
+  openDB<Schema>(name, 1, {
     upgrade: (database) => {
       const store = database.createObjectStore('outbox', { keyPath: 'revisionId' });
       store.createIndex('boatId', 'boatId');
     },
   });
+
+const parsed = (text: string | null): unknown => {
+  try {
+    return JSON.parse(text ?? 'null');
+  } catch {
+    return undefined;
+  }
+};
+
+@Injectable({ providedIn: 'root' })
+export class Outbox {
+  readonly tabId = crypto.randomUUID();
+  /** How many things that waited here could not be read, and were put aside. */
+  damaged = 0;
+  private readonly database: Promise<IDBPDatabase<Schema>> = openDatabase('grey-keel');
 
   constructor() {
     // Held as long as this tab lives: what a tab without its lock left behind is nobody's, and is sent by the next.
@@ -63,72 +83,163 @@ export class Outbox {
   }
 
   async put(entry: Made): Promise<void> {
-    await this.keep(entry);
-    localStorage.removeItem(notePrefix + entry.revisionId);
+    await this.writing(async (store, all) => {
+      const order = all.find((one) => one.revisionId === entry.revisionId)?.order ?? this.after(all);
+      await store.put({ ...entry, tabId: this.tabId, order });
+    });
+    this.forgetNotes([entry.revisionId]);
   }
 
-  private async keep(entry: Made): Promise<void> {
-    const database = await this.database;
-    const transaction = database.transaction('outbox', 'readwrite');
-    const all = await transaction.store.getAll();
-    const order = 1 + Math.max(0, ...all.map((one) => one.order));
-    await transaction.store.put({ ...entry, tabId: this.tabId, order });
-    await transaction.done;
+  /** Forgets what the server has answered for, and moves what is still to be sent up to what it builds on now. */
+  async acknowledge(revisionIds: readonly string[], moved: readonly Pick<Made, 'revisionId' | 'base' | 'baseId'>[]) {
+    await this.writing(async (store, all) => {
+      for (const revisionId of revisionIds) await store.delete(revisionId);
+      for (const { revisionId, base, baseId } of moved) {
+        const entry = all.find((one) => one.revisionId === revisionId);
+        if (entry) await store.put({ ...entry, base, ...(baseId === undefined ? {} : { baseId }) });
+      }
+    });
+    this.forgetNotes(revisionIds);
   }
 
-  /** Forgets what the server has answered for, and moves the rest of this tab's entries up to that revision. */
-  async acknowledge(boatId: string, revisionIds: readonly string[], number: number): Promise<void> {
-    const database = await this.database;
-    const transaction = database.transaction('outbox', 'readwrite');
-    for (const revisionId of revisionIds) await transaction.store.delete(revisionId);
-    for (const entry of await transaction.store.index('boatId').getAll(boatId))
-      if (entry.tabId === this.tabId) await transaction.store.put({ ...entry, base: number });
-    await transaction.done;
+  /** Puts what was chosen in the place of what it came from, in one step. */
+  async replace(revisionIds: readonly string[], entries: readonly Made[]): Promise<void> {
+    await this.writing(async (store, all) => {
+      for (const revisionId of revisionIds) await store.delete(revisionId);
+      const own = new Set(revisionIds);
+      // What was chosen is older than what was made while the choice was open.
+      const first = Math.min(...all.filter((one) => own.has(one.revisionId)).map(({ order }) => order));
+      let order = Number.isFinite(first) ? first : this.after(all);
+      for (const entry of entries) {
+        await store.put({ ...entry, tabId: this.tabId, order });
+        order += 1e-6;
+      }
+    });
+    this.forgetNotes(revisionIds);
   }
 
   async forget(revisionIds: readonly string[]): Promise<void> {
-    const database = await this.database;
-    const transaction = database.transaction('outbox', 'readwrite');
-    for (const revisionId of revisionIds) await transaction.store.delete(revisionId);
-    await transaction.done;
+    await this.acknowledge(revisionIds, []);
+  }
+
+  /** All that waits here, of every boat and tab, in order: notes that never came to the database included. */
+  async everything(): Promise<Made[]> {
+    for (const boatId of new Set(this.notes().map((note) => note.boatId))) await this.takeUpNotes(boatId);
+    const all = await this.readable(await (await this.database).getAll('outbox'));
+    return all.sort((a, b) => a.order - b.order).map(({ tabId: _tab, order: _order, ...made }) => made);
+  }
+
+  /** Puts what waited elsewhere behind what waits here; what is here already stays as it is. */
+  async handIn(entries: readonly Made[]): Promise<void> {
+    await this.writing(async (store, all) => {
+      let order = this.after(all);
+      for (const entry of entries)
+        if (!all.some(({ revisionId }) => revisionId === entry.revisionId))
+          await store.put({ ...entry, tabId: this.tabId, order: order++ });
+    });
   }
 
   /** What waits for a boat and belongs to this tab or to one that is gone, in order. */
   async adopt(boatId: string): Promise<OutboxEntry[]> {
+    const { own, left } = await this.takenOver(boatId);
+    return [...own, ...left].sort((a, b) => a.order - b.order);
+  }
+
+  /** Only what tabs that are gone left for a boat, in order; it is this tab's from now on. */
+  async takeLeft(boatId: string): Promise<OutboxEntry[]> {
+    return (await this.takenOver(boatId)).left;
+  }
+
+  private async takenOver(boatId: string): Promise<{ own: OutboxEntry[]; left: OutboxEntry[] }> {
     const database = await this.database;
-    await this.takeUpNotes(boatId, database);
-    const entries = await database.getAllFromIndex('outbox', 'boatId', boatId);
-    const others = [...new Set(entries.map(({ tabId }) => tabId))].filter((tabId) => tabId !== this.tabId);
-    const gone = new Set<string>([this.tabId]);
+    await this.takeUpNotes(boatId);
+    const waiting = await this.readable(await database.getAllFromIndex('outbox', 'boatId', boatId));
+    const others = [...new Set(waiting.map(({ tabId }) => tabId))].filter((tabId) => tabId !== this.tabId);
+    const gone = new Set<string>();
     for (const tabId of others) if (await this.isGone(tabId)) gone.add(tabId);
-    const mine = entries.filter(({ tabId }) => gone.has(tabId)).sort((a, b) => a.order - b.order);
-    const transaction = database.transaction('outbox', 'readwrite');
-    for (const entry of mine) await transaction.store.put({ ...entry, tabId: this.tabId });
+    const own = waiting.filter(({ tabId }) => tabId === this.tabId);
+    const left: OutboxEntry[] = [];
+    // Two tabs may look at once: what is still the closed tab's when it is written is taken, by one of them.
+    await this.writing(async (store, all) => {
+      for (const entry of all.filter((one) => one.boatId === boatId && gone.has(one.tabId))) {
+        const taken = { ...entry, tabId: this.tabId };
+        await store.put(taken);
+        left.push(taken);
+      }
+    });
+    return { own, left: left.sort((a, b) => a.order - b.order) };
+  }
+
+  private after(all: readonly OutboxEntry[]): number {
+    return 1 + Math.max(0, ...all.map(({ order }) => Math.ceil(order)));
+  }
+
+  /** One transaction on everything that waits here and can be read. */
+  private async writing(
+    work: (
+      store: { put: (entry: OutboxEntry) => Promise<unknown>; delete: (revisionId: string) => Promise<unknown> },
+      all: readonly OutboxEntry[],
+    ) => Promise<void>,
+  ): Promise<void> {
+    const transaction = (await this.database).transaction('outbox', 'readwrite');
+    const { store } = transaction;
+    const all = (await store.getAll()).filter((entry) => entrySchema.safeParse(entry).success);
+    await work({ put: (entry) => store.put(entry), delete: (revisionId) => store.delete(revisionId) }, all);
     await transaction.done;
-    return mine;
+  }
+
+  private notes(): Note[] {
+    return Object.keys(localStorage)
+      .filter((key) => key.startsWith(notePrefix))
+      .flatMap((key): Note[] => {
+        const text = localStorage.getItem(key);
+        const note = noteSchema.safeParse(parsed(text));
+        if (!note.success) this.setAside(key, text);
+        return note.success ? [note.data] : [];
+      })
+      .sort((a, b) => a.made - b.made);
   }
 
   /** Puts what tabs that are gone only noted into the database, in the order it was made. */
-  private async takeUpNotes(boatId: string, database: IDBPDatabase<Schema>): Promise<void> {
-    const notes = Object.keys(localStorage)
-      .filter((key) => key.startsWith(notePrefix))
-      .map((key) => JSON.parse(localStorage.getItem(key) ?? 'null') as Note | null)
-      .filter((note): note is Note => note?.boatId === boatId && note.tabId !== this.tabId)
-      .sort((a, b) => a.made - b.made);
-    for (const { made: _made, tabId, ...entry } of notes) {
-      if (!(await this.isGone(tabId))) continue;
-      if (await database.get('outbox', entry.revisionId)) localStorage.removeItem(notePrefix + entry.revisionId);
+  private async takeUpNotes(boatId: string): Promise<void> {
+    const database = await this.database;
+    for (const { made: _made, tabId, ...entry } of this.notes()) {
+      if (entry.boatId !== boatId || !(await this.isGone(tabId))) continue;
+      if (await database.get('outbox', entry.revisionId)) this.forgetNotes([entry.revisionId]);
       else await this.put(entry);
     }
   }
 
-  private async isGone(tabId: string): Promise<boolean> {
-    try {
-      return await navigator.locks.request(lockOf(tabId), { signal: AbortSignal.timeout(patienceMs) }, () =>
-        Promise.resolve(true),
-      );
-    } catch {
-      return false;
+  private async readable(entries: readonly unknown[]): Promise<OutboxEntry[]> {
+    const good: OutboxEntry[] = [];
+    for (const raw of entries) {
+      const entry = entrySchema.safeParse(raw);
+      if (entry.success) good.push(entry.data);
+      else {
+        const { revisionId } = raw as { revisionId: string };
+        this.setAside(notePrefix + revisionId, JSON.stringify(raw));
+        await (await this.database).delete('outbox', revisionId);
+      }
     }
+    return good;
+  }
+
+  private setAside(key: string, text: string | null): void {
+    this.damaged += 1;
+    try {
+      localStorage.setItem(key.replace(notePrefix, asidePrefix), text ?? '');
+      localStorage.removeItem(key);
+    } catch {
+      // No room to put it aside: it stays where it is, and is passed over.
+    }
+  }
+
+  private forgetNotes(revisionIds: readonly string[]): void {
+    for (const revisionId of revisionIds) localStorage.removeItem(notePrefix + revisionId);
+  }
+
+  private async isGone(tabId: string): Promise<boolean> {
+    if (tabId === this.tabId) return false;
+    return navigator.locks.request(lockOf(tabId), { ifAvailable: true }, (lock) => lock !== null).catch(() => false);
   }
 }

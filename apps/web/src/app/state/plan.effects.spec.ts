@@ -1,15 +1,17 @@
 import { HttpErrorResponse } from '@angular/common/http';
 import { TestBed } from '@angular/core/testing';
-import type { Edit, KeptRevision, OpenedBoat, Revision, RevisionRequest } from '@grey-keel/model';
+import type { BoatNews, Edit, KeptRevision, OpenedBoat, Revision, RevisionRequest } from '@grey-keel/model';
 import { provideEffects } from '@ngrx/effects';
 import { provideState, provideStore, Store } from '@ngrx/store';
-import { of, throwError, type Observable } from 'rxjs';
+import { of, throwError, type BehaviorSubject, type Observable, type Subject } from 'rxjs';
 import { ServerApi } from '../api/server-api.ts';
-import { opened, revision } from '../testing/plans.ts';
+import { heardNews, opened, revision } from '../testing/plans.ts';
+import { Outbox } from './outbox.ts';
 import { OpenPlan } from './open-plan.ts';
 import { planEvents } from './plan.actions.ts';
 import { PlanEffects } from './plan.effects.ts';
 import { planFeature } from './plan.reducer.ts';
+import { ServerNews } from './server-news.ts';
 
 const rename = (name: string): Edit => ({ type: 'describeBoat', changes: { name } });
 const httpError = (status: number, error: unknown = null): Observable<never> =>
@@ -19,7 +21,7 @@ const httpError = (status: number, error: unknown = null): Observable<never> =>
 class FakeServer {
   readonly sent: RevisionRequest[] = [];
   boat: OpenedBoat = opened();
-  revisions: Revision[] = [];
+  revisions: Revision[] = [revision(4, [])];
   answer: (request: RevisionRequest) => Observable<KeptRevision> = (request) => this.keep(request);
 
   keep({ revisionId, base }: RevisionRequest): Observable<KeptRevision> {
@@ -41,13 +43,24 @@ describe('sending', () => {
   let server: FakeServer;
   let store: Store;
   let plan: OpenPlan;
+  let news: ReturnType<typeof heardNews>;
   const state = () => store.selectSignal(planFeature.selectPlanState)();
   const until = async (good: () => boolean): Promise<void> => {
     for (let i = 0; i < 200 && !good(); i++) await new Promise((resolve) => setTimeout(resolve, 10));
     expect(good()).toBeTrue();
   };
 
+  const eventually = async <T>(look: () => Promise<T>, good: (found: T) => boolean): Promise<void> => {
+    let found = await look();
+    for (let i = 0; i < 100 && !good(found); i++) {
+      await new Promise((resolve) => setTimeout(resolve, 20));
+      found = await look();
+    }
+    expect(good(found)).withContext(JSON.stringify(found)).toBeTrue();
+  };
+
   beforeEach(async () => {
+    news = heardNews();
     server = new FakeServer();
     TestBed.configureTestingModule({
       providers: [
@@ -55,6 +68,7 @@ describe('sending', () => {
         provideState(planFeature),
         provideEffects(PlanEffects),
         { provide: ServerApi, useValue: server },
+        { provide: ServerNews, useValue: news },
       ],
     });
     store = TestBed.inject(Store);
@@ -95,21 +109,74 @@ describe('sending', () => {
   it('asks for the history when an answer is for an earlier sending of the same edit', async () => {
     server.answer = (request) => {
       server.revisions = [
+        revision(4, []),
         revision(5, [rename('A')], request.revisionId),
         revision(6, [{ type: 'describeBoat', changes: { beamM: 3 } }]),
       ];
-      return httpError(412, { detail: 'behind', missing: server.revisions });
+      return httpError(412, { detail: 'behind', missing: server.revisions.slice(1) });
     };
     plan.edit('a', rename('A'));
     await until(() => state().number === 6);
     expect([state().unsent.length, state().plan?.boat.name, state().plan?.boat.beamM]).toEqual([0, 'A', 3]);
   });
 
-  it('takes back what the server refuses', async () => {
+  it('puts aside what the server refuses, in the outbox too, until it is dropped', async () => {
     server.answer = () => httpError(422, { detail: 'not so' });
     plan.edit('a', rename('A'));
-    await until(() => state().notice !== null);
+    await until(() => state().stuck.length === 1);
     expect([state().plan?.boat.name, state().unsent.length]).toEqual(['Test Hull', 0]);
+    const waiting = async (): Promise<(string | undefined)[]> =>
+      (await TestBed.inject(Outbox).adopt(state().boatId ?? '')).map(({ reason }) => reason);
+    await eventually(waiting, (reasons) => reasons[0] === 'not so');
+    store.dispatch(planEvents.stuckDropped({ revisionId: state().stuck[0]?.revisionId ?? '' }));
+    await eventually(waiting, (reasons) => reasons.length === 0);
+  });
+
+  it('keeps the base of what is asked about, so that it is asked again after a reload', async () => {
+    const theirs = revision(5, [rename('Theirs')]);
+    server.answer = () => httpError(412, { detail: 'behind', missing: [theirs] });
+    plan.edit('a', rename('Mine'));
+    await until(() => state().clash !== null);
+    server.boat = { ...server.boat, number: 5, revisionId: theirs.revisionId };
+    server.revisions = [revision(4, []), theirs];
+    const { boatId } = state();
+    const outbox = TestBed.inject(Outbox);
+    await eventually(
+      async () => (await outbox.adopt(boatId ?? '')).map(({ base }) => base),
+      (bases) => bases.join() === '4',
+    );
+    store.dispatch(planEvents.boatClosed());
+    store.dispatch(planEvents.boatChosen({ id: boatId ?? '' }));
+    await until(() => state().status === 'ready');
+    expect(state().clash?.clashes.length).toBe(1);
+    const replaces = state().clash?.replaces ?? [];
+    store.dispatch(planEvents.clashSettled({ revisionId: crypto.randomUUID(), mine: [], replaces }));
+    await eventually(
+      () => outbox.adopt(boatId ?? ''),
+      (left) => left.length === 0,
+    );
+  });
+
+  it('follows news of its own boat at once, and opens the boat again where the file was replaced', async () => {
+    const theirs = revision(5, [rename('Theirs')]);
+    server.revisions = [revision(4, []), theirs];
+    const { boatId } = state();
+    (news.told as Subject<BoatNews>).next({
+      boatId: boatId ?? '',
+      number: 5,
+      revisionId: theirs.revisionId,
+      removed: false,
+    });
+    await until(() => state().number === 5);
+    expect(state().plan?.boat.name).toBe('Theirs');
+    server.boat = {
+      ...opened(undefined, 2),
+      plan: { ...server.boat.plan, boat: { ...server.boat.plan.boat, name: 'Old' } },
+    };
+    server.revisions = [revision(1, []), revision(2, [])];
+    (news.linked as BehaviorSubject<boolean>).next(true);
+    await until(() => state().number === 2);
+    expect(state().plan?.boat.name).toBe('Old');
   });
 
   it('sends nothing while a clash is open', async () => {
@@ -121,7 +188,9 @@ describe('sending', () => {
     await new Promise((resolve) => setTimeout(resolve, 60));
     expect(server.sent.length).toBe(before);
     server.answer = (request) => server.keep(request);
-    store.dispatch(planEvents.clashSettled({ revisionId: crypto.randomUUID(), mine: [['boat', 'name']] }));
+    store.dispatch(
+      planEvents.clashSettled({ revisionId: crypto.randomUUID(), mine: [['boat', 'name']], replaces: [] }),
+    );
     await until(() => state().unsent.length === 0 && state().number === 6);
     expect(state().kept?.boat.name).toBe('Mine');
   });

@@ -1,32 +1,50 @@
-import { inject, Injectable } from '@angular/core';
-import { revisionSchema } from '@grey-keel/model';
+import { inject, Injectable, untracked } from '@angular/core';
+import { revisionSchema, type Revision } from '@grey-keel/model';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { Store, type Action } from '@ngrx/store';
 import {
   catchError,
   concatMap,
+  distinctUntilChanged,
   EMPTY,
   exhaustMap,
   filter,
   from,
+  interval,
   map,
+  merge,
   of,
   switchMap,
+  tap,
   timer,
   type Observable,
-  tap,
 } from 'rxjs';
 import * as z from 'zod';
 import { offline, problemOf } from '../api/problem.ts';
 import { ServerApi } from '../api/server-api.ts';
-import { Outbox } from './outbox.ts';
-import { OtherTabs } from './other-tabs.ts';
+import { Outbox, type Made, type OutboxEntry } from './outbox.ts';
 import { planEvents } from './plan.actions.ts';
 import { planFeature } from './plan.reducer.ts';
-import type { PlanState } from './plan.state.ts';
+import type { PlanState, Stuck, Unsent } from './plan.state.ts';
+import { ServerNews } from './server-news.ts';
 
 const retryAfterMs = 2000;
+/** How often it is looked whether a tab that closed has left something. */
+const lookForLeftMs = 5000;
 const behindSchema = z.looseObject({ missing: z.array(revisionSchema) });
+const otherHistorySchema = z.looseObject({ otherHistory: z.literal(true) });
+
+/** What waits, apart by whether it can be sent. */
+const sorted = (entries: readonly OutboxEntry[]): { unsent: Unsent[]; stuck: Stuck[] } => {
+  const unsent: Unsent[] = [];
+  const stuck: Stuck[] = [];
+  for (const { revisionId, edits, patches, base, baseId = null, reason } of entries) {
+    const entry = { revisionId, edits, patches, base, baseId };
+    if (reason === undefined) unsent.push(entry);
+    else stuck.push({ ...entry, reason });
+  }
+  return { unsent, stuck };
+};
 
 /** Keeps the open boat and the server together: sets edits aside, sends them one by one, follows what others do. */
 @Injectable()
@@ -35,8 +53,10 @@ export class PlanEffects {
   private readonly store = inject(Store);
   private readonly api = inject(ServerApi);
   private readonly outbox = inject(Outbox);
-  private readonly tabs = inject(OtherTabs);
-  private readonly state = this.store.selectSignal(planFeature.selectPlanState);
+  private readonly news = inject(ServerNews);
+  private readonly stateNow = this.store.selectSignal(planFeature.selectPlanState);
+  /** The state at this moment. An action may be dispatched while a view is being worked out, which must not hang on it. */
+  private readonly state = (): PlanState => untracked(this.stateNow);
 
   readonly load = createEffect(() =>
     this.events.pipe(
@@ -48,16 +68,17 @@ export class PlanEffects {
   readonly setAside = createEffect(() =>
     this.events.pipe(
       ofType(planEvents.edited, planEvents.undone, planEvents.redone),
-      tap(({ revisionId }) => {
-        const { boatId, number, unsent } = this.state();
-        const entry = unsent.find((one) => one.revisionId === revisionId);
-        if (entry && boatId !== null) this.outbox.note({ ...entry, boatId, base: number });
+      map(({ revisionId }) => ({ revisionId, made: this.made(revisionId) })),
+      tap(({ made }) => {
+        if (made) this.outbox.note(made);
       }),
-      concatMap(({ revisionId }) => {
-        const { boatId, number, unsent } = this.state();
-        const entry = unsent.find((one) => one.revisionId === revisionId);
-        if (!entry || boatId === null) return EMPTY;
-        return from(this.outbox.put({ ...entry, boatId, base: number })).pipe(
+      concatMap(({ revisionId, made }) => {
+        if (!made) return EMPTY;
+        // What has met a change from elsewhere meanwhile still waits, on the base it was made on.
+        const put = this.stillWaits(revisionId)
+          ? this.outbox.put(this.made(revisionId) ?? made)
+          : this.outbox.forget([revisionId]);
+        return from(put).pipe(
           map(() => planEvents.setAside({ revisionId })),
           // Where the browser keeps nothing, the edit is still sent.
           catchError(() => of(planEvents.setAside({ revisionId }))),
@@ -69,16 +90,9 @@ export class PlanEffects {
   readonly settle = createEffect(() =>
     this.events.pipe(
       ofType(planEvents.clashSettled),
-      concatMap(({ revisionId }) => {
-        const { boatId, number, unsent } = this.state();
-        const entry = unsent.find((one) => one.revisionId === revisionId);
-        const kept = new Set(unsent.map((one) => one.revisionId));
-        const put = entry && boatId !== null ? this.outbox.put({ ...entry, boatId, base: number }) : Promise.resolve();
-        return from(
-          put
-            .then(() => this.outbox.adopt(boatId ?? ''))
-            .then((left) => this.outbox.forget(left.map((one) => one.revisionId).filter((id) => !kept.has(id)))),
-        ).pipe(
+      concatMap(({ revisionId, replaces }) => {
+        const made = this.made(revisionId);
+        return from(this.outbox.replace(replaces, made ? [made] : [])).pipe(
           map(() => planEvents.setAside({ revisionId })),
           catchError(() => of(planEvents.setAside({ revisionId }))),
         );
@@ -90,6 +104,7 @@ export class PlanEffects {
     this.events.pipe(
       ofType(
         planEvents.boatLoaded,
+        planEvents.leftTakenUp,
         planEvents.setAside,
         planEvents.revisionKept,
         planEvents.othersChanged,
@@ -100,39 +115,43 @@ export class PlanEffects {
     ),
   );
 
-  readonly forgetKept = createEffect(
+  /** What has arrived is forgotten here; what waits on top of it builds on it from now on, and what is asked about does not. */
+  readonly remember = createEffect(
     () =>
       this.events.pipe(
-        ofType(planEvents.revisionKept),
-        concatMap(({ kept }) => {
-          const { boatId } = this.state();
-          if (boatId === null) return EMPTY;
-          this.tabs.tell({ boatId, number: kept.number });
-          return from(this.outbox.acknowledge(boatId, [kept.revisionId], kept.number)).pipe(catchError(() => EMPTY));
-        }),
-      ),
-    { dispatch: false },
-  );
-
-  readonly forgetArrived = createEffect(
-    () =>
-      this.events.pipe(
-        ofType(planEvents.othersChanged, planEvents.boatLoaded),
+        ofType(planEvents.revisionKept, planEvents.othersChanged, planEvents.boatLoaded, planEvents.leftTakenUp),
         concatMap((event) => {
-          const { boatId, number } = this.state();
-          const revisions = 'revisions' in event ? event.revisions : event.since;
-          if (boatId === null || revisions.length === 0) return EMPTY;
-          const ids = revisions.map(({ revisionId }) => revisionId);
-          return from(this.outbox.acknowledge(boatId, ids, number)).pipe(catchError(() => EMPTY));
+          const { unsent } = this.state();
+          const arrived =
+            'kept' in event
+              ? [event.kept.revisionId]
+              : this.idsOf('revisions' in event ? event.revisions : event.since);
+          return from(this.outbox.acknowledge(arrived, unsent)).pipe(catchError(() => EMPTY));
         }),
       ),
     { dispatch: false },
   );
 
-  readonly forgetRefused = createEffect(
+  /** What is stuck waits aside in the outbox, too, so that a reload does not send it again. */
+  readonly putAside = createEffect(
+    () =>
+      this.store.select(planFeature.selectStuck).pipe(
+        distinctUntilChanged(),
+        concatMap((stuck) => {
+          const { boatId } = this.state();
+          if (boatId === null || stuck.length === 0) return EMPTY;
+          return from(Promise.all(stuck.map((one) => this.outbox.put({ ...one, boatId })))).pipe(
+            catchError(() => EMPTY),
+          );
+        }),
+      ),
+    { dispatch: false },
+  );
+
+  readonly drop = createEffect(
     () =>
       this.events.pipe(
-        ofType(planEvents.revisionRefused),
+        ofType(planEvents.stuckDropped),
         concatMap(({ revisionId }) => from(this.outbox.forget([revisionId])).pipe(catchError(() => EMPTY))),
       ),
     { dispatch: false },
@@ -146,24 +165,65 @@ export class PlanEffects {
     ),
   );
 
-  readonly follow = createEffect(() =>
-    this.tabs.told.pipe(
-      filter(({ boatId, number }) => boatId === this.state().boatId && number > this.state().number),
-      exhaustMap(({ boatId }) => this.catchUp(boatId)),
+  readonly hear = createEffect(() =>
+    this.news.told.pipe(
+      // The answer to one's own sending says the same, and is on its way.
+      filter(({ revisionId }) => !this.state().unsent.some((own) => own.revisionId === revisionId)),
+      map((news) => planEvents.newsHeard({ news })),
     ),
   );
 
+  readonly follow = createEffect(() =>
+    merge(
+      this.events.pipe(ofType(planEvents.newsHeard, planEvents.othersChanged, planEvents.retryDue)),
+      this.news.linked.pipe(filter((up) => up)),
+    ).pipe(
+      filter((event) => event === true || this.state().heard > this.state().number),
+      exhaustMap(() => this.catchUp()),
+    ),
+  );
+
+  readonly takeLeft = createEffect(() =>
+    merge(interval(lookForLeftMs), this.news.tabCloses.pipe(switchMap(() => timer(200)))).pipe(
+      filter(() => this.state().status === 'ready'),
+      exhaustMap(() => this.leftTaken()),
+    ),
+  );
+
+  private idsOf(revisions: readonly Revision[]): string[] {
+    return revisions.map(({ revisionId }) => revisionId);
+  }
+
+  private made(revisionId: string): Made | null {
+    const { boatId, unsent } = this.state();
+    const entry = unsent.find((one) => one.revisionId === revisionId);
+    return entry && boatId !== null ? { ...entry, boatId } : null;
+  }
+
+  private stillWaits(revisionId: string): boolean {
+    const { unsent, stuck, clash } = this.state();
+    return [...unsent, ...stuck].some((one) => one.revisionId === revisionId) || !!clash?.replaces.includes(revisionId);
+  }
+
   private loaded(id: string): Observable<Action> {
-    return from(this.outbox.adopt(id).catch(() => [])).pipe(
-      concatMap((unsent) =>
-        this.api.open(id).pipe(
-          concatMap((boat) => {
-            const base = Math.min(boat.number, ...unsent.map((entry) => entry.base));
-            const since = unsent.length === 0 ? of([]) : this.api.revisionsSince(id, base);
-            return since.pipe(map((revisions) => planEvents.boatLoaded({ boat, unsent, since: revisions })));
-          }),
-        ),
-      ),
+    const { boatId, unsent: here } = this.state();
+    return from(this.outbox.adopt(id).catch((): OutboxEntry[] => [])).pipe(
+      concatMap((entries) => {
+        const { unsent, stuck } = sorted(entries);
+        // Where the browser keeps nothing, what is here is all there is.
+        const missed =
+          boatId === id ? here.filter((own) => !entries.some((one) => one.revisionId === own.revisionId)) : [];
+        const waiting = [...unsent, ...missed];
+        return this.api
+          .open(id)
+          .pipe(
+            concatMap((boat) =>
+              this.sinceBaseOf(id, waiting, boat.number).pipe(
+                map((since) => planEvents.boatLoaded({ boat, unsent: this.withIds(waiting, since), stuck, since })),
+              ),
+            ),
+          );
+      }),
       catchError((error: unknown) => {
         const problem = problemOf(error);
         return of(problem.status === 404 ? planEvents.boatNotFound({ id }) : planEvents.boatNotLoaded({ id, problem }));
@@ -171,23 +231,57 @@ export class PlanEffects {
     );
   }
 
+  /** The history from the oldest base on, that base included: its id shows whether it is the same history. */
+  private sinceBaseOf(id: string, waiting: readonly Unsent[], newest: number): Observable<Revision[]> {
+    if (waiting.length === 0) return of([]);
+    return this.api.revisionsSince(id, Math.max(0, Math.min(newest, ...waiting.map(({ base }) => base)) - 1));
+  }
+
+  /** Entries of earlier versions know their base by its number alone: they are believed. */
+  private withIds(waiting: readonly Unsent[], since: readonly Revision[]): Unsent[] {
+    return waiting.map((entry) => ({
+      ...entry,
+      baseId: entry.baseId ?? since.find(({ number }) => number === entry.base)?.revisionId ?? null,
+    }));
+  }
+
+  private leftTaken(): Observable<Action> {
+    const { boatId } = this.state();
+    if (boatId === null) return EMPTY;
+    return from(this.outbox.takeLeft(boatId)).pipe(
+      filter((entries) => entries.length > 0),
+      map(sorted),
+      concatMap(({ unsent, stuck }) =>
+        this.sinceBaseOf(boatId, unsent, this.state().number).pipe(
+          map((since) => planEvents.leftTakenUp({ unsent: this.withIds(unsent, since), stuck, since })),
+        ),
+      ),
+      filter(() => this.state().boatId === boatId),
+      // They are this tab's by now, and are there when the boat is opened again.
+      catchError(() => EMPTY),
+    );
+  }
+
   private sendFirst(): Observable<Action> {
-    const { boatId, unsent, number, clash }: PlanState = this.state();
+    const { boatId, unsent, number, revisionId: baseId, clash }: PlanState = this.state();
     const [first] = unsent;
     if (boatId === null || !first || clash) return EMPTY;
     const { revisionId, edits } = first;
-    return this.api.send(boatId, { revisionId, base: number, edits }).pipe(
+    return this.api.send(boatId, { revisionId, base: number, baseId, edits }).pipe(
       concatMap((kept) =>
         // An answer that was lost before, with others' edits since: follow them all instead of guessing.
-        kept.number === this.state().number + 1 ? of(planEvents.revisionKept({ kept })) : this.catchUp(boatId),
+        kept.number === this.state().number + 1 ? of(planEvents.revisionKept({ kept })) : this.catchUp(),
       ),
       catchError((error: unknown) => {
         const problem = problemOf(error);
         const behind = behindSchema.safeParse(problem.body);
         if (problem.status === 412 && behind.success)
           return of(planEvents.othersChanged({ revisions: behind.data.missing }));
+        // The server's file was replaced: the boat is opened as it is there, and what waits is asked about.
+        if (problem.status === 409 && otherHistorySchema.safeParse(problem.body).success) return this.loaded(boatId);
+        if (problem.status === 422 || problem.status === 413 || problem.status === 409)
+          return of(planEvents.revisionRefused({ revisionId, detail: problem.detail }));
         // Anything else keeps the edit waiting: a server that lost revisions must not take the newest with them.
-        if (problem.status === 422) return of(planEvents.revisionRefused({ revisionId, detail: problem.detail }));
         return of(
           planEvents.sendingFailed({
             problem: problem.status === 404 ? { ...problem, status: offline } : problem,
@@ -197,9 +291,18 @@ export class PlanEffects {
     );
   }
 
-  private catchUp(boatId: string): Observable<Action> {
-    return this.api.revisionsSince(boatId, this.state().number).pipe(
-      map((revisions) => planEvents.othersChanged({ revisions })),
+  /** Asks for what is newer, from the own newest revision on: where that is not the server's, its file was replaced. */
+  private catchUp(): Observable<Action> {
+    const { boatId, status, number, revisionId } = this.state();
+    if (boatId === null || status !== 'ready') return EMPTY;
+    return this.api.revisionsSince(boatId, Math.max(0, number - 1)).pipe(
+      filter(() => this.state().boatId === boatId),
+      concatMap((revisions): Observable<Action> => {
+        const own = revisions.find((one) => one.number === number);
+        if (number > 0 && own?.revisionId !== revisionId && this.state().number === number) return this.loaded(boatId);
+        const news = revisions.filter((one) => one.number > number);
+        return news.length ? of(planEvents.othersChanged({ revisions: news })) : EMPTY;
+      }),
       catchError((error: unknown) => of(planEvents.sendingFailed({ problem: problemOf(error) }))),
     );
   }

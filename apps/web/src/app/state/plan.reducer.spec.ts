@@ -1,6 +1,6 @@
 import type { Edit } from '@grey-keel/model';
 import type { Action } from '@ngrx/store';
-import { opened, revision } from '../testing/plans.ts';
+import { idOf, opened, revision } from '../testing/plans.ts';
 import { planEvents } from './plan.actions.ts';
 import { planFeature } from './plan.reducer.ts';
 import { noPlan, type PlanState, type Unsent } from './plan.state.ts';
@@ -20,7 +20,7 @@ const ready = (): PlanState =>
   run(
     noPlan,
     planEvents.boatChosen({ id: 'test-hull' }),
-    planEvents.boatLoaded({ boat: opened(), unsent: [], since: [] }),
+    planEvents.boatLoaded({ boat: opened(), unsent: [], stuck: [], since: [] }),
   );
 
 describe('the open plan', () => {
@@ -122,15 +122,18 @@ describe('the open plan', () => {
   });
 
   it('settles by field, mine or theirs, in one edit on top of what is kept', () => {
-    const mine = run(clashed(), planEvents.clashSettled({ revisionId: uuid(9), mine: [['boat', 'lengthM']] }));
+    const mine = run(
+      clashed(),
+      planEvents.clashSettled({ revisionId: uuid(9), mine: [['boat', 'lengthM']], replaces: [] }),
+    );
     expect([mine.plan?.boat.lengthM, mine.plan?.boat.beamM, mine.clash]).toEqual([8, 3, null]);
     expect(mine.unsent.map(({ revisionId }) => revisionId)).toEqual([uuid(9)]);
-    const theirs = run(clashed(), planEvents.clashSettled({ revisionId: uuid(9), mine: [] }));
+    const theirs = run(clashed(), planEvents.clashSettled({ revisionId: uuid(9), mine: [], replaces: [] }));
     expect([theirs.plan?.boat.lengthM, theirs.plan?.boat.beamM, theirs.plan?.boat.notes]).toEqual([9, 3, 'mine']);
     const later = run(
       clashed(),
       edited(4, { draughtM: 0.6 }),
-      planEvents.clashSettled({ revisionId: uuid(9), mine: [] }),
+      planEvents.clashSettled({ revisionId: uuid(9), mine: [], replaces: [] }),
     );
     expect([later.plan?.boat.draughtM, later.unsent.length]).toEqual([0.6, 2]);
   });
@@ -152,11 +155,79 @@ describe('the open plan', () => {
     expect(state.clash?.clashes[0]?.theirs).toBeUndefined();
     const settled = run(
       state,
-      planEvents.clashSettled({ revisionId: uuid(9), mine: [['transducers', 'a-wide', 'aboveKeelM']] }),
+      planEvents.clashSettled({ revisionId: uuid(9), mine: [['transducers', 'a-wide', 'aboveKeelM']], replaces: [] }),
     );
     expect(settled.plan?.transducers['a-wide']).toBeUndefined();
     expect(settled.unsent).toEqual([]);
     expect(settled.notice).toContain('no longer there');
+  });
+
+  it('keeps what met nothing when a choice of its own has no place any more, and says which', () => {
+    const state = run(
+      ready(),
+      planEvents.edited({
+        revisionId: uuid(1),
+        edits: [
+          { type: 'describeTransducer', id: 'a-wide', changes: { aboveKeelM: 0.3 } },
+          { type: 'describeBoat', changes: { lengthM: 8 } },
+        ],
+        label: 'move',
+      }),
+      edited(2, { beamM: 3 }),
+      planEvents.othersChanged({
+        revisions: [
+          { ...revision(5, [{ type: 'removeTransducer', id: 'a-wide' }]), paths: [['transducers', 'a-wide']] },
+        ],
+      }),
+      planEvents.clashSettled({
+        revisionId: uuid(9),
+        mine: [['transducers', 'a-wide', 'aboveKeelM']],
+        replaces: [uuid(1), uuid(2)],
+      }),
+    );
+    expect([state.plan?.boat.lengthM, state.plan?.boat.beamM]).toEqual([8, 3]);
+    expect(state.unsent.map(({ revisionId }) => revisionId)).toEqual([uuid(9)]);
+    expect(state.notice).toContain('no longer there');
+  });
+
+  it('goes on asking while more is changed elsewhere, and asks about that too', () => {
+    const state = run(clashed(), planEvents.othersChanged({ revisions: [revision(6, boat({ beamM: 2 }))] }));
+    expect(state.clash?.clashes.map(({ path, theirs }) => [path.join('.'), theirs])).toEqual([
+      ['boat.lengthM', 9],
+      ['boat.beamM', 2],
+    ]);
+    expect([state.plan?.boat.beamM, state.plan?.boat.notes, state.number]).toEqual([2, 'mine', 6]);
+    const mine = run(state, planEvents.clashSettled({ revisionId: uuid(9), mine: [['boat', 'beamM']], replaces: [] }));
+    expect([mine.plan?.boat.lengthM, mine.plan?.boat.beamM, mine.unsent[0]?.base]).toEqual([9, 3, 6]);
+  });
+
+  it('asks nothing where both came to the same', () => {
+    const state = run(
+      ready(),
+      edited(1, { lengthM: 8 }),
+      planEvents.othersChanged({ revisions: [revision(5, boat({ lengthM: 8 }))] }),
+    );
+    expect([state.clash, state.plan?.boat.lengthM]).toEqual([null, 8]);
+  });
+
+  it('builds each edit on the revision it was made on, by number and id, and moves it up with what is kept', () => {
+    const two = run(ready(), edited(1, { lengthM: 8 }), edited(2, { beamM: 3 }));
+    expect(two.unsent.map(({ base, baseId }) => [base, baseId])).toEqual(two.unsent.map(() => [4, idOf(4)]));
+    expect(run(two, keptAs(1, 5)).unsent.map(({ base, baseId }) => [base, baseId])).toEqual([[5, uuid(1)]]);
+    const others = run(two, planEvents.othersChanged({ revisions: [revision(5, boat({ draughtM: 0.6 }))] }));
+    expect(others.unsent.map(({ base, baseId }) => [base, baseId])).toEqual(others.unsent.map(() => [5, idOf(5)]));
+  });
+
+  it('knows that it is behind, and that the boat was deleted elsewhere, from the news of its own boat', () => {
+    const news = (number: number, removed = false, boatId = 'test-hull') =>
+      planEvents.newsHeard({ news: { boatId, number, revisionId: null, removed } });
+    expect(run(ready(), news(9, false, 'other')).heard).toBe(4);
+    const behind = run(ready(), news(6));
+    expect([behind.heard, behind.number, behind.gone]).toEqual([6, 4, false]);
+    expect(run(behind, news(6, true)).gone).toBeTrue();
+    expect(run(behind, news(6, true), news(6)).gone).toBeFalse();
+    const told = planEvents.sendingFailed({ problem: { status: 0, detail: 'x', body: { deleted: true } } });
+    expect(run(ready(), told).gone).toBeTrue();
   });
 
   it('waits with what is unsent while the server does not answer', () => {
@@ -169,7 +240,7 @@ describe('the open plan', () => {
     expect(run(waiting, keptAs(1, 5)).waiting).toBeNull();
   });
 
-  it('takes back what the server refuses, and keeps the rest', () => {
+  it('puts aside what the server refuses, and keeps the rest', () => {
     const state = run(
       ready(),
       edited(1, { lengthM: 8 }),
@@ -177,6 +248,7 @@ describe('the open plan', () => {
       planEvents.revisionRefused({ revisionId: uuid(1), detail: 'no' }),
     );
     expect([state.plan?.boat.lengthM, state.plan?.boat.beamM, state.unsent.length]).toEqual([7.4, 3, 1]);
+    expect(state.stuck.map(({ revisionId, reason }) => [revisionId, reason])).toEqual([[uuid(1), 'no']]);
     expect(state.notice).toContain('refused');
   });
 
@@ -190,21 +262,52 @@ describe('the open plan', () => {
       run(
         noPlan,
         planEvents.boatChosen({ id: 'test-hull' }),
-        planEvents.boatLoaded({ boat: opened(plan, 5), unsent, since }),
+        planEvents.boatLoaded({ boat: opened(plan, 5), unsent, stuck: [], since }),
       );
 
     it('puts them on top of what is kept', () => {
-      const state = openedWith([left(1, { lengthM: 8 })], [revision(5, boat({ beamM: 3 }))]);
+      const state = openedWith([left(1, { lengthM: 8 })], [revision(4, []), revision(5, boat({ beamM: 3 }))]);
       expect([state.plan?.boat.lengthM, state.unsent.length]).toEqual([8, 1]);
     });
 
     it('leaves out those that had arrived', () => {
-      const state = openedWith([left(1, { lengthM: 8 })], [revision(5, boat({ lengthM: 8 }), uuid(1))]);
+      const state = openedWith(
+        [left(1, { lengthM: 8 })],
+        [revision(4, []), revision(5, boat({ lengthM: 8 }), uuid(1))],
+      );
       expect(state.unsent).toEqual([]);
     });
 
+    it('asks about all of them where their base is not of this history: an older file was restored', () => {
+      const elsewhere = { ...left(1, { lengthM: 8 }), baseId: uuid(77) };
+      const state = openedWith([elsewhere], [revision(4, []), revision(5, boat({ beamM: 3 }))]);
+      expect(state.clash?.clashes).toEqual([{ path: ['boat', 'lengthM'], mine: 8, theirs: 7.4 }]);
+      const ahead = openedWith([{ ...left(1, { lengthM: 8 }), base: 9 }], []);
+      expect(ahead.clash?.clashes.length).toBe(1);
+    });
+
+    it('puts aside one that no longer applies, without holding up the others', () => {
+      const lost: Unsent = { ...left(1, { lengthM: 8 }), edits: [{ type: 'removeWater', id: 'nowhere' }], patches: [] };
+      const state = openedWith([lost, left(2, { beamM: 3 })], [revision(4, []), revision(5, [])]);
+      expect([state.unsent.map(({ revisionId }) => revisionId), state.plan?.boat.beamM]).toEqual([[uuid(2)], 3]);
+      expect(state.stuck.map(({ revisionId, reason }) => [revisionId, reason])).toEqual([
+        [uuid(1), 'There is no water "nowhere" any more.'],
+      ]);
+      expect(run(state, planEvents.stuckDropped({ revisionId: uuid(1) })).stuck).toEqual([]);
+    });
+
+    it('takes up what a window that was closed had left, and asks where it meets what was kept since', () => {
+      const here = run(ready(), edited(3, { draughtM: 0.6 }), keptAs(3, 5));
+      const since = [revision(4, []), revision(5, boat({ draughtM: 0.6 }), uuid(3))];
+      const takeUp = (unsent: Unsent[]): PlanState => run(here, planEvents.leftTakenUp({ unsent, stuck: [], since }));
+      const joined = takeUp([left(1, { lengthM: 8 })]);
+      expect([joined.plan?.boat.lengthM, joined.plan?.boat.draughtM, joined.unsent[0]?.base]).toEqual([8, 0.6, 5]);
+      expect(takeUp([left(1, { draughtM: 0.9 })]).clash?.clashes.length).toBe(1);
+      expect(takeUp([left(3, { draughtM: 0.6 })]).unsent).toEqual([]);
+    });
+
     it('asks where they meet what others did since', () => {
-      const state = openedWith([left(1, { lengthM: 8 })], [revision(5, boat({ lengthM: 9 }))]);
+      const state = openedWith([left(1, { lengthM: 8 })], [revision(4, []), revision(5, boat({ lengthM: 9 }))]);
       expect(state.clash?.clashes.length).toBe(1);
     });
   });

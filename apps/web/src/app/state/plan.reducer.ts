@@ -1,26 +1,16 @@
-import { applyEdits, overlaps, splitPatches, touches, undoing } from '@grey-keel/core';
+import { applyEdits, replayEdits, touches, undoing } from '@grey-keel/core';
 import type { Edit, Path, Plan, Revision } from '@grey-keel/model';
 import { createFeature, createReducer, on } from '@ngrx/store';
+import { saysDeleted } from '../api/problem.ts';
+import { chosenPatches, everywhere, openClash, whatFits } from './clash.ts';
 import { pathsInWords } from './path-in-words.ts';
 import { planEvents } from './plan.actions.ts';
-import { noPlan, type PlanState, type Unsent, type UndoStep } from './plan.state.ts';
+import { noPlan, type PlanState, type Stuck, type Unsent, type UndoStep } from './plan.state.ts';
+import { replay } from './replay.ts';
 
 const undoDepth = 200;
 
 const push = (steps: readonly UndoStep[], step: UndoStep): UndoStep[] => [...steps, step].slice(-undoDepth);
-
-/** The plan with unsent edits on top, or the first of them that no longer applies. */
-const replay = (kept: Plan, unsent: readonly Unsent[]): { plan: Plan; unsent: Unsent[] } | null => {
-  let plan = kept;
-  const again: Unsent[] = [];
-  for (const { revisionId, edits } of unsent) {
-    const applied = applyEdits(plan, edits);
-    if (!applied.ok) return null;
-    plan = applied.plan;
-    again.push({ revisionId, edits, patches: [...applied.patches] });
-  }
-  return { plan, unsent: again };
-};
 
 interface Change {
   readonly revisionId: string;
@@ -36,7 +26,10 @@ const changed = (state: PlanState, { revisionId, edits, undo }: Change): PlanSta
   return {
     ...state,
     plan: applied.plan,
-    unsent: [...state.unsent, { revisionId, edits, patches: [...applied.patches] }],
+    unsent: [
+      ...state.unsent,
+      { revisionId, edits, patches: [...applied.patches], base: state.number, baseId: state.revisionId },
+    ],
     ...undo([...applied.inverse]),
     notice: null,
   };
@@ -59,62 +52,137 @@ const stepping = (state: PlanState, revisionId: string, from: 'undo' | 'redo'): 
 const withoutMet = (steps: readonly UndoStep[], paths: readonly Path[]): UndoStep[] =>
   steps.filter(({ patches }) => !touches(patches, paths));
 
+/** What is said of edits that came to be stuck. */
+const stuckNotice = (stuck: readonly Stuck[]): string =>
+  `${stuck.length === 1 ? 'One change' : `${stuck.length} changes`} made here no longer fit, and wait aside to be exported or dropped: ${stuck[0]?.reason ?? ''}`;
+
+/**
+ * Puts what waits here on top of a plan that was kept: as it is where nothing was changed elsewhere in the same places,
+ * as a question where something was. `paths` are those places, for what waits and for a question that is open already.
+ */
+const onTop = (
+  state: PlanState,
+  kept: Plan,
+  { unsent, paths }: { readonly unsent: readonly Unsent[]; readonly paths: readonly Path[] },
+): PlanState => {
+  const base = { number: state.number, revisionId: state.revisionId };
+  const meets = touches(
+    unsent.flatMap(({ patches }) => patches),
+    paths,
+  );
+  const asked = state.clash;
+  const opened =
+    asked || meets
+      ? openClash(kept, {
+          mine: [...(asked?.mine ?? []), ...(meets ? unsent.flatMap(({ patches }) => patches) : [])],
+          paths: [...(asked?.paths ?? []), ...paths],
+          replaces: [...(asked?.replaces ?? []), ...(meets ? unsent.map(({ revisionId }) => revisionId) : [])],
+        })
+      : null;
+  // A question that has lost its point stays asked as it was, with nothing to choose between: its patches still wait.
+  const clash = opened?.clash ?? (asked ? { ...asked, paths: [...asked.paths, ...paths], clashes: [] } : null);
+  const under = opened?.plan ?? (asked ? whatFits(kept, asked.clear).plan : kept);
+  const { plan, unsent: again, stuck } = replay(under, opened && meets ? [] : unsent, base);
+  return {
+    ...state,
+    kept,
+    plan,
+    clash,
+    unsent: again,
+    stuck: [...state.stuck, ...stuck],
+    notice: stuck.length ? stuckNotice(stuck) : state.notice,
+  };
+};
+
 /** Takes in what others have kept meanwhile: under the unsent edits where they do not meet, as a clash where they do. */
 const taken = (state: PlanState, revisions: readonly Revision[]): PlanState => {
   if (!state.kept) return state;
   const news = revisions.filter(({ number }) => number > state.number).sort((a, b) => a.number - b.number);
   const last = news[news.length - 1];
   if (!last) return state;
-  const kept = replay(
-    state.kept,
-    news.map(({ revisionId, edits }) => ({ revisionId, edits, patches: [] })),
-  )?.plan;
-  if (!kept) return { ...state, problem: 'What was kept elsewhere cannot be followed; open the boat again.' };
-
-  const own = new Set(state.unsent.map(({ revisionId }) => revisionId));
+  let kept = state.kept;
+  for (const { edits } of news) {
+    const applied = replayEdits(kept, edits);
+    if (!applied.ok) return { ...state, problem: 'What was kept elsewhere cannot be followed; open the boat again.' };
+    kept = applied.plan;
+  }
+  const own = new Set([...state.unsent.map(({ revisionId }) => revisionId), ...(state.clash?.replaces ?? [])]);
   const arrived = new Set(news.map(({ revisionId }) => revisionId));
-  const unsent = state.unsent.filter(({ revisionId }) => !arrived.has(revisionId));
   const theirs = news.filter(({ revisionId }) => !own.has(revisionId));
   const paths = theirs.flatMap((revision) => revision.paths);
-  const base: PlanState = { ...state, kept, number: last.number, keptAt: last.keptAt };
   const undo = withoutMet(state.undo, paths);
-  const redo = withoutMet(state.redo, paths);
   const dropped = undo.length < state.undo.length;
   const notice =
     theirs.length === 0
       ? state.notice
       : `Changed in another window: ${pathsInWords(kept, paths)}.${dropped ? ' What was undone there can no longer be undone here.' : ''}`;
-
-  const mine = unsent.flatMap(({ patches }) => patches);
-  const again = touches(mine, paths) ? null : replay(kept, unsent);
-  if (again) return { ...base, ...again, undo, redo, notice };
-
-  const { clear, clashing, clashes } = splitPatches(mine, paths, kept);
-  const cleared = clear.length ? applyEdits(kept, undoing(clear)) : null;
-  return {
-    ...base,
-    plan: cleared?.ok ? cleared.plan : kept,
-    unsent: [],
+  const moved: PlanState = {
+    ...state,
+    number: last.number,
+    revisionId: last.revisionId,
+    heard: Math.max(state.heard, last.number),
+    keptAt: last.keptAt,
     undo,
-    redo,
+    redo: withoutMet(state.redo, paths),
     notice,
-    clash: { clear, clashing, clashes, replaces: unsent.map(({ revisionId }) => revisionId) },
   };
+  return onTop(moved, kept, { unsent: state.unsent.filter(({ revisionId }) => !arrived.has(revisionId)), paths });
 };
 
-/** Puts together what was clear and what was chosen; a choice that no longer has a place to go is let go. */
+/** The places that were changed since an edit was made, by others than whoever made it. */
+const changedSince = (
+  { base, baseId }: Unsent,
+  since: readonly Revision[],
+  own: ReadonlySet<string>,
+  newest: number,
+): Path[] => {
+  const at = since.find(({ number }) => number === base);
+  // A base that this history does not have: an older file was restored. Everything may have changed.
+  if (base > newest || (base > 0 && at?.revisionId !== baseId)) return [everywhere];
+  return since.flatMap(({ number, revisionId, paths }) => (number > base && !own.has(revisionId) ? paths : []));
+};
+
+/** Takes in edits that were made before, here or in a window that was closed, on top of what is kept now. */
+const takenUp = (
+  state: PlanState,
+  kept: Plan,
+  { unsent, stuck, since }: { unsent: readonly Unsent[]; stuck: readonly Stuck[]; since: readonly Revision[] },
+): PlanState => {
+  const known = new Set([...state.unsent, ...state.stuck].map(({ revisionId }) => revisionId));
+  const arrived = new Set(since.map(({ revisionId }) => revisionId));
+  const own = new Set(unsent.map(({ revisionId }) => revisionId));
+  const waiting = unsent.filter(({ revisionId }) => !arrived.has(revisionId) && !known.has(revisionId));
+  const past = since.filter(({ number }) => number <= state.number);
+  const paths = waiting.flatMap((entry) => {
+    const meeting = changedSince(entry, past, own, state.number);
+    return touches(entry.patches, meeting) ? meeting : [];
+  });
+  const before = { ...state, stuck: [...state.stuck, ...stuck.filter(({ revisionId }) => !known.has(revisionId))] };
+  return waiting.length === 0 ? before : onTop(before, kept, { unsent: [...state.unsent, ...waiting], paths });
+};
+
+/** Puts together what was clear and what was chosen; a choice that no longer has a place to go is let go, and said. */
 const settled = (state: PlanState, revisionId: string, mine: readonly Path[]): PlanState => {
   if (!state.clash || !state.kept) return state;
-  const chosen = state.clash.clashing.filter(({ path }) => mine.some((own) => overlaps(own, path)));
-  const wanted = [...state.clash.clear, ...chosen];
-  const applied = wanted.length ? applyEdits(state.kept, undoing(wanted)) : null;
-  const first: Unsent[] = applied?.ok ? [{ revisionId, edits: undoing(wanted), patches: [...applied.patches] }] : [];
-  const again = replay(state.kept, [...first, ...state.unsent]) ?? { plan: state.kept, unsent: [] };
+  const base = { number: state.number, revisionId: state.revisionId };
+  const { edits, left } = whatFits(state.kept, chosenPatches(state.clash, mine));
+  const first: Unsent[] = edits.length
+    ? [{ revisionId, edits, patches: [], base: base.number, baseId: base.revisionId }]
+    : [];
+  const { stuck, ...again } = replay(state.kept, [...first, ...state.unsent], base);
   return {
     ...state,
     ...again,
+    stuck: [...state.stuck, ...stuck],
     clash: null,
-    notice: applied && !applied.ok ? 'What you changed is no longer there; the other change stands.' : null,
+    notice: stuck.length
+      ? stuckNotice(stuck)
+      : left.length
+        ? `What was changed here is no longer there, so that the other change stands: ${pathsInWords(
+            state.kept,
+            left.map(({ path }) => path),
+          )}. Everything else that was changed here stands.`
+        : null,
   };
 };
 
@@ -130,32 +198,29 @@ export const planFeature = createFeature({
       problem: problem.detail,
     })),
     on(planEvents.boatClosed, (): PlanState => noPlan),
-    on(planEvents.boatLoaded, (state, { boat, unsent, since }): PlanState => {
-      const arrived = new Set(since.map(({ revisionId }) => revisionId));
-      const waiting = unsent.filter(({ revisionId }) => !arrived.has(revisionId));
-      const loaded: PlanState = {
-        ...noPlan,
-        status: 'ready',
-        boatId: state.boatId,
-        number: boat.number,
-        keptAt: boat.keptAt,
-        kept: boat.plan,
-        plan: boat.plan,
-      };
-      const mine = waiting.flatMap(({ patches }) => patches);
-      const paths = since
-        .filter(({ revisionId }) => !unsent.some((own) => own.revisionId === revisionId))
-        .flatMap((revision) => revision.paths);
-      const again = touches(mine, paths) ? null : replay(boat.plan, waiting);
-      if (again) return { ...loaded, ...again };
-      const { clear, clashing, clashes } = splitPatches(mine, paths, boat.plan);
-      const cleared = clear.length ? applyEdits(boat.plan, undoing(clear)) : null;
-      return {
-        ...loaded,
-        plan: cleared?.ok ? cleared.plan : boat.plan,
-        clash: { clear, clashing, clashes, replaces: waiting.map(({ revisionId }) => revisionId) },
-      };
-    }),
+    on(planEvents.boatLoaded, (state, { boat, unsent, stuck, since }): PlanState =>
+      takenUp(
+        {
+          ...noPlan,
+          status: 'ready',
+          boatId: state.boatId,
+          number: boat.number,
+          revisionId: boat.revisionId,
+          heard: boat.number,
+          keptAt: boat.keptAt,
+          kept: boat.plan,
+          plan: boat.plan,
+        },
+        boat.plan,
+        { unsent, stuck, since },
+      ),
+    ),
+    on(planEvents.leftTakenUp, (state, left): PlanState => (state.kept ? takenUp(state, state.kept, left) : state)),
+    on(planEvents.newsHeard, (state, { news }): PlanState =>
+      news.boatId === state.boatId
+        ? { ...state, heard: Math.max(state.heard, news.number), gone: news.removed }
+        : state,
+    ),
     on(planEvents.edited, (state, { revisionId, edits, label }): PlanState =>
       changed(state, {
         revisionId,
@@ -168,33 +233,40 @@ export const planFeature = createFeature({
     on(planEvents.revisionKept, (state, { kept }): PlanState => {
       const [first, ...rest] = state.unsent;
       if (!state.kept || first?.revisionId !== kept.revisionId) return state;
-      const applied = applyEdits(state.kept, first.edits);
+      const applied = replayEdits(state.kept, first.edits);
       if (!applied.ok) return state;
+      const { number, revisionId, keptAt } = kept;
       return {
         ...state,
         kept: applied.plan,
-        number: kept.number,
-        keptAt: kept.keptAt,
-        unsent: rest,
+        number,
+        revisionId,
+        heard: Math.max(state.heard, number),
+        keptAt,
+        unsent: rest.map((entry) => ({ ...entry, base: number, baseId: revisionId })),
         waiting: null,
+        gone: false,
       };
     }),
     on(planEvents.othersChanged, (state, { revisions }): PlanState => taken({ ...state, waiting: null }, revisions)),
     on(planEvents.clashSettled, (state, { revisionId, mine }): PlanState => settled(state, revisionId, mine)),
-    on(planEvents.sendingFailed, (state, { problem }): PlanState => ({ ...state, waiting: problem })),
+    on(planEvents.sendingFailed, (state, { problem }): PlanState => ({
+      ...state,
+      waiting: problem,
+      gone: state.gone || saysDeleted(problem),
+    })),
     on(planEvents.revisionRefused, (state, { revisionId, detail }): PlanState => {
-      if (!state.kept) return state;
-      const rest = state.unsent.filter((one) => one.revisionId !== revisionId);
-      const again = replay(state.kept, rest) ?? { plan: state.kept, unsent: [] };
-      return {
-        ...state,
-        ...again,
-        undo: [],
-        redo: [],
-        waiting: null,
-        notice: `The server refused a change: ${detail}`,
-      };
+      const entry = state.unsent.find((one) => one.revisionId === revisionId);
+      if (!state.kept || !entry) return state;
+      const refused: Stuck = { ...entry, reason: detail };
+      const rest = state.unsent.filter((one) => one !== entry);
+      const next = onTop({ ...state, stuck: [...state.stuck, refused] }, state.kept, { unsent: rest, paths: [] });
+      return { ...next, undo: [], redo: [], waiting: null, notice: `The server refused a change: ${detail}` };
     }),
+    on(planEvents.stuckDropped, (state, { revisionId }): PlanState => ({
+      ...state,
+      stuck: state.stuck.filter((one) => one.revisionId !== revisionId),
+    })),
     on(planEvents.noticeRead, (state): PlanState => ({ ...state, notice: null })),
   ),
 });

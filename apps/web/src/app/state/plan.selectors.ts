@@ -15,6 +15,9 @@ export const {
   selectWaiting,
   selectNotice,
   selectNumber,
+  selectStuck,
+  selectGone,
+  selectHeard,
 } = planFeature;
 
 export const selectFindings = createSelector(selectPlan, (plan) => (plan ? findings(plan) : []));

@@ -1,5 +1,5 @@
 import type { Clash } from '@grey-keel/core';
-import type { Edit, Patch, Plan } from '@grey-keel/model';
+import type { Edit, Patch, Path, Plan } from '@grey-keel/model';
 import type { ServerProblem } from '../api/problem.ts';
 
 /** Edits made here that the server has not answered for yet. */
@@ -7,6 +7,14 @@ export interface Unsent {
   readonly revisionId: string;
   readonly edits: Edit[];
   readonly patches: Patch[];
+  /** The revision they build on, by number and id; null is the boat as it was made. */
+  readonly base: number;
+  readonly baseId: string | null;
+}
+
+/** Edits that no longer apply, or that the server refused: they wait aside until their user exports or drops them. */
+export interface Stuck extends Unsent {
+  readonly reason: string;
 }
 
 export interface UndoStep {
@@ -16,6 +24,9 @@ export interface UndoStep {
 
 /** Changes made here that meet changes made elsewhere, waiting for a choice. */
 export interface OpenClash {
+  /** Everything that waits here, in the order it was made, and every place that was changed elsewhere since. */
+  readonly mine: Patch[];
+  readonly paths: Path[];
   readonly clear: Patch[];
   readonly clashing: Patch[];
   readonly clashes: Clash[];
@@ -29,11 +40,17 @@ export interface PlanState {
   readonly problem: string | null;
   /** The newest revision known to be kept, and the plan as it was then. */
   readonly number: number;
+  readonly revisionId: string | null;
+  /** The newest revision heard of: while it is greater, this window is behind. */
+  readonly heard: number;
+  /** Deleted elsewhere while it was open here. */
+  readonly gone: boolean;
   readonly keptAt: string | null;
   readonly kept: Plan | null;
   /** The kept plan with what is unsent on top: what is shown. */
   readonly plan: Plan | null;
   readonly unsent: Unsent[];
+  readonly stuck: Stuck[];
   readonly undo: UndoStep[];
   readonly redo: UndoStep[];
   readonly clash: OpenClash | null;
@@ -47,10 +64,14 @@ export const noPlan: PlanState = {
   boatId: null,
   problem: null,
   number: 0,
+  revisionId: null,
+  heard: 0,
+  gone: false,
   keptAt: null,
   kept: null,
   plan: null,
   unsent: [],
+  stuck: [],
   undo: [],
   redo: [],
   clash: null,

@@ -1,4 +1,14 @@
-import { emptyPlan, type Edit, type OpenedBoat, type Plan, type Revision, type Transducer } from '@grey-keel/model';
+import { BehaviorSubject, Subject } from 'rxjs';
+import type { ServerNews } from '../state/server-news.ts';
+import {
+  emptyPlan,
+  type BoatNews,
+  type Edit,
+  type OpenedBoat,
+  type Plan,
+  type Revision,
+  type Transducer,
+} from '@grey-keel/model';
 
 /** Test data builders of the web application. */
 export const aTransducer = (changes: Partial<Transducer> = {}): Transducer => ({
@@ -92,19 +102,26 @@ export const withFit = (): Plan => ({
   },
 });
 
+/** News of the server as a test tells them, with nobody else listening. */
+export const heardNews = (): Pick<ServerNews, 'told' | 'linked' | 'tabCloses'> => ({
+  told: new Subject<BoatNews>(),
+  linked: new BehaviorSubject(true),
+  tabCloses: new Subject<void>(),
+});
+
+/** The id of a revision by its number, where a test says nothing else. */
+export const idOf = (number: number): string => `00000000-0000-4000-8000-${String(number).padStart(12, '0')}`;
+
 export const opened = (plan: Plan = aPlan(), number = 4): OpenedBoat => ({
   id: 'test-hull',
   number,
+  revisionId: number === 0 ? null : idOf(number),
   keptAt: '2026-05-01T09:00:00.000Z',
   plan,
 });
 
 /** A revision as the server tells it, touching what its edits to the boat touch. */
-export const revision = (
-  number: number,
-  edits: Edit[],
-  revisionId = `00000000-0000-4000-8000-${String(number).padStart(12, '0')}`,
-): Revision => ({
+export const revision = (number: number, edits: Edit[], revisionId = idOf(number)): Revision => ({
   number,
   revisionId,
   keptAt: '2026-05-01T10:00:00.000Z',

@@ -10,7 +10,8 @@ import { planEvents } from '../state/plan.actions.ts';
 import { planFeature } from '../state/plan.reducer.ts';
 import { selectPlan } from '../state/plan.selectors.ts';
 import { viewFeature } from '../state/view.ts';
-import { aPlan, opened } from './plans.ts';
+import { ServerNews } from '../state/server-news.ts';
+import { aPlan, heardNews, opened } from './plans.ts';
 
 /** Shows a component on an open plan, and does to it what a user does. Sets itself up before each spec. */
 export const stageHarness = () => {
@@ -25,6 +26,7 @@ export const stageHarness = () => {
         provideHttpClientTesting(),
         provideStore(),
         provideState(planFeature),
+        { provide: ServerNews, useValue: heardNews() },
         provideState(viewFeature),
         provideState(fleetFeature),
         provideState(catalogueFeature),
@@ -50,7 +52,7 @@ export const stageHarness = () => {
       inputs: Record<string, unknown> = {},
     ): Promise<HTMLElement> => {
       store().dispatch(planEvents.boatChosen({ id: 'test-hull' }));
-      store().dispatch(planEvents.boatLoaded({ boat: opened(start), unsent: [], since: [] }));
+      store().dispatch(planEvents.boatLoaded({ boat: opened(start), unsent: [], stuck: [], since: [] }));
       const fixture: ComponentFixture<unknown> = TestBed.createComponent(type);
       for (const [name, value] of Object.entries(inputs)) fixture.componentRef.setInput(name, value);
       await fixture.whenStable();

@@ -1,0 +1,72 @@
+import { existsSync } from 'node:fs';
+import sqlite3 from 'sqlite3';
+import { shippedMigrations } from './migrate.ts';
+
+const opened = (file: string, mode: number): Promise<sqlite3.Database> =>
+  new Promise((resolve, reject) => {
+    const connection = new sqlite3.Database(file, mode, (error) => (error ? reject(error) : resolve(connection)));
+  });
+
+const rowsOf = <T>(connection: sqlite3.Database, sql: string): Promise<T[]> =>
+  new Promise((resolve, reject) => {
+    connection.all<T>(sql, (error, rows) => (error ? reject(error) : resolve(rows)));
+  });
+
+const closed = (connection: sqlite3.Database): Promise<void> =>
+  new Promise((resolve) => {
+    connection.close(() => resolve());
+  });
+
+/** Does something with a file of SQLite through a connection of its own. */
+export const withConnection = async <T>(
+  file: string,
+  mode: 'read' | 'write',
+  work: (rows: <R>(sql: string) => Promise<R[]>) => Promise<T>,
+): Promise<T> => {
+  const connection = await opened(file, mode === 'read' ? sqlite3.OPEN_READONLY : sqlite3.OPEN_READWRITE);
+  try {
+    return await work((sql) => rowsOf(connection, sql));
+  } finally {
+    await closed(connection);
+  }
+};
+
+/** Why a file is no database of this program, or null when it is one. The file is only read. */
+export const faultOf = async (file: string): Promise<string | null> => {
+  if (!existsSync(file)) return `There is no file ${file}.`;
+  try {
+    return await withConnection(file, 'read', async (rows) => {
+      const [check] = await rows<{ integrity_check: string }>('PRAGMA integrity_check(1)');
+      if (check?.integrity_check !== 'ok')
+        return `${file} is damaged: ${check?.integrity_check ?? 'no answer'}. Restore a backup.`;
+      const known = new Set(shippedMigrations());
+      const run = await rows<{ name: string }>('SELECT name FROM migrations');
+      if (run.some(({ name }) => !known.has(name)))
+        return `${file} was written by a newer Grey Keel. Open it with that one.`;
+      await rows('SELECT id FROM boats LIMIT 1');
+      return null;
+    });
+  } catch (error) {
+    const text = String(error);
+    if (/SQLITE_CANTOPEN|SQLITE_PERM|SQLITE_AUTH|EACCES/.test(text))
+      return `${file} cannot be opened. Let this user read and write it.`;
+    if (/SQLITE_CORRUPT/.test(text)) return `${file} is damaged. Restore a backup.`;
+    return `${file} is no file of Grey Keel.`;
+  }
+};
+
+/**
+ * Whether another process has the database open and could write to it. What its write-ahead file holds is in it
+ * afterwards.
+ */
+export const inUse = async (file: string): Promise<boolean> => {
+  try {
+    return await withConnection(file, 'write', async (rows) => {
+      // Leaving WAL needs the file for oneself alone: it is refused while anyone else has it open.
+      const [mode] = await rows<{ journal_mode: string }>('PRAGMA journal_mode = DELETE');
+      return mode?.journal_mode !== 'delete';
+    });
+  } catch {
+    return true;
+  }
+};

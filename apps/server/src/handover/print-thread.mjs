@@ -1,0 +1,6 @@
+// A thread does not take over the loader of TypeScript from the process that starts it.
+import { register } from 'tsx/esm/api';
+
+register();
+const { default: print } = await import('./print-worker.ts');
+export default print;
