@@ -1,34 +1,54 @@
 import { existsSync } from 'node:fs';
-import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { pino } from 'pino';
 import * as z from 'zod';
-import { dataFolder } from './data-folder.ts';
+import { databaseIn, dataFolder, keepPrivate } from './data-folder.ts';
+import { shortestToken } from './http/token.ts';
+import { dataFault, portFault } from './start/start-fault.ts';
 import { startServer } from './start-server.ts';
 
-const environmentSchema = z.object({
-  GREY_KEEL_HOST: z.string().min(1).default('127.0.0.1'),
-  GREY_KEEL_PORT: z.coerce.number().int().min(0).max(65535).default(4310),
-  GREY_KEEL_LOG: z.enum(['silent', 'error', 'warn', 'info', 'debug']).default('info'),
-});
+const loopback = /^(127(\.\d+){3}|::1|localhost)$/;
+const environmentSchema = z
+  .object({
+    GREY_KEEL_HOST: z.string().min(1).default('127.0.0.1'),
+    GREY_KEEL_PORT: z.coerce.number().int().min(0).max(65535).default(4310),
+    GREY_KEEL_LOG: z.enum(['silent', 'error', 'warn', 'info', 'debug']).default('info'),
+    GREY_KEEL_TOKEN: z.string().min(shortestToken).optional(),
+  })
+  .refine(({ GREY_KEEL_HOST: host, GREY_KEEL_TOKEN: token }) => loopback.test(host) || token !== undefined, {
+    path: ['GREY_KEEL_HOST'],
+    error: `An address other than this machine's own needs GREY_KEEL_TOKEN, ${shortestToken} characters or more: without it every machine of the network could change the boats.`,
+  });
+
+/** Ends before anything is made, with one sentence. */
+const refuse = (sentence: string): never => {
+  console.error(sentence);
+  process.exit(2);
+};
 
 const parsed = environmentSchema.safeParse(process.env);
-if (!parsed.success) {
-  console.error(z.prettifyError(parsed.error));
-  process.exit(2);
-}
-const environment = parsed.data;
+if (!parsed.success) refuse(z.prettifyError(parsed.error));
+const environment = environmentSchema.parse(process.env);
+const { GREY_KEEL_HOST: host, GREY_KEEL_PORT: port, GREY_KEEL_TOKEN: token } = environment;
+const file = databaseIn(dataFolder());
+const fault = (await portFault(host, port)) ?? (await dataFault(file));
+if (fault !== null) refuse(fault);
+keepPrivate(dataFolder());
+
 const log = pino({ level: environment.GREY_KEEL_LOG });
 const built = fileURLToPath(new URL('../../web/dist/browser', import.meta.url));
-
 const server = await startServer({
-  file: join(dataFolder(), 'grey-keel.sqlite'),
-  host: environment.GREY_KEEL_HOST,
-  port: environment.GREY_KEEL_PORT,
+  file,
+  host,
+  port,
   webFolder: existsSync(built) ? built : null,
   log,
+  ...(token === undefined ? {} : { token }),
 });
-log.info({ address: server.address }, 'serving');
+log.info(
+  { address: server.address, open: loopback.test(host) ? 'to this machine alone' : 'to the network, with the token' },
+  'serving',
+);
 process.send?.({ address: server.address });
 
 let stopping = false;

@@ -2,7 +2,8 @@ import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import type { Logger } from 'pino';
 import { CatalogueStore } from './catalogue/catalogue-store.ts';
-import { openDatabase } from './database/open-database.ts';
+import { Backups } from './database/backups.ts';
+import { openDatabase, type Database } from './database/open-database.ts';
 import { BoatStore } from './fleet/boat-store.ts';
 import { makePrinter } from './handover/printer.ts';
 import { makeApp } from './http/app.ts';
@@ -15,6 +16,8 @@ export interface ServerOptions {
   readonly webFolder: string | null;
   readonly log: Logger;
   readonly now?: () => Date;
+  /** Needed to listen to more than this machine. */
+  readonly token?: string;
   /** How often a minute the costly doors answer: imports, prints, backups. */
   readonly costlyAMinute?: number;
 }
@@ -23,10 +26,13 @@ export interface RunningServer {
   readonly address: string;
   readonly boats: BoatStore;
   readonly catalogue: CatalogueStore;
+  readonly database: Database;
   /** Takes no new requests, lets the running ones end, then closes the database. */
   readonly stop: () => Promise<void>;
 }
 
+/** How often it is looked whether the daily backup is due. */
+const lookForBackupMs = 3600e3;
 /** How long running requests may take to end when the server stops. */
 const graceMs = 1500;
 
@@ -38,10 +44,20 @@ export const startServer = async (options: ServerOptions): Promise<RunningServer
   const catalogue = new CatalogueStore(database);
   await catalogue.ship();
   const { log, webFolder, costlyAMinute } = options;
+  const backups = new Backups(database, now);
+  for (const left of await backups.clearUnfinished())
+    options.log.warn({ left }, 'deleted a copy that was never finished');
   const streams = newsStreams({ boats });
   const printer = makePrinter();
   let address = '';
   const app = makeApp({
+    backups,
+    restored: async () => {
+      boats.forget();
+      await catalogue.ship();
+      streams.again();
+    },
+    token: options.token ?? null,
     streams,
     printer,
     address: () => address,
@@ -60,11 +76,19 @@ export const startServer = async (options: ServerOptions): Promise<RunningServer
   });
   const { port } = server.address() as AddressInfo;
   address = `http://${options.host.includes(':') ? `[${options.host}]` : options.host}:${port}`;
+  const backUpWhenDue = (): void => {
+    backups.makeDue().catch((error: unknown) => options.log.error({ err: error }, 'the daily backup was not made'));
+  };
+  backUpWhenDue();
+  const daily = setInterval(backUpWhenDue, lookForBackupMs);
+  daily.unref();
   return {
     address,
     boats,
     catalogue,
+    database,
     stop: async () => {
+      clearInterval(daily);
       await new Promise<void>((resolve) => {
         server.close(() => resolve());
         streams.end();

@@ -1,5 +1,6 @@
 export * from './catalogue/entry.ts';
 export * from './edits/edit.ts';
+export * from './exchange/backup.ts';
 export * from './exchange/bundle.ts';
 export * from './exchange/revision.ts';
 export * from './findings/finding.ts';

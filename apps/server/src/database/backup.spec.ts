@@ -1,4 +1,4 @@
-import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { copyFileSync, readdirSync, readFileSync, statSync, symlinkSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { seedDemo } from '../demo/seed-demo.ts';
 import { BoatStore } from '../fleet/boat-store.ts';
@@ -84,6 +84,30 @@ describe('a backup', () => {
       expect(restored.ok).withContext(name).toBeFalse();
     }
     expect(readdirSync(folder.path).sort()).toEqual(before);
+  });
+
+  it('takes along what only its write-ahead file holds, as a copy of a folder in use has it', async () => {
+    const boats = new BoatStore(database);
+    await boats.remove('old-marl');
+    for (const ending of ['', '-wal']) copyFileSync(place(`boats.sqlite${ending}`), place(`copy.sqlite${ending}`));
+    expect(statSync(place('copy.sqlite-wal')).size).toBeGreaterThan(0);
+    await database.close();
+    expect((await restore(place('copy.sqlite'), place('new/boats.sqlite'), at)).ok).toBeTrue();
+    const { fleet } = (await fleetOf(place('new/boats.sqlite'))) as { fleet: { id: string }[] };
+    expect(fleet.map(({ id }) => id)).not.toContain('old-marl');
+    expect(fleet.length).toBe(2);
+  });
+
+  it('is refused where it is the file in use itself, by whatever name', async () => {
+    await database.close();
+    symlinkSync(place('boats.sqlite'), place('other-name.sqlite'));
+    for (const name of ['boats.sqlite', 'other-name.sqlite']) {
+      const restored = await restore(place(name), place('boats.sqlite'), at);
+      expect(!restored.ok && restored.detail)
+        .withContext(name)
+        .toContain('file in use itself');
+    }
+    expect(((await fleetOf(place('boats.sqlite'))) as { fleet: unknown[] }).fleet.length).toBe(3);
   });
 
   it('is refused when it is of a newer program', async () => {

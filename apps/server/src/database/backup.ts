@@ -16,8 +16,9 @@ export type Restored =
 /** What a copy is called until it is whole and checked. */
 export const unfinished = (file: string): string => `${file}.restoring`;
 
-const remove = (file: string): Promise<void[]> =>
-  Promise.all(['', '-wal', '-shm', '-journal'].map((ending) => rm(file + ending, { force: true })));
+const remove = async (file: string): Promise<void> => {
+  for (const ending of ['', '-wal', '-shm', '-journal']) await rm(file + ending, { force: true });
+};
 
 const onDisk = async (path: string): Promise<void> => {
   const handle = await open(path, 'r');

@@ -56,6 +56,22 @@ describe('migrations', () => {
     expect(await counts()).toEqual(before);
   });
 
+  it('are recorded in the transaction that they are, so that neither is there without the other', async () => {
+    const path = next(
+      "ALTER TABLE boats ADD COLUMN berth TEXT;\nINSERT INTO migrations (name) VALUES ('900-next.sql');",
+    );
+    // Its own record collides: then nothing of it may stand.
+    await expectAsync(migrate(database.sequelize, database.file, run, path)).toBeRejected();
+    const columns = async (): Promise<string[]> =>
+      (await database.sequelize.query<{ name: string }>('PRAGMA table_info(boats)', { type: QueryTypes.SELECT })).map(
+        ({ name }) => name,
+      );
+    expect(await columns()).not.toContain('berth');
+    const good = next('ALTER TABLE boats ADD COLUMN berth TEXT;');
+    expect(await migrate(database.sequelize, database.file, run, good)).toEqual(['900-next.sql']);
+    expect(await columns()).toContain('berth');
+  });
+
   it('find the database in WAL mode, writing through, with foreign keys', async () => {
     const pragma = async (name: string): Promise<unknown> => {
       const [row] = await database.sequelize.query<Record<string, unknown>>(`PRAGMA ${name}`, {

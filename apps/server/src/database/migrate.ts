@@ -56,7 +56,9 @@ export const migrate = async (
     })),
     storage: {
       executed: async () => {
-        const rows = await sequelize.query<{ name: string }>('SELECT name FROM migrations', { type: QueryTypes.SELECT });
+        const rows = await sequelize.query<{ name: string }>('SELECT name FROM migrations', {
+          type: QueryTypes.SELECT,
+        });
         return rows.map(({ name }) => name);
       },
       // The record is written by the migration itself, in its transaction.

@@ -50,7 +50,7 @@ export const faultOf = async (file: string): Promise<string | null> => {
     const text = String(error);
     if (/SQLITE_CANTOPEN|SQLITE_PERM|SQLITE_AUTH|EACCES/.test(text))
       return `${file} cannot be opened. Let this user read and write it.`;
-    if (/SQLITE_CORRUPT/.test(text)) return `${file} is damaged. Restore a backup.`;
+    if (text.includes('SQLITE_CORRUPT')) return `${file} is damaged. Restore a backup.`;
     return `${file} is no file of Grey Keel.`;
   }
 };

@@ -1,15 +1,13 @@
-import { join } from 'node:path';
 import { putAside } from '../database/backup.ts';
+import { databaseIn, demoFolder, keepPrivate } from '../data-folder.ts';
 import { openDatabase } from '../database/open-database.ts';
 import { BoatStore } from '../fleet/boat-store.ts';
+import { dataFault } from '../start/start-fault.ts';
 import { seedDemo } from './seed-demo.ts';
 
-const folder = process.env['GREY_KEEL_DATA'];
-if (!folder) {
-  console.error('GREY_KEEL_DATA names the folder that the demo boats are put into; it is not set.');
-  process.exit(2);
-}
-const file = join(folder, 'grey-keel.sqlite');
+const folder = demoFolder();
+keepPrivate(folder);
+const file = databaseIn(folder);
 if (process.env['GREY_KEEL_RESET'] === 'yes') {
   const before = await putAside(file, 'reset', new Date());
   if (before.inUse) {
@@ -17,6 +15,11 @@ if (process.env['GREY_KEEL_RESET'] === 'yes') {
     process.exit(2);
   }
   if (before.aside !== null) console.log(`The demo starts anew; what was there is kept in ${before.aside}.`);
+}
+const fault = await dataFault(file);
+if (fault !== null && process.env['GREY_KEEL_RESET'] !== 'yes') {
+  console.error(fault);
+  process.exit(2);
 }
 const database = await openDatabase(file);
 const made = await seedDemo(new BoatStore(database), new Date());

@@ -271,6 +271,11 @@ export class BoatStore {
     return applied.plan;
   }
 
+  /** Forgets what it holds of a database that was exchanged for another. */
+  forget(): void {
+    this.held.clear();
+  }
+
   private hold(id: string, number: number, plan: Plan): void {
     this.held.delete(id);
     this.held.set(id, { number, plan });

@@ -7,7 +7,8 @@ import type { CatalogueStore } from '../catalogue/catalogue-store.ts';
 import type { Database } from '../database/open-database.ts';
 import type { BoatStore } from '../fleet/boat-store.ts';
 import type { Printer } from '../handover/printer.ts';
-import { backupRoutes } from './backup.ts';
+import type { Backups } from '../database/backups.ts';
+import { backupRoutes, backupsRoutes } from './backup.ts';
 import { boatRoutes } from './boats.ts';
 import { bundleRoutes } from './bundles.ts';
 import { calculationRoutes } from './calculations.ts';
@@ -17,6 +18,7 @@ import type { NewsStreams } from './events.ts';
 import { onlyFromHere } from './only-from-here.ts';
 import { openApiDocument } from './open-api.ts';
 import { notFound, problemHandler, sendProblem } from './problem.ts';
+import { withToken } from './token.ts';
 import { webApplication } from './web-application.ts';
 
 export interface Services {
@@ -28,6 +30,11 @@ export interface Services {
   /** The folder of the built web application, or null to serve the interface alone. */
   readonly webFolder: string | null;
   readonly costlyAMinute?: number;
+  readonly backups: Backups;
+  /** What has to be done when another file stands in the place of the database. */
+  readonly restored: () => Promise<void>;
+  /** Whoever has it comes in from anywhere; null for a server of this machine alone. */
+  readonly token: string | null;
   readonly printer: Printer;
   readonly streams: NewsStreams;
   /** The address the program is used under: the browser keeps what waits by it. */
@@ -43,6 +50,8 @@ const contentPolicy = {
     'script-src': ["'self'"],
     // The component library writes its theme into style elements at run time.
     'style-src': ["'self'", "'unsafe-inline'"],
+    // The application brings its own.
+    'font-src': ["'self'"],
     'img-src': ["'self'", 'data:'],
     'object-src': ["'none'"],
     'frame-ancestors': ["'none'"],
@@ -55,7 +64,7 @@ export const makeApp = (services: Services): Express => {
   const app = express();
   app.disable('x-powered-by');
   app.use(helmet({ contentSecurityPolicy: contentPolicy, strictTransportSecurity: false }));
-  app.use(onlyFromHere);
+  app.use(services.token === null ? onlyFromHere : withToken(services.token));
   const costly = rateLimit({
     windowMs: 60_000,
     limit: services.costlyAMinute ?? usualCostlyAMinute,
@@ -80,6 +89,7 @@ export const makeApp = (services: Services): Express => {
   api.use('/catalogue', catalogueRoutes(services, costly));
   api.use('/calculations', calculationRoutes());
   api.use('/backup', backupRoutes(services, costly));
+  api.use('/backups', backupsRoutes(services, costly));
   api.get('/openapi.json', (_request, response) => {
     response.json(openApiDocument());
   });

@@ -3,9 +3,11 @@ import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { backUp } from '../database/backup.ts';
+import type { Backups } from '../database/backups.ts';
 import type { Database } from '../database/open-database.ts';
+import { notFound, sendProblem } from './problem.ts';
 
-/** The whole shop as one file, taken while it is used. It is restored with the server stopped: `npm run restore`. */
+/** The whole shop as one file, taken while it is used. */
 export const backupRoutes = (
   { database, now }: { database: Database; now: () => Date },
   costly: RequestHandler,
@@ -27,6 +29,29 @@ export const backupRoutes = (
       void clear();
       if (error && !response.headersSent) next(error);
     });
+  });
+  return router;
+};
+
+/** The backups the program makes by itself: which there are, another now, and going back to one. */
+export const backupsRoutes = (
+  { backups, restored }: { backups: Backups; restored: () => Promise<void> },
+  costly: RequestHandler,
+): Router => {
+  const router = Router();
+  router.get('/', (_request, response) => {
+    response.json(backups.list());
+  });
+  router.post('/', costly, async (_request, response) => {
+    await backups.make();
+    response.status(201).json(backups.list());
+  });
+  router.post('/:name/restore', costly, async (request, response) => {
+    const answer = await backups.restore(String(request.params['name']));
+    if (answer === null) return sendProblem(response, notFound('backup of that name'));
+    if (!answer.ok) return sendProblem(response, { status: 409, title: 'Not restored', detail: answer.detail });
+    await restored();
+    response.status(204).end();
   });
   return router;
 };

@@ -9,7 +9,9 @@ const mostStreams = 64;
 
 export interface NewsStreams {
   readonly router: Router;
-  /** Ends every stream, so that a server that stops need not wait for them. */
+  /** Ends every stream, so that each comes back and asks for all that it missed. */
+  readonly again: () => void;
+  /** Ends every stream for good, so that a server that stops need not wait for them. */
   readonly end: () => void;
 }
 
@@ -35,11 +37,15 @@ export const newsStreams = ({ boats }: { boats: BoatStore }): NewsStreams => {
     channel.register(session);
     session.push('listening', 'hello');
   });
+  const again = (): void => {
+    for (const response of open) response.end();
+  };
   return {
     router,
+    again,
     end: () => {
       boats.news.off('boat', tell);
-      for (const response of open) response.end();
+      again();
     },
   };
 };

@@ -1,5 +1,6 @@
 import { calculations } from '@grey-keel/core';
 import {
+  backupsSchema,
   bundleSchema,
   catalogueEntrySchema,
   catalogueImportSchema,
@@ -160,6 +161,20 @@ const doors = (): Door[] => [
     summary: 'The whole database as one file',
     answer: 'application/vnd.sqlite3',
     refusals: [429],
+  },
+  {
+    method: 'get',
+    path: '/api/backups',
+    summary: 'The backups the program has made by itself, newest first',
+    answer: backupsSchema,
+  },
+  { method: 'post', path: '/api/backups', summary: 'Make one now', answer: backupsSchema, refusals: [429] },
+  {
+    method: 'post',
+    path: '/api/backups/{name}/restore',
+    summary: 'Go back to one; what is there is put aside',
+    answer: null,
+    refusals: [404, 409, 429],
   },
   { method: 'get', path: '/api/calculations', summary: 'The calculations by name', answer: named },
   ...[...calculations.values()].map(({ name, purpose, input, output }): Door => ({

@@ -2,12 +2,14 @@ import { HttpClient } from '@angular/common/http';
 import { inject, Injectable } from '@angular/core';
 import type { UnitChoice } from '@grey-keel/core/units';
 import {
+  backupsSchema,
   catalogueEntrySchema,
   fleetEntrySchema,
   importedBundleSchema,
   keptRevisionSchema,
   openedBoatSchema,
   revisionSchema,
+  type BackupEntry,
   type CatalogueEntry,
   type CatalogueImport,
   type CatalogueItem,
@@ -84,6 +86,18 @@ export class ServerApi {
 
   bundle(id: string): Observable<Blob> {
     return this.http.get(`api/boats/${id}/bundle`, { responseType: 'blob' });
+  }
+
+  backups(): Observable<BackupEntry[]> {
+    return this.http.get('api/backups').pipe(map((body) => backupsSchema.parse(body)));
+  }
+
+  makeBackup(): Observable<BackupEntry[]> {
+    return this.http.post('api/backups', null).pipe(map((body) => backupsSchema.parse(body)));
+  }
+
+  restoreBackup(name: string): Observable<unknown> {
+    return this.http.post(`api/backups/${name}/restore`, null);
   }
 
   backup(): Observable<Blob> {

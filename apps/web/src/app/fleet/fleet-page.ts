@@ -1,27 +1,32 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { FormsModule } from '@angular/forms';
 import { Router } from '@angular/router';
 import { nameSchema, type FleetEntry } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
 import { InputText } from 'primeng/inputtext';
-import { firstValueFrom } from 'rxjs';
+import { debounceTime, filter, firstValueFrom, merge } from 'rxjs';
 import { problemOf } from '../api/problem.ts';
 import { ServerApi } from '../api/server-api.ts';
 import { ChoiceField, choicesOf } from '../shared/choice-field.ts';
 import { fileNameOf, saveFile } from '../shared/save-file.ts';
 import { fleetEvents, fleetFeature } from '../state/lists.ts';
 import { newId } from '../state/open-plan.ts';
+import { ServerNews } from '../state/server-news.ts';
 import { selectTheme, selectUnitChoice, viewEvents } from '../state/view.ts';
+import { BackupsDialog } from './backups-dialog.ts';
 import { fleetFilters, filterFleet, type FleetFilter } from './fleet-filter.ts';
 import { FleetList } from './fleet-list.ts';
 
+/** How long it is waited for a change that follows at once, ms. */
+const settleMs = 400;
 /** The server takes at most this much; saying so here spares the sending. */
 const largestBundleBytes = 8 * 1024 * 1024;
 
 /** All the boats of the shop, each with her own small waterline. */
 @Component({
   selector: 'gk-fleet-page',
-  imports: [ChoiceField, FleetList, FormsModule, InputText],
+  imports: [BackupsDialog, ChoiceField, FleetList, FormsModule, InputText],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <header>
@@ -34,7 +39,7 @@ const largestBundleBytes = 8 * 1024 * 1024;
         <p class="sheet told" [class.bad]="words.bad" role="alert">
           {{ words.text }}
           @if (words.removed; as gone) {
-            <button type="button" class="plain" (click)="recall(gone)">Bring her back</button>
+            <button type="button" class="plain" (click)="recall(gone)">Undo</button>
           }
           <button type="button" class="plain" (click)="message.set(null)">Good</button>
         </p>
@@ -47,7 +52,7 @@ const largestBundleBytes = 8 * 1024 * 1024;
             <input pInputText id="new-boat" name="name" autocomplete="off" placeholder="her name" [(ngModel)]="name" />
             <button type="submit" class="action chief">Add boat</button>
           </form>
-          <button type="button" class="action" (click)="backUp()">Back up the shop</button>
+          <button type="button" class="action" id="open-backups" (click)="backupsOpen.set(true)">Backups</button>
           <label class="action file" for="bundle-file">
             Import a bundle
             <input id="bundle-file" type="file" accept=".json,application/json" (change)="take($event)" />
@@ -97,6 +102,9 @@ const largestBundleBytes = 8 * 1024 * 1024;
         }
       </section>
     </main>
+    @defer (when backupsOpen()) {
+      <gk-backups-dialog [(open)]="backupsOpen" (done)="restored($event)" />
+    }
   `,
   styles: `
     header {
@@ -166,6 +174,7 @@ export class FleetPage {
   protected readonly store = inject(Store);
   private readonly api = inject(ServerApi);
   private readonly router = inject(Router);
+  protected readonly backupsOpen = signal(false);
   protected readonly nextTheme = viewEvents.nextThemeWanted();
   protected readonly theme = this.store.selectSignal(selectTheme);
   protected readonly units = this.store.selectSignal(selectUnitChoice);
@@ -181,6 +190,11 @@ export class FleetPage {
 
   constructor() {
     this.load();
+    const news = inject(ServerNews);
+    // What others add, change and delete is seen without a reload, a little after the last of several changes.
+    merge(news.told, news.linked.pipe(filter((up) => up)))
+      .pipe(debounceTime(settleMs), takeUntilDestroyed())
+      .subscribe(() => this.load());
   }
 
   protected load(): void {
@@ -249,19 +263,16 @@ export class FleetPage {
     });
   }
 
-  protected backUp(): void {
-    void this.trying(async () => {
-      const day = new Date().toISOString().slice(0, 10);
-      saveFile(await firstValueFrom(this.api.backup()), `grey-keel-${day}.sqlite`);
-      this.message.set({ text: 'The backup holds every boat. It is restored with "npm run restore".', bad: false });
-    });
+  protected restored(words: string): void {
+    this.message.set({ text: words, bad: false });
+    this.load();
   }
 
   protected remove(boat: FleetEntry): void {
     void this.trying(async () => {
       await firstValueFrom(this.api.remove(boat.id));
       this.store.dispatch(fleetEvents.boatRemoved({ id: boat.id }));
-      this.message.set({ text: `${boat.name} was taken off the fleet.`, bad: false, removed: boat });
+      this.message.set({ text: `${boat.name} was deleted.`, bad: false, removed: boat });
     });
   }
 

@@ -1,7 +1,6 @@
 import { HttpTestingController } from '@angular/common/http/testing';
 import { TestBed } from '@angular/core/testing';
 import type { Action } from '@ngrx/store';
-import type { BehaviorSubject } from 'rxjs';
 import { emptyPlan } from '@grey-keel/model';
 import { fleetEvents } from '../state/lists.ts';
 import { ServerNews } from '../state/server-news.ts';
@@ -352,7 +351,7 @@ describe('the pages', () => {
       expect(await says(planEvents.revisionRefused({ revisionId: edit.revisionId, detail: 'no' }))).toContain(
         '1 not saved',
       );
-      (TestBed.inject(ServerNews).linked as BehaviorSubject<boolean>).next(false);
+      TestBed.inject(ServerNews).linked.next(false);
       expect(await says()).toContain('no server; nothing waits here');
     });
 
@@ -419,7 +418,7 @@ describe('the pages', () => {
       http.expectOne({ method: 'DELETE', url: 'api/boats/a' }).flush(null);
       await new Promise((resolve) => setTimeout(resolve));
       await settle();
-      expect(text(root, '.told')).toContain('Alpha was taken off the fleet. Bring her back');
+      expect(text(root, '.told')).toContain('Alpha was deleted. Undo');
       expect(root.querySelector('[data-boat="a"]')).toBeNull();
     });
 

@@ -1,4 +1,5 @@
 import { TestBed } from '@angular/core/testing';
+import { openDB } from 'idb';
 import { Outbox } from './outbox.ts';
 
 const entry = (revisionId: string, boatId: string, base = 3) => ({ revisionId, boatId, base, edits: [], patches: [] });
@@ -60,5 +61,51 @@ describe('the outbox', () => {
     expect((await outbox.adopt(boatId)).length).toBe(2);
     // Notes of other boats are none of this test's business.
     expect(ids.filter((id) => localStorage.getItem(`grey-keel-note-${id}`) !== null)).toEqual([]);
+  });
+
+  it('puts aside what cannot be read, says how much, and hides nothing that can', async () => {
+    const revisionId = crypto.randomUUID();
+    const gone = new Outbox();
+    gone.note(entry(revisionId, boatId));
+    localStorage.setItem('grey-keel-note-broken', '{"revisionId": 1');
+    localStorage.setItem('grey-keel-note-other', '"a word"');
+    void navigator.locks
+      .request(`grey-keel-tab-${gone.tabId}`, { steal: true }, () => Promise.resolve())
+      .catch(() => undefined);
+    const raw = await openDB('grey-keel', 1);
+    await raw.put('outbox', { revisionId: `no-uuid-${boatId}`, boatId, edits: 'none' });
+    raw.close();
+    await new Promise((resolve) => setTimeout(resolve, 50));
+    expect((await outbox.adopt(boatId)).map((one) => one.revisionId)).toEqual([revisionId]);
+    expect(outbox.takeDamaged()).toBe(3);
+    expect(outbox.takeDamaged()).toBe(0);
+    const aside = ['broken', 'other', `no-uuid-${boatId}`].map((name) => `grey-keel-damaged-${name}`);
+    expect(aside.filter((key) => localStorage.getItem(key) === null)).toEqual([]);
+    for (const key of aside) localStorage.removeItem(key);
+    expect((await outbox.adopt(boatId)).length).toBe(1);
+  });
+
+  it('puts what was chosen in the place of what it came from, before what was made while it was asked', async () => {
+    const [first, second, chosen] = [crypto.randomUUID(), crypto.randomUUID(), crypto.randomUUID()];
+    await outbox.put(entry(first, boatId));
+    await outbox.put(entry(second, boatId));
+    await outbox.replace([first], [entry(chosen, boatId, 7)]);
+    expect((await outbox.adopt(boatId)).map(({ revisionId }) => revisionId)).toEqual([chosen, second]);
+    await outbox.forget([chosen, second]);
+  });
+
+  it('lets one of two tabs that look at once take what a closed one left', async () => {
+    const revisionId = crypto.randomUUID();
+    const gone = new Outbox();
+    await gone.put(entry(revisionId, boatId));
+    void navigator.locks
+      .request(`grey-keel-tab-${gone.tabId}`, { steal: true }, () => Promise.resolve())
+      .catch(() => undefined);
+    await new Promise((resolve) => setTimeout(resolve, 50));
+    const other = new Outbox();
+    let taken = 0;
+    for (let i = 0; i < 5; i++)
+      for (const left of await Promise.all([outbox.takeLeft(boatId), other.takeLeft(boatId)])) taken += left.length;
+    expect(taken).toBe(1);
   });
 });

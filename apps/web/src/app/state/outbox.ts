@@ -49,6 +49,15 @@ const openDatabase = (name: string): Promise<IDBPDatabase<Schema>> =>
     },
   });
 
+/** How long a database may take to open before it counts as damaged, ms. */
+const patienceMs = 4000;
+
+const within = <T>(ms: number, work: Promise<T>): Promise<T> =>
+  Promise.race([
+    work,
+    new Promise<never>((_resolve, reject) => setTimeout(() => reject(new Error(`Nothing within ${ms} ms.`)), ms)),
+  ]);
+
 const parsed = (text: string | null): unknown => {
   try {
     return JSON.parse(text ?? 'null');
@@ -60,13 +69,32 @@ const parsed = (text: string | null): unknown => {
 @Injectable({ providedIn: 'root' })
 export class Outbox {
   readonly tabId = crypto.randomUUID();
-  /** How many things that waited here could not be read, and were put aside. */
-  damaged = 0;
-  private readonly database: Promise<IDBPDatabase<Schema>> = openDatabase('grey-keel');
+  private damaged = 0;
+  private readonly database: Promise<IDBPDatabase<Schema>> = this.opened();
 
   constructor() {
     // Held as long as this tab lives: what a tab without its lock left behind is nobody's, and is sent by the next.
+    // Where nothing opens, nobody need hear of it before something is to be put there.
+    this.database.catch(() => undefined);
     void navigator.locks.request(lockOf(this.tabId), () => new Promise<never>(() => undefined)).catch(() => undefined);
+  }
+
+  /** How many things that waited here could not be read since this was asked last. */
+  takeDamaged(): number {
+    const { damaged } = this;
+    this.damaged = 0;
+    return damaged;
+  }
+
+  /** A database that does not open is left as it is, and another is begun beside it: edits must not wait for it. */
+  private async opened(): Promise<IDBPDatabase<Schema>> {
+    for (const name of ['grey-keel', 'grey-keel-beside'])
+      try {
+        return await within(patienceMs, openDatabase(name));
+      } catch {
+        this.damaged += 1;
+      }
+    throw new Error('This browser keeps nothing.');
   }
 
   /**

@@ -27,6 +27,7 @@ export const planEvents = createActionGroup({
     'revision refused': props<{ revisionId: string; detail: string }>(),
     'stuck dropped': props<{ revisionId: string }>(),
     'retry due': emptyProps(),
+    told: props<{ words: string }>(),
     'notice read': emptyProps(),
   },
 });

@@ -1,9 +1,9 @@
 import { HttpErrorResponse } from '@angular/common/http';
 import { TestBed } from '@angular/core/testing';
-import type { BoatNews, Edit, KeptRevision, OpenedBoat, Revision, RevisionRequest } from '@grey-keel/model';
+import type { Edit, KeptRevision, OpenedBoat, Revision, RevisionRequest } from '@grey-keel/model';
 import { provideEffects } from '@ngrx/effects';
 import { provideState, provideStore, Store } from '@ngrx/store';
-import { of, throwError, type BehaviorSubject, type Observable, type Subject } from 'rxjs';
+import { of, throwError, type Observable } from 'rxjs';
 import { ServerApi } from '../api/server-api.ts';
 import { heardNews, opened, revision } from '../testing/plans.ts';
 import { Outbox } from './outbox.ts';
@@ -161,7 +161,7 @@ describe('sending', () => {
     const theirs = revision(5, [rename('Theirs')]);
     server.revisions = [revision(4, []), theirs];
     const { boatId } = state();
-    (news.told as Subject<BoatNews>).next({
+    news.told.next({
       boatId: boatId ?? '',
       number: 5,
       revisionId: theirs.revisionId,
@@ -174,7 +174,7 @@ describe('sending', () => {
       plan: { ...server.boat.plan, boat: { ...server.boat.plan.boat, name: 'Old' } },
     };
     server.revisions = [revision(1, []), revision(2, [])];
-    (news.linked as BehaviorSubject<boolean>).next(true);
+    news.linked.next(true);
     await until(() => state().number === 2);
     expect(state().plan?.boat.name).toBe('Old');
   });

@@ -157,6 +157,19 @@ export class PlanEffects {
     { dispatch: false },
   );
 
+  readonly tellDamaged = createEffect(() =>
+    this.events.pipe(
+      ofType(planEvents.boatLoaded),
+      map(() => this.outbox.takeDamaged()),
+      filter((count) => count > 0),
+      map((count) =>
+        planEvents.told({
+          words: `${count === 1 ? 'One change that waited' : `${count} changes that waited`} in this browser could not be read. What can be read is sent; the rest is put aside in the browser under "grey-keel-damaged".`,
+        }),
+      ),
+    ),
+  );
+
   readonly retry = createEffect(() =>
     this.events.pipe(
       ofType(planEvents.sendingFailed),

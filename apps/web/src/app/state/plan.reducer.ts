@@ -267,6 +267,7 @@ export const planFeature = createFeature({
       ...state,
       stuck: state.stuck.filter((one) => one.revisionId !== revisionId),
     })),
+    on(planEvents.told, (state, { words }): PlanState => ({ ...state, notice: words })),
     on(planEvents.noticeRead, (state): PlanState => ({ ...state, notice: null })),
   ),
 });

@@ -48,7 +48,11 @@ export class ViewEffects {
         tap(() => {
           const { units, theme } = this.view();
           this.root.dataset['theme'] = theme;
-          localStorage.setItem(key, JSON.stringify({ units, theme }));
+          try {
+            localStorage.setItem(key, JSON.stringify({ units, theme }));
+          } catch {
+            // A browser that keeps nothing: the choice holds for this page.
+          }
         }),
       ),
     { dispatch: false },

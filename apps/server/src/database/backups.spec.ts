@@ -1,0 +1,70 @@
+import { existsSync, readdirSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { emptyPlan } from '@grey-keel/model';
+import { BoatStore } from '../fleet/boat-store.ts';
+import { scratchFolder } from '../testing/test-server.ts';
+import { unfinished } from './backup.ts';
+import { Backups, mostBackups } from './backups.ts';
+import { openDatabase, type Database } from './open-database.ts';
+
+describe('the backups that are made by themselves', () => {
+  let folder: ReturnType<typeof scratchFolder>;
+  let database: Database;
+  let now: Date;
+  let backups: Backups;
+  const hours = (count: number): Date => new Date(now.getTime() + count * 3600e3);
+
+  beforeEach(async () => {
+    folder = scratchFolder();
+    // The age of a backup is that of its file, so the clock of the test starts at this moment.
+    now = new Date();
+    database = await openDatabase(join(folder.path, 'boats.sqlite'));
+    backups = new Backups(database, () => now);
+  });
+  afterEach(async () => {
+    await database.close();
+    folder.remove();
+  });
+
+  it('are made once a day, and the oldest make room', async () => {
+    expect((await backups.makeDue())?.name).toMatch(/^grey-keel-.*\.sqlite$/);
+    now = hours(23);
+    expect(await backups.makeDue()).toBeNull();
+    for (let i = 0; i < mostBackups + 2; i++) {
+      now = hours(25);
+      await backups.make();
+    }
+    const names = backups.list().map(({ name }) => name);
+    expect(names.length).toBe(mostBackups);
+    expect([...names].sort().reverse()).toEqual(names);
+    expect(readdirSync(backups.folder).length).toBe(mostBackups);
+  });
+
+  it('are restored while the database is open; what was there is put aside', async () => {
+    const boats = new BoatStore(database);
+    await boats.create('first', emptyPlan('First'));
+    const made = await backups.make();
+    await boats.create('second', emptyPlan('Second'));
+    expect(await backups.restore('grey-keel-none.sqlite')).toBeNull();
+    const [restored] = await Promise.all([
+      backups.restore(made?.name ?? ''),
+      // A write that comes meanwhile waits, and lands in what was restored.
+      boats.create('third', emptyPlan('Third')),
+    ]);
+    expect(restored?.ok).toBeTrue();
+    boats.forget();
+    expect((await boats.fleet()).map(({ id }) => id)).toEqual(['first', 'third']);
+    expect(restored?.ok && restored.aside !== null && existsSync(restored.aside)).toBeTrue();
+  });
+
+  it('are not mistaken for one that a kill left half made, which is deleted at the next start', async () => {
+    const made = await backups.make();
+    const half = unfinished(join(backups.folder, made?.name ?? ''));
+    writeFileSync(half, 'half');
+    writeFileSync(`${database.file}.restoring-wal`, 'half');
+    expect(backups.list().length).toBe(1);
+    expect((await backups.clearUnfinished()).sort()).toEqual([`${database.file}.restoring-wal`, half].sort());
+    expect(existsSync(half)).toBeFalse();
+    expect(await backups.clearUnfinished()).toEqual([]);
+  });
+});

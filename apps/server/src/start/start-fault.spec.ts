@@ -1,0 +1,78 @@
+import { chmodSync, existsSync, mkdirSync, readdirSync, statSync, writeFileSync } from 'node:fs';
+import { createServer, type AddressInfo } from 'node:net';
+import { join } from 'node:path';
+import sqlite3 from 'sqlite3';
+import { databaseIn, keepPrivate } from '../data-folder.ts';
+import { openDatabase } from '../database/open-database.ts';
+import { scratchFolder } from '../testing/test-server.ts';
+import { dataFault, portFault } from './start-fault.ts';
+
+describe('what stands in the way of a start', () => {
+  let folder: ReturnType<typeof scratchFolder>;
+  let file: string;
+  const made = async (): Promise<void> => (await openDatabase(file)).close();
+  const sql = (text: string): Promise<void> =>
+    new Promise((resolve, reject) => {
+      const connection = new sqlite3.Database(file);
+      connection.exec(text, (error) => connection.close(() => (error ? reject(error) : resolve())));
+    });
+
+  beforeEach(() => {
+    folder = scratchFolder();
+    file = databaseIn(folder.path);
+  });
+  afterEach(() => folder.remove());
+
+  it('is nothing on a new machine, nor where the data are as they were left, and nothing is made by looking', async () => {
+    expect(await dataFault(file)).toBeNull();
+    expect(await dataFault(databaseIn(join(folder.path, 'not', 'there')))).toBeNull();
+    expect(readdirSync(folder.path)).toEqual([]);
+    await made();
+    expect(await dataFault(file)).toBeNull();
+  });
+
+  it('is a file that is damaged, of something else, or of a newer program', async () => {
+    writeFileSync(file, 'a letter to the harbour master');
+    expect(await dataFault(file)).toContain('no file of Grey Keel');
+    writeFileSync(file, '');
+    await sql('CREATE TABLE recipes (name TEXT)');
+    expect(await dataFault(file)).toContain('no file of Grey Keel');
+    writeFileSync(file, '');
+    await made();
+    await sql("INSERT INTO migrations (name) VALUES ('999-later.sql')");
+    expect(await dataFault(file)).toContain('newer Grey Keel');
+  });
+
+  it('is a database that is missing while a copy was put aside: a start does not begin empty', async () => {
+    const aside = `${file}.before-restore-2026-06-01T08-00-00-000Z`;
+    writeFileSync(aside, '');
+    const fault = await dataFault(file);
+    expect(fault).toContain(aside);
+    expect(fault).toContain('npm run restore');
+    expect(existsSync(file)).toBeFalse();
+  });
+
+  it('is a port in use, said with what to do', async () => {
+    const other = createServer();
+    await new Promise<void>((resolve) => other.listen(0, '127.0.0.1', resolve));
+    const { port } = other.address() as AddressInfo;
+    expect(await portFault('127.0.0.1', port)).toContain(`Port ${port} is in use`);
+    await new Promise((resolve) => other.close(resolve));
+    expect(await portFault('127.0.0.1', port)).toBeNull();
+    expect(await portFault('192.0.2.1', 0)).toContain('GREY_KEEL_HOST');
+  });
+
+  it('does not keep others out of the data of a user by itself: the folder is made private', () => {
+    const data = join(folder.path, 'data');
+    mkdirSync(join(data, 'backups'), { recursive: true });
+    writeFileSync(databaseIn(data), '');
+    chmodSync(data, 0o755);
+    const before = process.umask();
+    keepPrivate(data);
+    writeFileSync(join(data, 'later'), '');
+    process.umask(before);
+    const mode = (path: string): number => statSync(path).mode & 0o777;
+    expect([mode(data), mode(join(data, 'backups'))]).toEqual([0o700, 0o700]);
+    expect([mode(databaseIn(data)), mode(join(data, 'later'))]).toEqual([0o600, 0o600]);
+  });
+});

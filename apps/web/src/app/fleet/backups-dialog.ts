@@ -1,0 +1,152 @@
+import { DatePipe, DecimalPipe } from '@angular/common';
+import { ChangeDetectionStrategy, Component, effect, inject, model, output, signal } from '@angular/core';
+import type { BackupEntry } from '@grey-keel/model';
+import { Button } from 'primeng/button';
+import { Dialog } from 'primeng/dialog';
+import { Message } from 'primeng/message';
+import { TableModule } from 'primeng/table';
+import { firstValueFrom } from 'rxjs';
+import { problemOf } from '../api/problem.ts';
+import { ServerApi } from '../api/server-api.ts';
+import { saveFile } from '../shared/save-file.ts';
+
+/** The backups of the shop: those made by themselves, one now, one to take away, and going back to one. */
+@Component({
+  selector: 'gk-backups-dialog',
+  imports: [Button, DatePipe, DecimalPipe, Dialog, Message, TableModule],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <p-dialog
+      header="Backups of the shop"
+      [visible]="open()"
+      (visibleChange)="open.set($event)"
+      [modal]="true"
+      [dismissableMask]="true"
+      [draggable]="false"
+      [resizable]="false"
+      styleClass="backups"
+      [style]="{ width: 'min(720px, 96vw)' }"
+    >
+      <p>
+        A backup is made once a day; the last fourteen stay. Each holds every boat and the catalogue. A disk that fails
+        takes them along: keep one elsewhere, too.
+      </p>
+      <div class="row">
+        <p-button label="Back up now" [disabled]="working()" (onClick)="make()" />
+        <p-button label="Download a backup" severity="secondary" [disabled]="working()" (onClick)="download()" />
+      </div>
+      @if (problem(); as words) {
+        <p-message severity="error">{{ words }}</p-message>
+      }
+      @if (wanted(); as one) {
+        <p-message severity="warn" styleClass="asking">
+          <p>
+            Go back to {{ one.at | date: 'd MMM y, HH:mm' }}? Every boat will be as it was then, for everyone. What is
+            there now is put aside beside the data, and nothing of it is deleted.
+          </p>
+          <p-button
+            label="Restore this backup"
+            severity="danger"
+            [disabled]="working()"
+            (onClick)="restore(one)"
+          />&nbsp;<p-button label="Cancel" severity="secondary" (onClick)="wanted.set(null)" />
+        </p-message>
+      }
+      <p-table [value]="list()" [tableStyle]="{ 'min-width': '100%' }">
+        <ng-template #header>
+          <tr>
+            <th scope="col">Made</th>
+            <th scope="col" class="figure">Size</th>
+            <th scope="col"><span class="hidden">Restore</span></th>
+          </tr>
+        </ng-template>
+        <ng-template #body let-one>
+          <tr>
+            <td>{{ one.at | date: 'EEE d MMM y, HH:mm' }}</td>
+            <td class="figure mono">{{ one.bytes / 1e6 | number: '1.1-1' }} MB</td>
+            <td class="figure">
+              <p-button
+                label="Restore"
+                severity="secondary"
+                [ariaLabel]="'Restore the backup of ' + (one.at | date: 'd MMM y, HH:mm')"
+                [disabled]="working()"
+                (onClick)="wanted.set(one)"
+              />
+            </td>
+          </tr>
+        </ng-template>
+        <ng-template #emptymessage>
+          <tr>
+            <td colspan="3">
+              None yet. The first is made when the program has run for a moment; or press "Back up now".
+            </td>
+          </tr>
+        </ng-template>
+      </p-table>
+    </p-dialog>
+  `,
+  styles: `
+    .row {
+      display: flex;
+      gap: 8px;
+      margin: 8px 0;
+    }
+    .figure {
+      text-align: right;
+    }
+    .hidden {
+      position: absolute;
+      clip-path: inset(50%);
+    }
+  `,
+})
+export class BackupsDialog {
+  private readonly api = inject(ServerApi);
+  readonly open = model.required<boolean>();
+  /** What was done, in words for the page behind. */
+  readonly done = output<string>();
+  protected readonly list = signal<BackupEntry[]>([]);
+  protected readonly wanted = signal<BackupEntry | null>(null);
+  protected readonly problem = signal<string | null>(null);
+  protected readonly working = signal(false);
+
+  constructor() {
+    effect(() => {
+      if (!this.open()) return;
+      this.wanted.set(null);
+      void this.trying(async () => this.list.set(await firstValueFrom(this.api.backups())));
+    });
+  }
+
+  protected make(): void {
+    void this.trying(async () => this.list.set(await firstValueFrom(this.api.makeBackup())));
+  }
+
+  protected download(): void {
+    void this.trying(async () => {
+      const day = new Date().toISOString().slice(0, 10);
+      saveFile(await firstValueFrom(this.api.backup()), `grey-keel-${day}.sqlite`);
+    });
+  }
+
+  protected restore(one: BackupEntry): void {
+    void this.trying(async () => {
+      await firstValueFrom(this.api.restoreBackup(one.name));
+      this.wanted.set(null);
+      this.open.set(false);
+      this.done.emit('The backup was restored. What was there before is put aside beside the data.');
+    });
+  }
+
+  private async trying(work: () => Promise<void>): Promise<void> {
+    this.working.set(true);
+    this.problem.set(null);
+    try {
+      await work();
+    } catch (error) {
+      this.problem.set(problemOf(error).detail);
+    } finally {
+      this.working.set(false);
+    }
+  }
+}
