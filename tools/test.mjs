@@ -44,7 +44,13 @@ const suites = {
   format: () => checked(bin('prettier'), ['--check', '--log-level', 'warn', '.']),
   types: () => checked(process.execPath, ['tools/types.mjs']),
   formats: () => checked(process.execPath, ['--import', 'tsx', 'tools/formats.ts', '--check']),
-  node: () => counted(['packages/**/*.spec.ts', 'apps/server/**/*.spec.ts', 'tools/**/*.spec.ts']),
+  node: () =>
+    counted([
+      'packages/**/*.spec.ts',
+      'apps/server/**/*.spec.ts',
+      'tools/**/*.spec.ts',
+      'apps/web/testing/**/*.spec.ts',
+    ]),
   web: karma,
   e2e: async () => {
     buildWeb();

@@ -1,3 +1,5 @@
+import { fork } from 'node:child_process';
+import { fileURLToPath } from 'node:url';
 import { readdirSync, writeFileSync, mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { QueryTypes } from 'sequelize';
@@ -71,6 +73,37 @@ describe('migrations', () => {
     expect(await migrate(database.sequelize, database.file, run, good)).toEqual(['900-next.sql']);
     expect(await columns()).toContain('berth');
   });
+
+  it('survive a kill before any statement: either none of it is there or all, and the next start ends it', async () => {
+    const before = await counts();
+    const path = next(
+      "ALTER TABLE boats ADD COLUMN berth TEXT;\nUPDATE boats SET berth = 'inner';\nCREATE TABLE berths (name TEXT);",
+    );
+    await database.close();
+    const dieAt = (statement: number): Promise<number | null> =>
+      new Promise((resolve) => {
+        const script = fileURLToPath(new URL('../testing/migrate-and-die.ts', import.meta.url));
+        const child = fork(script, [database.file, path, String(statement)], { execArgv: ['--import', 'tsx'] });
+        let told: number | null = null;
+        child.once('message', (message) => (told = Number(message)));
+        child.once('exit', () => resolve(told));
+      });
+    // BEGIN, the three, the record and COMMIT.
+    for (let statement = 0; statement < 6; statement++) {
+      expect(await dieAt(statement))
+        .withContext(`before statement ${statement}`)
+        .toBeNull();
+      database = await openDatabase(database.file);
+      expect(await counts()).toEqual(before);
+      const [columns] = await database.sequelize.query('PRAGMA table_info(boats)');
+      expect(JSON.stringify(columns)).not.toContain('berth');
+      await database.close();
+    }
+    expect(await dieAt(99)).toBe(6);
+    database = await openDatabase(database.file);
+    expect(await migrate(database.sequelize, database.file, run, path)).toEqual([]);
+    expect(await counts()).toEqual(before);
+  }, 60_000);
 
   it('find the database in WAL mode, writing through, with foreign keys', async () => {
     const pragma = async (name: string): Promise<unknown> => {

@@ -13,6 +13,8 @@ const madeSchema = z.strictObject({
   patches: z.array(patchSchema),
   /** Why they wait aside: the server refused them, or they no longer apply. */
   reason: z.string().optional(),
+  /** The window in which it was on the screen; left out by earlier versions, where it is the tab that put it there. */
+  line: z.string().optional(),
 });
 const entrySchema = madeSchema.extend({
   tabId: z.string(),
@@ -68,7 +70,7 @@ const parsed = (text: string | null): unknown => {
 
 @Injectable({ providedIn: 'root' })
 export class Outbox {
-  readonly tabId = crypto.randomUUID();
+  readonly tabId: string = crypto.randomUUID();
   private damaged = 0;
   private readonly database: Promise<IDBPDatabase<Schema>> = this.opened();
 
@@ -110,10 +112,10 @@ export class Outbox {
     }
   }
 
-  async put(entry: Made): Promise<void> {
+  async put(entry: Made, line = this.tabId): Promise<void> {
     await this.writing(async (store, all) => {
       const order = all.find((one) => one.revisionId === entry.revisionId)?.order ?? this.after(all);
-      await store.put({ ...entry, tabId: this.tabId, order });
+      await store.put({ ...entry, tabId: this.tabId, line, order });
     });
     this.forgetNotes([entry.revisionId]);
   }
@@ -139,7 +141,7 @@ export class Outbox {
       const first = Math.min(...all.filter((one) => own.has(one.revisionId)).map(({ order }) => order));
       let order = Number.isFinite(first) ? first : this.after(all);
       for (const entry of entries) {
-        await store.put({ ...entry, tabId: this.tabId, order });
+        await store.put({ ...entry, tabId: this.tabId, line: this.tabId, order });
         order += 1e-6;
       }
     });
@@ -154,7 +156,7 @@ export class Outbox {
   async everything(): Promise<Made[]> {
     for (const boatId of new Set(this.notes().map((note) => note.boatId))) await this.takeUpNotes(boatId);
     const all = await this.readable(await (await this.database).getAll('outbox'));
-    return all.sort((a, b) => a.order - b.order).map(({ tabId: _tab, order: _order, ...made }) => made);
+    return all.sort((a, b) => a.order - b.order).map(({ tabId, order: _order, ...made }) => ({ line: tabId, ...made }));
   }
 
   /** Puts what waited elsewhere behind what waits here; what is here already stays as it is. */
@@ -163,39 +165,34 @@ export class Outbox {
       let order = this.after(all);
       for (const entry of entries)
         if (!all.some(({ revisionId }) => revisionId === entry.revisionId))
-          await store.put({ ...entry, tabId: this.tabId, order: order++ });
+          await store.put({ ...entry, tabId: this.tabId, line: entry.line ?? entry.revisionId, order: order++ });
     });
   }
 
-  /** What waits for a boat and belongs to this tab or to one that is gone, in order. */
-  async adopt(boatId: string): Promise<OutboxEntry[]> {
-    const { own, left } = await this.takenOver(boatId);
-    return [...own, ...left].sort((a, b) => a.order - b.order);
-  }
-
-  /** Only what tabs that are gone left for a boat, in order; it is this tab's from now on. */
-  async takeLeft(boatId: string): Promise<OutboxEntry[]> {
-    return (await this.takenOver(boatId)).left;
-  }
-
-  private async takenOver(boatId: string): Promise<{ own: OutboxEntry[]; left: OutboxEntry[] }> {
+  /**
+   * What waits for a boat and belongs to this tab or to one that is gone, in order, and is not known to this window yet.
+   * Of one window only: what two windows made without seeing each other is put on one another by the server alone, which
+   * asks. The others' comes with the next call.
+   */
+  async adopt(boatId: string, known: ReadonlySet<string> = new Set()): Promise<OutboxEntry[]> {
     const database = await this.database;
     await this.takeUpNotes(boatId);
     const waiting = await this.readable(await database.getAllFromIndex('outbox', 'boatId', boatId));
     const others = [...new Set(waiting.map(({ tabId }) => tabId))].filter((tabId) => tabId !== this.tabId);
-    const gone = new Set<string>();
-    for (const tabId of others) if (await this.isGone(tabId)) gone.add(tabId);
-    const own = waiting.filter(({ tabId }) => tabId === this.tabId);
-    const left: OutboxEntry[] = [];
+    const mine = new Set([this.tabId]);
+    for (const tabId of others) if (await this.isGone(tabId)) mine.add(tabId);
+    let adopted: OutboxEntry[] = [];
     // Two tabs may look at once: what is still the closed tab's when it is written is taken, by one of them.
     await this.writing(async (store, all) => {
-      for (const entry of all.filter((one) => one.boatId === boatId && gone.has(one.tabId))) {
-        const taken = { ...entry, tabId: this.tabId };
-        await store.put(taken);
-        left.push(taken);
-      }
+      const unknown = all
+        .filter((one) => one.boatId === boatId && mine.has(one.tabId) && !known.has(one.revisionId))
+        .map((one) => ({ ...one, line: one.line ?? one.tabId, tabId: this.tabId }))
+        .sort((a, b) => a.order - b.order);
+      const line = unknown.some((one) => one.line === this.tabId) ? this.tabId : unknown[0]?.line;
+      for (const one of unknown) await store.put(one.line === line ? { ...one, line: this.tabId } : one);
+      adopted = unknown.filter((one) => one.line === line);
     });
-    return { own, left: left.sort((a, b) => a.order - b.order) };
+    return adopted;
   }
 
   private after(all: readonly OutboxEntry[]): number {
@@ -234,7 +231,7 @@ export class Outbox {
     for (const { made: _made, tabId, ...entry } of this.notes()) {
       if (entry.boatId !== boatId || !(await this.isGone(tabId))) continue;
       if (await database.get('outbox', entry.revisionId)) this.forgetNotes([entry.revisionId]);
-      else await this.put(entry);
+      else await this.put(entry, tabId);
     }
   }
 

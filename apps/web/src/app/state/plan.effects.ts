@@ -75,7 +75,7 @@ export class PlanEffects {
       concatMap(({ revisionId, made }) => {
         if (!made) return EMPTY;
         // What has met a change from elsewhere meanwhile still waits, on the base it was made on.
-        const put = this.stillWaits(revisionId)
+        const put = this.waitingHere().has(revisionId)
           ? this.outbox.put(this.made(revisionId) ?? made)
           : this.outbox.forget([revisionId]);
         return from(put).pipe(
@@ -198,7 +198,8 @@ export class PlanEffects {
 
   readonly takeLeft = createEffect(() =>
     merge(interval(lookForLeftMs), this.news.tabCloses.pipe(switchMap(() => timer(200)))).pipe(
-      filter(() => this.state().status === 'ready'),
+      // What is made here is sent first: where it meets what was left, the server's history shows it.
+      filter(() => this.state().status === 'ready' && this.state().unsent.length === 0 && !this.state().clash),
       exhaustMap(() => this.leftTaken()),
     ),
   );
@@ -208,14 +209,15 @@ export class PlanEffects {
   }
 
   private made(revisionId: string): Made | null {
-    const { boatId, unsent } = this.state();
-    const entry = unsent.find((one) => one.revisionId === revisionId);
+    const { boatId, unsent, stuck } = this.state();
+    const entry = [...unsent, ...stuck].find((one) => one.revisionId === revisionId);
     return entry && boatId !== null ? { ...entry, boatId } : null;
   }
 
-  private stillWaits(revisionId: string): boolean {
+  /** Everything that waits and this window knows of: to be sent, aside, or asked about. */
+  private waitingHere(): ReadonlySet<string> {
     const { unsent, stuck, clash } = this.state();
-    return [...unsent, ...stuck].some((one) => one.revisionId === revisionId) || !!clash?.replaces.includes(revisionId);
+    return new Set([...[...unsent, ...stuck].map(({ revisionId }) => revisionId), ...(clash?.replaces ?? [])]);
   }
 
   private loaded(id: string): Observable<Action> {
@@ -261,7 +263,9 @@ export class PlanEffects {
   private leftTaken(): Observable<Action> {
     const { boatId } = this.state();
     if (boatId === null) return EMPTY;
-    return from(this.outbox.takeLeft(boatId)).pipe(
+    return from(this.outbox.adopt(boatId, this.waitingHere())).pipe(
+      // What came to be known while it was looked is not left.
+      map((entries) => entries.filter(({ revisionId }) => !this.waitingHere().has(revisionId))),
       filter((entries) => entries.length > 0),
       map(sorted),
       concatMap(({ unsent, stuck }) =>
@@ -270,7 +274,7 @@ export class PlanEffects {
         ),
       ),
       filter(() => this.state().boatId === boatId),
-      // They are this tab's by now, and are there when the boat is opened again.
+      // They are this tab's by now, and are found again by the next look.
       catchError(() => EMPTY),
     );
   }

@@ -5,6 +5,7 @@ import checkbox from '@primeuix/themes/aura/checkbox';
 import datatable from '@primeuix/themes/aura/datatable';
 import dialog from '@primeuix/themes/aura/dialog';
 import inputtext from '@primeuix/themes/aura/inputtext';
+import message from '@primeuix/themes/aura/message';
 import virtualscroller from '@primeuix/themes/aura/virtualscroller';
 
 /** Every colour and size of the interface, by theme. The one place they are named. */
@@ -161,7 +162,34 @@ export const writeThemes = (target: Document): void => {
 };
 
 /** Of the library's preset only what is used: whole, it is a fifth of the first view. */
-const used = { ...base, components: { button, checkbox, datatable, dialog, inputtext, virtualscroller } };
+const outlined = (colour: string) => ({
+  background: 'transparent',
+  hoverBackground: 'var(--water-wash)',
+  activeBackground: 'var(--water-wash)',
+  borderColor: colour,
+  hoverBorderColor: colour,
+  activeBorderColor: colour,
+  color: colour,
+  hoverColor: colour,
+  activeColor: colour,
+});
+const filled = (colour: string) => ({
+  ...outlined(colour),
+  background: colour,
+  hoverBackground: colour,
+  activeBackground: colour,
+  color: 'var(--sheet)',
+  hoverColor: 'var(--sheet)',
+  activeColor: 'var(--sheet)',
+});
+const framed = (colour: string) => ({
+  background: 'var(--sheet)',
+  borderColor: colour,
+  color: 'var(--ink)',
+  shadow: 'none',
+});
+
+const used = { ...base, components: { button, checkbox, datatable, dialog, inputtext, message, virtualscroller } };
 
 /** The component library in the same tokens: it reads the variables, so it follows whichever theme is chosen. */
 export const preset = definePreset(used, {
@@ -209,6 +237,18 @@ export const preset = definePreset(used, {
     },
   },
   components: {
+    button: {
+      // With the text a thumb's height.
+      root: { paddingY: '0.72rem' },
+      colorScheme: {
+        light: { root: { secondary: outlined('var(--water)'), danger: filled('var(--stop)') } },
+      },
+    },
+    message: {
+      colorScheme: {
+        light: { warn: framed('var(--check)'), error: framed('var(--stop)'), info: framed('var(--note)') },
+      },
+    },
     // The library takes the ring away from its text fields, and leaves a hair of another colour.
     inputtext: { root: { focusRing: { width: '3px', style: 'solid', color: 'var(--water)', offset: '1px' } } },
     checkbox: {
