@@ -410,4 +410,35 @@ export const mutants = [
     from: 'const roundDeg = 300;',
     to: 'const roundDeg = 400;',
   },
+  {
+    file: 'edits/put-patches.ts',
+    from: "const most = op === 'add' ? list.length : list.length - 1;",
+    to: 'const most = list.length;',
+  },
+  {
+    file: 'edits/put-patches.ts',
+    from: 'return Object.prototype.hasOwnProperty.call(holder, key) ? holder[String(key)] : undefined;',
+    to: 'return holder[String(key)];',
+  },
+  { file: 'edits/apply-edits.ts', from: 'step(straighten);', to: 'step(() => undefined);' },
+  {
+    file: 'edits/apply-edits.ts',
+    from: "const lost = dangling(applied.plan).find((path) => !before.has(path.join('/')));",
+    to: 'const lost = undefined as string[] | undefined;',
+  },
+  {
+    file: 'edits/what-edits-keep-true.ts',
+    from: '.slice(1))',
+    to: '.slice(2))',
+  },
+  {
+    file: 'findings/rule.ts',
+    from: 'return [couldNotCheck(rule)];',
+    to: 'return [];',
+  },
+  {
+    file: 'disturbance/quiet-plan.ts',
+    from: 'complete: count <= mostCombinations && looks.left > 0,',
+    to: 'complete: true,',
+  },
 ];

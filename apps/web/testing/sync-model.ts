@@ -252,12 +252,20 @@ export const runModel = async (seed: number, steps = 24): Promise<ModelFault[]> 
           .filter(({ revisionId }) => made.get(revisionId)?.client === maker.client)
           .map((one) => one.number),
       );
-      const [theirs, mine] = [server.plans[revision.number - 1], server.plans[last]];
-      const path = revision.paths.find(
-        (one) =>
-          other.paths.some((two) => meet(one, two)) &&
-          JSON.stringify(theirs && valueAt(theirs, one)) !== JSON.stringify(mine && valueAt(mine, one)),
-      );
+      const valueAfter = (number: number, path: Path): string | undefined => {
+        const plan = server.plans[number];
+        return JSON.stringify(plan && valueAt(plan, path));
+      };
+      const path = revision.paths.find((one) => {
+        if (!other.paths.some((two) => meet(one, two))) return false;
+        const theirLast = server.revisions.findLast(
+          ({ number, revisionId, paths }) =>
+            number < revision.number &&
+            made.get(revisionId)?.client !== maker.client &&
+            paths.some((two) => meet(one, two)),
+        );
+        return valueAfter(theirLast?.number ?? 0, one) !== valueAfter(last, one);
+      });
       if (path)
         fault(`revision ${revision.number} overwrote ${path.join('/')} of ${other.number} unasked, seen ${maker.seen}`);
     }

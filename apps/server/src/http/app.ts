@@ -19,7 +19,7 @@ import { onlyFromHere } from './only-from-here.ts';
 import { openApiDocument } from './open-api.ts';
 import { notFound, problemHandler, sendProblem } from './problem.ts';
 import { withToken } from './token.ts';
-import { webApplication } from './web-application.ts';
+import { buildOf, webApplication } from './web-application.ts';
 
 export interface Services {
   readonly boats: BoatStore;
@@ -74,9 +74,11 @@ export const makeApp = (services: Services): Express => {
       sendProblem(response, { status: 429, title: 'Too many at once', detail: 'Wait a minute and try again.' }),
   });
 
+  const build = services.webFolder === null ? null : buildOf(services.webFolder);
   const api = express.Router();
   api.use((_request, response, next) => {
     response.set('Cache-Control', 'no-store');
+    if (build !== null) response.set('Grey-Keel-Build', build);
     next();
   });
   api.get('/health', (_request, response) => {

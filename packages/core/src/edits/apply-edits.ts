@@ -182,8 +182,7 @@ const fitting = (plan: Plan): void => {
 const applyTo = (plan: Plan, edit: Edit): void => {
   switch (edit.type) {
     case 'restore':
-      putPatches(plan, edit.patches);
-      return straighten(plan);
+      return putPatches(plan, edit.patches);
     case 'describeBoat':
       Object.assign(plan.boat, edit.changes);
       return;
@@ -477,10 +476,18 @@ export const replayEdits = (plan: Plan, edits: readonly Edit[]): Applied | Refus
   let current = plan;
   try {
     for (const edit of edits) {
-      const [next, forward, back] = changing(current, (draft) => applyTo(draft, edit));
-      current = next;
-      patches.push(...toPatches(forward));
-      inverse = [...toPatches(back), ...inverse];
+      const step = (change: (draft: Plan) => void): void => {
+        const [next, forward, back] = changing(current, change);
+        current = next;
+        patches.push(...toPatches(forward));
+        inverse = [...toPatches(back), ...inverse];
+      };
+      step((draft) => applyTo(draft, edit));
+      if (edit.type !== 'restore') continue;
+      // Patches may hold anything: nothing else looks at the plan before the schema has.
+      const fault = planSchema.safeParse(current);
+      if (!fault.success) return { ok: false, errors: fieldErrors(fault.error, planSchema) };
+      step(straighten);
     }
   } catch (error) {
     if (error instanceof EditRefused) return refused(error.field, error.message);

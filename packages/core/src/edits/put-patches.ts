@@ -40,7 +40,10 @@ export const putPatches = (draft: object, patches: readonly Patch[]): void => {
     const key = patch.path[patch.path.length - 1];
     if (!isHolder(at) || key === undefined) throw new NoSuchPlace(patch.path);
     // What is put in is a copy: the same patch may be put in more than once.
-    const put: Patch = { ...patch, ...('value' in patch ? { value: JSON.parse(JSON.stringify(patch.value)) as NonNullable<Patch['value']> } : {}) };
+    const put: Patch = {
+      ...patch,
+      ...('value' in patch ? { value: JSON.parse(JSON.stringify(patch.value)) as NonNullable<Patch['value']> } : {}),
+    };
     if (Array.isArray(at)) inList(at, key, put);
     else if (patch.op !== 'remove') at[key] = put.value;
     else delete at[key];

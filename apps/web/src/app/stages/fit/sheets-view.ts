@@ -96,9 +96,8 @@ export class SheetsView {
   };
 
   protected async csv({ id, columns, rows }: SheetTable): Promise<void> {
-    const { unparse } = await import('papaparse');
-    // A cell that begins like a formula is not one: spreadsheets would run it.
-    const text = unparse({ fields: [...columns], data: rows.map((row) => [...row]) }, { escapeFormulae: true });
+    const { csvText } = await import('../../shared/csv-text.ts');
+    const text = csvText(columns, rows);
     saveFile(new Blob([text], { type: 'text/csv' }), fileNameOf(this.open.plan().boat.name, `-${id}.csv`));
   }
 }
