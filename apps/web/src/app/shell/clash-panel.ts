@@ -2,14 +2,9 @@ import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal } fr
 import type { Path } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
 import { planEvents } from '../state/plan.actions.ts';
-import { pathInWords } from '../state/path-in-words.ts';
+import { pathInWords, valueInWords } from '../state/path-in-words.ts';
 import { selectClash, selectPlan } from '../state/plan.selectors.ts';
-
-const inWords = (value: unknown): string => {
-  if (value === undefined) return 'taken away';
-  if (value === null) return 'nothing';
-  return typeof value === 'string' ? value : typeof value === 'object' ? 'its own version' : JSON.stringify(value);
-};
+import { selectUnitChoice } from '../state/view.ts';
 
 /** What two windows changed at once, side by side, to choose field by field. */
 @Component({
@@ -99,14 +94,15 @@ const inWords = (value: unknown): string => {
 export class ClashPanel {
   private readonly store = inject(Store);
   private readonly plan = this.store.selectSignal(selectPlan);
+  private readonly units = this.store.selectSignal(selectUnitChoice);
   protected readonly clash = this.store.selectSignal(selectClash);
   protected readonly fields = computed(() =>
     (this.clash()?.clashes ?? []).map(({ path, mine, theirs }) => ({
       key: path.join('/'),
       path,
       name: this.named(path),
-      mine: inWords(mine),
-      theirs: inWords(theirs),
+      mine: valueInWords(path, mine, this.units()),
+      theirs: valueInWords(path, theirs, this.units()),
     })),
   );
   protected readonly mine = linkedSignal<Record<string, boolean>>(() =>

@@ -39,7 +39,7 @@ import { ServerNews } from '../state/server-news.ts';
           <span class="dot waiting" aria-hidden="true"></span> this boat was deleted elsewhere{{ left() }}
         }
         @case ('asking') {
-          <span class="dot waiting" aria-hidden="true"></span> {{ unsent().length }} unsent: choose what stands first
+          <span class="dot waiting" aria-hidden="true"></span> not saved yet: choose what stands
         }
         @case ('unheard') {
           <span class="dot waiting" aria-hidden="true"></span> no server; nothing waits here

@@ -19,9 +19,10 @@ import { selectPlan, selectStuck } from '../state/plan.selectors.ts';
         <ul>
           @for (one of list(); track one.revisionId) {
             <li>
-              <span
-                ><strong>{{ one.what }}</strong> <span class="small">{{ one.reason }}</span></span
-              >
+              <div class="what">
+                <strong>{{ one.what }}</strong>
+                <p class="small">{{ one.reason }}</p>
+              </div>
               <p-button label="Export" severity="secondary" [ariaLabel]="'Export ' + one.what" (onClick)="save(one)" />
               <p-button
                 label="Delete"
@@ -50,7 +51,7 @@ import { selectPlan, selectStuck } from '../state/plan.selectors.ts';
       align-items: center;
       min-height: var(--touch);
     }
-    li > span {
+    .what {
       flex: 1;
     }
   `,

@@ -1,5 +1,6 @@
 import { aPlan, aTransducer } from '../testing/plans.ts';
-import { pathInWords, pathsInWords } from './path-in-words.ts';
+import { unitSets, type UnitChoice } from '@grey-keel/core/units';
+import { pathInWords, pathsInWords, valueInWords } from './path-in-words.ts';
 
 describe('a part of the plan in words', () => {
   const plan = { ...aPlan(), transducers: { 'a-wide': aTransducer({ name: 'Wide 190' }) } };
@@ -18,5 +19,16 @@ describe('a part of the plan in words', () => {
     );
     expect(words.split('; ').length).toBe(3);
     expect(words).toContain('and 2 more');
+  });
+
+  it('say a value with its unit, in the units chosen, where one has to choose between two', () => {
+    const say = (path: string[], value: unknown, units: UnitChoice = unitSets.metric): string =>
+      valueInWords(path, value, units);
+    expect(say(['boat', 'lengthM'], 9.11)).toBe('9.11 m');
+    expect(say(['boat', 'lengthM'], 3.048, unitSets.feet)).toBe('10.00 ft');
+    expect(say(['waters', 'a', 'temperatureC'], 9)).toContain('°C');
+    expect(say(['boat', 'notes'], 'north ramp')).toBe('north ramp');
+    expect([say(['boat', 'beamM'], null), say(['waters', 'a'], undefined)]).toEqual(['nothing', 'deleted']);
+    expect(say(['transducers', 'a'], { name: 'Wide 190' })).toContain('Wide 190');
   });
 });

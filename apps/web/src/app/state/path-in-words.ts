@@ -1,4 +1,5 @@
-import type { Path, Plan } from '@grey-keel/model';
+import { formatFigure, type UnitChoice } from '@grey-keel/core/units';
+import type { Path, Plan, Quantity } from '@grey-keel/model';
 
 /** The unit a name of the plan ends with; a person sees units where the figure stands. */
 const unitEnding = /(?:M|C|Deg|Db|Hz|Px|Ppt|Mps|W|Ph)$/;
@@ -30,4 +31,29 @@ export const pathsInWords = (plan: Plan, paths: readonly Path[], most = 3): stri
   const things = [...new Set(paths.map((path) => pathInWords(plan, path)))];
   const left = things.length - most;
   return things.slice(0, most).join('; ') + (left > 0 ? ` and ${left} more` : '');
+};
+
+/** What the ending of a field's name says its number is. */
+const quantityEndings: readonly (readonly [ending: RegExp, quantity: Quantity])[] = [
+  [/^depthM$|DepthM$|shallowestM$|deepestM$|greatestM$/i, 'depth'],
+  [/M$/, 'length'],
+  [/Mps$/, 'speed'],
+  [/C$/, 'temperature'],
+  [/Deg$/, 'angle'],
+  [/Hz$/, 'frequency'],
+];
+
+/** A value of the plan as a person reads it where two of them are to be told apart: numbers with their unit. */
+export const valueInWords = (path: Path, value: unknown, units: UnitChoice): string => {
+  if (value === undefined) return 'deleted';
+  if (value === null || value === '') return 'nothing';
+  const field = String(path[path.length - 1] ?? '');
+  if (typeof value === 'number') {
+    const quantity = quantityEndings.find(([ending]) => ending.test(field))?.[1];
+    return quantity ? formatFigure({ value, quantity }, units, { decimals: 2 }) : String(value);
+  }
+  if (typeof value === 'boolean') return value ? 'yes' : 'no';
+  if (typeof value === 'string') return value;
+  const name = property(value, 'name');
+  return typeof name === 'string' && name !== '' ? `${name}, as it is` : 'its own version';
 };
