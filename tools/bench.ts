@@ -17,6 +17,7 @@ import type { CatalogueEntry, Plan } from '@grey-keel/model';
 import { randomUUID } from 'node:crypto';
 import { demoFleet } from '../apps/server/src/demo/demo-fleet.ts';
 import { startApplication } from '../e2e/support/application.ts';
+import { fleetTimes } from './bench-fleet.ts';
 import {
   dragFrames,
   firstView,
@@ -194,11 +195,11 @@ for (let i = 0; i < 1000; i++)
     headers: { 'content-type': 'application/json' },
     body: JSON.stringify({ id: `marl-${i}`, name: `Marl ${i}` }),
   });
-const fleetTimes: number[] = [];
-const readFleet = (): Promise<unknown> => fetch(`${thousand.address}/api/boats`).then((response) => response.text());
-await readFleet();
-for (let i = 0; i < 40; i++) fleetTimes.push(await milliseconds(readFleet));
-const fleetP95 = fleetTimes.sort((a, b) => a - b)[37] ?? 0;
+const shopTimes = await fleetTimes(
+  thousand.address,
+  Array.from({ length: 1000 }, (_, i) => `marl-${i}`),
+);
+const { fleetP95 } = shopTimes;
 const scrolled = await scrollFrames(thousand.address);
 await thousand.remove();
 const first = await firstView(app.address);
@@ -305,6 +306,28 @@ const rows: Row[] = [
     baseline: 'budget',
     baselineValue: 50,
     ratio: fleetP95 / 50,
+  },
+  ...(
+    [
+      ['list 1000 boats', 'fleetP95', 'bareFleetP95'],
+      ['open one of 1000 boats', 'openP95', 'bareOpenP95'],
+      ['save an edit to one of 1000 boats', 'saveP95', 'bareSaveP95'],
+    ] as const
+  ).map(([name, value, bare]) => ({
+    name: `${name}, p95`,
+    value: shopTimes[value],
+    unit: 'ms',
+    baseline: 'bare SQLite and Express',
+    baselineValue: shopTimes[bare],
+    ratio: shopTimes[value] / shopTimes[bare],
+  })),
+  {
+    name: 'two hundred boats opened at once',
+    value: shopTimes.crowdMs,
+    unit: 'ms',
+    baseline: 'budget',
+    baselineValue: 5000,
+    ratio: shopTimes.crowdMs / 5000,
   },
   {
     name: 'scroll the fleet of 1000: gap between frames, p95',

@@ -89,6 +89,7 @@ export const startServer = async (options: ServerOptions): Promise<RunningServer
     database,
     stop: async () => {
       clearInterval(daily);
+      boats.stop();
       await new Promise<void>((resolve) => {
         server.close(() => resolve());
         streams.end();

@@ -22,6 +22,9 @@ if (fault !== null && process.env['GREY_KEEL_RESET'] !== 'yes') {
   process.exit(2);
 }
 const database = await openDatabase(file);
-const made = await seedDemo(new BoatStore(database), new Date());
+const boats = new BoatStore(database);
+const made = await seedDemo(boats, new Date());
+await boats.fleetAsJson();
+boats.stop();
 await database.close();
 console.log(made === 0 ? 'The demo boats are there already.' : `${made} demo boats made.`);

@@ -25,6 +25,11 @@ import { fleetEntryOf, fleetEntryVersion } from './fleet-entry.ts';
 /** A full plan is stored at every so many revisions, so that opening a boat replays few edits. */
 export const snapshotEvery = 50;
 
+/** How long after the last edit a boat's line in the fleet is made anew. */
+const judgeAfterMs = 300;
+/** The version of a line that is of an earlier revision. */
+const notJudged = 0;
+
 /** How many open boats are held in memory. */
 const heldPlans = 32;
 
@@ -52,6 +57,7 @@ const revisionOf = (row: RevisionRow): Revision => ({
 export class BoatStore {
   /** What has been kept, made, deleted or recalled, as it happens. */
   readonly news = new EventEmitter<{ boat: [BoatNews] }>();
+  private readonly toJudge = new Map<string, NodeJS.Timeout>();
   private readonly held = new Map<string, { number: number; plan: Plan }>();
 
   constructor(
@@ -72,14 +78,45 @@ export class BoatStore {
       order: [['name', 'ASC']],
       raw: true,
     });
-    const lines = await Promise.all(
-      rows.map(async (row) => {
-        if (row.entry_version === fleetEntryVersion) return row.entry;
-        const plan = await this.planAt(row.id, row.number);
-        return JSON.stringify(fleetEntryOf(plan, { id: row.id, number: row.number, keptAt: row.kept_at }));
-      }),
-    );
+    const lines: string[] = [];
+    for (const row of rows) lines.push(row.entry_version === fleetEntryVersion ? row.entry : await this.judged(row));
     return `[${lines.join(',')}]`;
+  }
+
+  /** A line that is not up to date, made anew and stored. Between two of them others are answered. */
+  private async judged({ id, number, kept_at: keptAt }: Pick<BoatRow, 'id' | 'number' | 'kept_at'>): Promise<string> {
+    await new Promise((resolve) => setImmediate(resolve));
+    const entry = JSON.stringify(fleetEntryOf(await this.planAt(id, number), { id, number, keptAt }));
+    await this.database.write((transaction) =>
+      this.database.tables.boats.update(
+        { entry, entry_version: fleetEntryVersion },
+        // One that was saved meanwhile is judged by itself.
+        { where: { id, number }, transaction },
+      ),
+    );
+    return entry;
+  }
+
+  /** Judges a boat a little after its last edit: whoever edits need not wait for the fleet's line about it. */
+  private judgeLater(id: string): void {
+    clearTimeout(this.toJudge.get(id));
+    const later = setTimeout(() => {
+      this.toJudge.delete(id);
+      // A line that is not made now is made when the fleet is read.
+      void this.judgeNow(id).catch(() => undefined);
+    }, judgeAfterMs);
+    this.toJudge.set(id, later);
+  }
+
+  private async judgeNow(id: string): Promise<void> {
+    const row = await this.database.tables.boats.findOne({ where: { id, removed_at: null } });
+    if (row && row.entry_version !== fleetEntryVersion) await this.judged(row);
+  }
+
+  /** Leaves the rest of the lines to whoever reads the fleet next. */
+  stop(): void {
+    for (const later of this.toJudge.values()) clearTimeout(later);
+    this.toJudge.clear();
   }
 
   async open(id: string): Promise<OpenedBoat | null> {
@@ -186,8 +223,6 @@ export class BoatStore {
     if (!applied.ok) return { kind: 'refused', errors: applied.errors };
     const number = boat.number + 1;
     const keptAt = at ?? this.now().toISOString();
-    const entry = JSON.stringify(fleetEntryOf(applied.plan, { id, number, keptAt }));
-
     const written = await this.database.write(async (transaction) => {
       const row = await boats.findOne({ where: { id, removed_at: null, number: base }, transaction });
       if (!row) return false;
@@ -205,13 +240,14 @@ export class BoatStore {
       if (number % snapshotEvery === 0)
         await snapshots.create({ boat_id: id, number, plan: JSON.stringify(applied.plan) }, { transaction });
       await row.update(
-        { number, kept_at: keptAt, name: applied.plan.boat.name, entry, entry_version: fleetEntryVersion },
+        { number, kept_at: keptAt, name: applied.plan.boat.name, entry_version: notJudged },
         { transaction },
       );
       return true;
     });
     if (!written) return 'overtaken';
     this.hold(id, number, applied.plan);
+    this.judgeLater(id);
     this.news.emit('boat', { boatId: id, number, revisionId, removed: false });
     return { kind: 'kept', kept: { number, revisionId, keptAt }, again: false };
   }
