@@ -1,22 +1,22 @@
 import { Router, type RequestHandler } from 'express';
-import { mkdtemp, rm } from 'node:fs/promises';
-import { tmpdir } from 'node:os';
+import { randomUUID } from 'node:crypto';
+import { rm } from 'node:fs/promises';
 import { join } from 'node:path';
-import { backUp } from '../database/backup.ts';
+import { backUp, unfinished } from '../database/backup.ts';
 import type { Backups } from '../database/backups.ts';
 import type { Database } from '../database/open-database.ts';
 import { notFound, sendProblem } from './problem.ts';
 
 /** The whole shop as one file, taken while it is used. */
 export const backupRoutes = (
-  { database, now }: { database: Database; now: () => Date },
+  { database, backups, now }: { database: Database; backups: Backups; now: () => Date },
   costly: RequestHandler,
 ): Router => {
   const router = Router();
   router.get('/', costly, async (_request, response, next) => {
-    const folder = await mkdtemp(join(tmpdir(), 'grey-keel-backup-'));
-    const file = join(folder, 'backup.sqlite');
-    const clear = (): Promise<void> => rm(folder, { recursive: true, force: true });
+    // Beside the other backups, and under a name that the next start clears away after a kill.
+    const file = unfinished(join(backups.folder, `handed-out-${randomUUID()}.sqlite`));
+    const clear = (): Promise<void> => rm(file, { force: true });
     try {
       await backUp(database, file);
     } catch (error) {
@@ -25,7 +25,7 @@ export const backupRoutes = (
     }
     const day = now().toISOString().slice(0, 10);
     response.type('application/vnd.sqlite3');
-    response.download(file, `grey-keel-${day}.sqlite`, { cacheControl: false }, (error) => {
+    response.download(file, `grey-keel-${day}.sqlite`, { cacheControl: false, dotfiles: 'allow' }, (error) => {
       void clear();
       if (error && !response.headersSent) next(error);
     });

@@ -2,8 +2,8 @@ import { calculations } from '@grey-keel/core';
 import { editSchema, type Bundle, type OpenedBoat } from '@grey-keel/model';
 import { Agent, request as ask } from 'node:http';
 import { randomUUID } from 'node:crypto';
-import { extremePlan, valueFrom } from '../../../../packages/core/src/testing/extreme-plans.ts';
-import { seeded } from '../../../../packages/core/src/testing/sample-plan.ts';
+import { extremePlan, valueFrom } from '../packages/core/src/testing/extreme-plans.ts';
+import { seeded } from '../packages/core/src/testing/sample-plan.ts';
 import { garbled, garbledText, oddTexts } from './garble.ts';
 
 type Json = Parameters<typeof garbled>[0];
