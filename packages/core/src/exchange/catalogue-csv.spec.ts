@@ -1,4 +1,5 @@
-import { csvColumns, csvTemplate, guessColumns, readCatalogueCsv } from './catalogue-csv.ts';
+import { idSchema } from '@grey-keel/model';
+import { csvColumns, csvTemplate, guessColumns, idOfName, readCatalogueCsv } from './catalogue-csv.ts';
 
 const titles = csvColumns.map(({ title }) => title);
 const row = (changes: Record<string, string> = {}): string[] => {
@@ -87,5 +88,29 @@ describe('a catalogue from CSV', () => {
   it('takes six beams an element at most', () => {
     const { items, faults } = readCatalogueCsv([titles, ...Array.from({ length: 7 }, () => row())]);
     expect([items.length, faults.length, faults[0]?.row]).toEqual([1, 1, 8]);
+  });
+
+  it('gives every name an id of its own, in any script and of any length', () => {
+    const names = [
+      'Wide 150',
+      'Wide-150',
+      'Wide/150',
+      'Широкий 150',
+      'Узкий 150',
+      '广角 150',
+      '\u{1f6a4}',
+      '-',
+      `${'Long '.repeat(15)}a`,
+      `${'Long '.repeat(15)}b`,
+      'Wide 150 \u00e9',
+      'Wide 150 e',
+    ];
+    const ids = names.map(idOfName);
+    expect(new Set(ids).size).toBe(names.length);
+    for (const id of ids) expect(idSchema.safeParse(id).success).withContext(id).toBeTrue();
+    expect(idOfName(' wide  150 ')).toBe(idOfName('WIDE 150'));
+    expect(idOfName('Wide 150')).toBe('own-wide-150');
+    // One letter, written as one sign or as two.
+    expect(idOfName('Caf\u00e9')).toBe(idOfName('Cafe\u0301'));
   });
 });

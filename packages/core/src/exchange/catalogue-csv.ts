@@ -5,6 +5,8 @@ import {
   type CatalogueItem,
   type TransducerEntry,
 } from '@grey-keel/model';
+import { sha256 } from '@noble/hashes/sha2.js';
+import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js';
 import { fieldErrors } from '../field-errors.ts';
 
 /** The columns of a catalogue as CSV: one row a beam; rows of one name are one element. */
@@ -82,12 +84,25 @@ const columnOf: Readonly<Record<string, CsvKey>> = {
   socket: 'socket',
 };
 
-const idOf = (name: string): string =>
-  `own-${name
-    .toLowerCase()
+/** A name of which nothing but case and blanks is lost in its id. */
+const plainName = /^[a-z0-9]+( [a-z0-9]+)*$/;
+const longestPlain = 40;
+const longestStem = 30;
+
+/**
+ * The id of a name, in any script and of any length: what can be read of it, and where that is not all of it, a piece of
+ * its SHA-256, so that two names never share an id. Names are the same whatever their case, and blanks about them.
+ */
+export const idOfName = (name: string): string => {
+  const same = name.normalize('NFC').trim().toLowerCase().replace(/\s+/g, ' ');
+  const stem = same
+    .normalize('NFKD')
     .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-+|-+$/g, '')
-    .slice(0, 50)}`;
+    .replace(/^-+|-+$/g, '');
+  if (plainName.test(same) && same.length <= longestPlain) return `own-${stem}`;
+  const piece = bytesToHex(sha256(utf8ToBytes(same))).slice(0, 10);
+  return ['own', stem.slice(0, longestStem).replace(/-+$/, ''), piece].filter((part) => part !== '').join('-');
+};
 
 interface Row {
   readonly line: number;
@@ -178,7 +193,7 @@ export const readCatalogueCsv = (
     if (cells.every((one) => one.trim() === '')) return;
     const row = readRow(cells, i + 2, columns, faults);
     if (!row) return;
-    const id = idOf(row.item.element.name);
+    const id = idOfName(row.item.element.name);
     const before = elements.get(id);
     if (!before) elements.set(id, row.item);
     else if (before.element.beams.length >= 6)

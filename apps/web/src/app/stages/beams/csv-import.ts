@@ -1,11 +1,11 @@
-import { ChangeDetectionStrategy, Component, inject, signal, type OnDestroy } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal, type OnDestroy } from '@angular/core';
 import { csvColumns, csvTemplate, guessColumns, type CsvCatalogue, type CsvKey } from '@grey-keel/core';
 import { Store } from '@ngrx/store';
 import { firstValueFrom } from 'rxjs';
 import { problemOf } from '../../api/problem.ts';
 import { ServerApi } from '../../api/server-api.ts';
 import { saveFile } from '../../shared/save-file.ts';
-import { catalogueEvents } from '../../state/lists.ts';
+import { catalogueEvents, catalogueFeature } from '../../state/lists.ts';
 import type { CsvReply, CsvRequest } from '../../workers/csv-messages.ts';
 
 interface Preview {
@@ -95,6 +95,12 @@ const mostFaults = 60;
             }
           </ul>
         }
+        @if (replaced().length) {
+          <p id="csv-replaces">
+            In the shop's catalogue already, and different: {{ replaced().join(', ') }}. They get a newer version; boats
+            that carry the earlier one keep it.
+          </p>
+        }
         @if (catalogue.items.length) {
           <button type="button" class="action chief" id="csv-import" [disabled]="sending()" (click)="keep(catalogue)">
             Take {{ catalogue.items.length }} into the catalogue
@@ -162,6 +168,16 @@ export class CsvImport implements OnDestroy {
   protected readonly matched = signal(guessColumns([]));
   protected readonly share = signal<number | null>(null);
   protected readonly read = signal<CsvCatalogue | null>(null);
+  private readonly shop = this.store.selectSignal(catalogueFeature.selectEntities);
+  /** The entries of the shop that the file has otherwise: nothing is replaced without a word. */
+  protected readonly replaced = computed(() =>
+    (this.read()?.items ?? []).flatMap(({ id, item }) => {
+      const before = this.shop()[id];
+      return before && item.type === 'transducer' && JSON.stringify(before.item) !== JSON.stringify(item)
+        ? [item.element.name]
+        : [];
+    }),
+  );
   protected readonly sending = signal(false);
   protected readonly message = signal('');
   protected readonly done = signal('');
