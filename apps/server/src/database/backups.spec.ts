@@ -40,6 +40,15 @@ describe('the backups that are made by themselves', () => {
     expect(readdirSync(backups.folder).length).toBe(mostBackups);
   });
 
+  it('hold what was there when they were asked for, though another was made in the same second', async () => {
+    await backups.make();
+    await new BoatStore(database).create('first', emptyPlan('First'));
+    const made = await backups.make();
+    expect(backups.list().length).toBe(1);
+    await backups.restore(made?.name ?? '');
+    expect((await new BoatStore(database).fleet()).map(({ id }) => id)).toEqual(['first']);
+  });
+
   it('are restored while the database is open; what was there is put aside', async () => {
     const boats = new BoatStore(database);
     await boats.create('first', emptyPlan('First'));

@@ -40,11 +40,10 @@ export class Backups {
     const name = nameAt(this.now());
     const file = join(this.folder, name);
     await mkdir(this.folder, { recursive: true, mode: 0o700 });
-    if (!existsSync(file)) {
-      await rm(unfinished(file), { force: true });
-      await backUp(this.database, unfinished(file));
-      await rename(unfinished(file), file);
-    }
+    await rm(unfinished(file), { force: true });
+    await backUp(this.database, unfinished(file));
+    // Of two in one second the later stays: it holds what the earlier does.
+    await rename(unfinished(file), file);
     for (const old of this.list().slice(mostBackups)) await rm(join(this.folder, old.name), { force: true });
     return this.list().find((one) => one.name === name) ?? null;
   }

@@ -23,7 +23,7 @@ describe('a part of the plan in words', () => {
 
   it('say a value with its unit, in the units chosen, where one has to choose between two', () => {
     const say = (path: string[], value: unknown, units: UnitChoice = unitSets.metric): string =>
-      valueInWords(path, value, units);
+      valueInWords(path, value, units).replace(/\u00a0/g, ' ');
     expect(say(['boat', 'lengthM'], 9.11)).toBe('9.11 m');
     expect(say(['boat', 'lengthM'], 3.048, unitSets.feet)).toBe('10.00 ft');
     expect(say(['waters', 'a', 'temperatureC'], 9)).toContain('°C');
