@@ -108,7 +108,7 @@ describe('the whole job', () => {
     await hands.press(`button[aria-label="Take off ${jobBoat}"]`);
     await eventually(
       () => textOf(driver, 'main'),
-      (text) => text.includes('was taken off'),
+      (text) => text.includes('was deleted'),
       'the boat gone',
     );
     await hands.give('#bundle-file', bundle);
