@@ -25,8 +25,8 @@ import { fleetEntryOf, fleetEntryVersion } from './fleet-entry.ts';
 /** A full plan is stored at every so many revisions, so that opening a boat replays few edits. */
 export const snapshotEvery = 50;
 
-/** How long after the last edit a boat's line in the fleet is made anew. */
-const judgeAfterMs = 300;
+/** How long after the last edit the fleet's lines are made anew. */
+const judgeAfterMs = 1500;
 /** The version of a line that is of an earlier revision. */
 const notJudged = 0;
 
@@ -57,7 +57,8 @@ const revisionOf = (row: RevisionRow): Revision => ({
 export class BoatStore {
   /** What has been kept, made, deleted or recalled, as it happens. */
   readonly news = new EventEmitter<{ boat: [BoatNews] }>();
-  private readonly toJudge = new Map<string, NodeJS.Timeout>();
+  private readonly toJudge = new Set<string>();
+  private judging: NodeJS.Timeout | undefined;
   private readonly held = new Map<string, { number: number; plan: Plan }>();
 
   constructor(
@@ -97,15 +98,21 @@ export class BoatStore {
     return entry;
   }
 
-  /** Judges a boat a little after its last edit: whoever edits need not wait for the fleet's line about it. */
+  /**
+   * Judges a boat when nothing has been saved for a little: whoever edits need not wait for the fleet's line about it, nor
+   * for that about another boat. A line that is not made by then is made when the fleet is read.
+   */
   private judgeLater(id: string): void {
-    clearTimeout(this.toJudge.get(id));
-    const later = setTimeout(() => {
+    this.toJudge.add(id);
+    clearTimeout(this.judging);
+    this.judging = setTimeout(() => void this.judgeAll().catch(() => undefined), judgeAfterMs);
+  }
+
+  private async judgeAll(): Promise<void> {
+    for (const id of this.toJudge) {
       this.toJudge.delete(id);
-      // A line that is not made now is made when the fleet is read.
-      void this.judgeNow(id).catch(() => undefined);
-    }, judgeAfterMs);
-    this.toJudge.set(id, later);
+      await this.judgeNow(id);
+    }
   }
 
   private async judgeNow(id: string): Promise<void> {
@@ -115,7 +122,7 @@ export class BoatStore {
 
   /** Leaves the rest of the lines to whoever reads the fleet next. */
   stop(): void {
-    for (const later of this.toJudge.values()) clearTimeout(later);
+    clearTimeout(this.judging);
     this.toJudge.clear();
   }
 

@@ -50,6 +50,11 @@ describe('boats over HTTP', () => {
     expect(again.status).toBe(200);
     expect(again.body).toEqual(first.body);
     expect((await opened('first')).number).toBe(1);
+    // The fleet's line is made after the edit, and is never of an earlier one.
+    const line = ((await send('GET', '')).body as { name: string; number: number }[]).find(
+      ({ name }) => name === 'Renamed',
+    );
+    expect(line?.number).toBe(1);
     const other = await send('POST', '/first/revisions', { ...sent, edits: renamed('Other') });
     expect(other.status).toBe(409);
   });
