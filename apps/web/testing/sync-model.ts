@@ -139,7 +139,10 @@ export const runModel = async (seed: number, steps = 24): Promise<ModelFault[]> 
     else client.store.dispatch(planEvents.edited({ revisionId, edits: [anEdit(random, count)], label: `${count}` }));
     if (client.state().unsent.some((one) => one.revisionId === revisionId)) {
       made.set(revisionId, { client, seen, along, chosen: false });
-      tell(client, `made ${revisionId.slice(0, 4)} at ${seen}`);
+      tell(
+        client,
+        `made ${revisionId.slice(0, 4)} at ${seen} ${JSON.stringify(client.state().unsent.at(-1)?.edits).slice(0, 70)}`,
+      );
     }
   };
   const elsewhere = (): void => {

@@ -36,6 +36,7 @@ describe('patches put into a draft', () => {
       { op: 'replace', path: ['list', 'length', 'x'], value: 1 },
       { op: 'replace', path: ['nowhere', 'x'], value: 1 },
       { op: 'replace', path: ['toString', 'x'], value: 1 },
+      { op: 'replace', path: ['__proto__', 'x'], value: 1 },
       { op: 'replace', path: ['constructor', 'prototype', 'x'], value: 1 },
       { op: 'replace', path: ['boat', 'name', 'x'], value: 1 },
     ];

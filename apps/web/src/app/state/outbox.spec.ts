@@ -112,4 +112,17 @@ describe('the outbox', () => {
       }
     expect(taken).toBe(1);
   });
+
+  it('brings over what was put beside while its database did not open', async () => {
+    const revisionId = crypto.randomUUID();
+    const beside = await openDB('grey-keel-beside', 1, {
+      upgrade: (database) =>
+        database.createObjectStore('outbox', { keyPath: 'revisionId' }).createIndex('boatId', 'boatId'),
+    });
+    await beside.put('outbox', { ...entry(revisionId, boatId), tabId: 'gone', order: 1 });
+    beside.close();
+    const opened = new Outbox();
+    expect((await opened.adopt(boatId)).map((one) => one.revisionId)).toEqual([revisionId]);
+    expect(opened.takeDamaged()).toBe(0);
+  });
 });

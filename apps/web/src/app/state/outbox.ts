@@ -51,6 +51,8 @@ const openDatabase = (name: string): Promise<IDBPDatabase<Schema>> =>
     },
   });
 
+const usual = 'grey-keel';
+const beside = 'grey-keel-beside';
 /** How long a database may take to open before it counts as damaged, ms. */
 const patienceMs = 4000;
 
@@ -59,6 +61,17 @@ const within = <T>(ms: number, work: Promise<T>): Promise<T> =>
     work,
     new Promise<never>((_resolve, reject) => setTimeout(() => reject(new Error(`Nothing within ${ms} ms.`)), ms)),
   ]);
+
+/** What was put beside, while the usual database did not open, comes over when it does. */
+const bringOver = async (database: IDBPDatabase<Schema>): Promise<void> => {
+  if (!(await indexedDB.databases()).some(({ name }) => name === beside)) return;
+  const other = await openDatabase(beside);
+  for (const entry of await other.getAll('outbox')) {
+    if (!(await database.get('outbox', entry.revisionId))) await database.put('outbox', entry);
+    await other.delete('outbox', entry.revisionId);
+  }
+  other.close();
+};
 
 const parsed = (text: string | null): unknown => {
   try {
@@ -90,13 +103,14 @@ export class Outbox {
 
   /** A database that does not open is left as it is, and another is begun beside it: edits must not wait for it. */
   private async opened(): Promise<IDBPDatabase<Schema>> {
-    for (const name of ['grey-keel', 'grey-keel-beside'])
-      try {
-        return await within(patienceMs, openDatabase(name));
-      } catch {
-        this.damaged += 1;
-      }
-    throw new Error('This browser keeps nothing.');
+    try {
+      const database = await within(patienceMs, openDatabase(usual));
+      await within(patienceMs, bringOver(database)).catch(() => undefined);
+      return database;
+    } catch {
+      this.damaged += 1;
+      return within(patienceMs, openDatabase(beside));
+    }
   }
 
   /**
