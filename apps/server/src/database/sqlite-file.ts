@@ -31,11 +31,14 @@ export const withConnection = async <T>(
   }
 };
 
-/** Why a file is no database of this program, or null when it is one. The file is only read. */
-export const faultOf = async (file: string): Promise<string | null> => {
+/**
+ * Why a file is no database of this program, or null when it is one. The file is only read, unless a kill has left a
+ * change half done in it: then SQLite takes that back first, as it does whenever such a file is opened.
+ */
+export const faultOf = async (file: string, mode: 'read' | 'write' = 'read'): Promise<string | null> => {
   if (!existsSync(file)) return `There is no file ${file}.`;
   try {
-    return await withConnection(file, 'read', async (rows) => {
+    return await withConnection(file, mode, async (rows) => {
       const [check] = await rows<{ integrity_check: string }>('PRAGMA integrity_check(1)');
       if (check?.integrity_check !== 'ok')
         return `${file} is damaged: ${check?.integrity_check ?? 'no answer'}. Restore a backup.`;
@@ -48,6 +51,7 @@ export const faultOf = async (file: string): Promise<string | null> => {
     });
   } catch (error) {
     const text = String(error);
+    if (mode === 'read' && /SQLITE_(READONLY|CANTOPEN|BUSY|PROTOCOL)/.test(text)) return faultOf(file, 'write');
     if (/SQLITE_CANTOPEN|SQLITE_PERM|SQLITE_AUTH|EACCES/.test(text))
       return `${file} cannot be opened. Let this user read and write it.`;
     if (text.includes('SQLITE_CORRUPT')) return `${file} is damaged. Restore a backup.`;

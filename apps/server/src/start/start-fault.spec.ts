@@ -1,4 +1,5 @@
 import { chmodSync, existsSync, mkdirSync, readdirSync, statSync, writeFileSync } from 'node:fs';
+import { spawnSync } from 'node:child_process';
 import { createServer, type AddressInfo } from 'node:net';
 import { join } from 'node:path';
 import sqlite3 from 'sqlite3';
@@ -41,6 +42,20 @@ describe('what stands in the way of a start', () => {
     await made();
     await sql("INSERT INTO migrations (name) VALUES ('999-later.sql')");
     expect(await dataFault(file)).toContain('newer Grey Keel');
+  });
+
+  it('is not a change that a kill left half done: it is taken back', async () => {
+    await made();
+    const script = `
+      const sqlite3 = require('sqlite3');
+      const db = new sqlite3.Database(process.argv[1]);
+      db.exec("PRAGMA journal_mode = DELETE; PRAGMA cache_size = 1; PRAGMA cache_spill = 1; BEGIN;" +
+        "CREATE TABLE half (a TEXT); INSERT INTO half WITH RECURSIVE n(i) AS (SELECT 1 UNION ALL SELECT i + 1 FROM n LIMIT 3000)" +
+        " SELECT hex(randomblob(400)) FROM n;", () => process.kill(process.pid, 'SIGKILL'));
+    `;
+    spawnSync(process.execPath, ['-e', script, file]);
+    expect(statSync(`${file}-journal`).size).toBeGreaterThan(512);
+    expect(await dataFault(file)).toBeNull();
   });
 
   it('is a database that is missing while a copy was put aside: a start does not begin empty', async () => {
