@@ -2,7 +2,7 @@ import type { Element, Mounting, Plan, Transducer } from '@grey-keel/model';
 import { usefulWays } from '../beams/useful-ways.ts';
 import { usualSideM } from './usual-side.ts';
 
-/** Where a transducer of a mounting usually sits, along as a share of the boat's length; put right by tape afterwards. */
+/** Where a transducer of a mounting usually sits, as a share of the boat's length; measured aboard and corrected later. */
 const usualPlace: Readonly<Record<Mounting, { readonly along: number; readonly aboveKeelM: number }>> = {
   'through-hull': { along: 0.35, aboveKeelM: 0.05 },
   'shoot-through-hull': { along: 0.2, aboveKeelM: 0.08 },
