@@ -83,8 +83,8 @@ export const mutants = [
   { file: 'pages/pane-scale.ts', from: '(sides * rangeM) / pixels', to: 'rangeM / pixels' },
   { file: 'pages/number-legibility.ts', from: "light === 'day' || plan", to: "light === 'night' || plan" },
   { file: 'pages/change-layout.ts', from: "(where === 'beside') ===", to: "(where === 'beside') !==" },
-  { file: 'edits/apply-edits.ts', from: 'ids.splice(place - 1, 0, id);', to: 'ids.splice(place, 0, id);' },
-  { file: 'edits/apply-edits.ts', from: 'other.id !== id && other.page', to: 'other.id === id && other.page' },
+  { file: 'edits/page-places.ts', from: 'ids.splice(place - 1, 0, id);', to: 'ids.splice(place, 0, id);' },
+  { file: 'edits/page-places.ts', from: 'other.id !== id && other.page', to: 'other.id === id && other.page' },
   {
     file: 'findings/rules/keys.ts',
     from: 'page.place === action.place) return [];',

@@ -115,16 +115,8 @@ export {
 } from './calibration/depth-offset-subject.ts';
 export { agroundInWords, changeOnEntering, signInWords } from './calibration/offset-words.ts';
 export { cutoffFor, findOutliers, median } from './calibration/outliers.ts';
-export {
-  applyEdits,
-  newDepthOffset,
-  newSource,
-  newUnitSettings,
-  replayEdits,
-  undoing,
-  type Applied,
-  type Refused,
-} from './edits/apply-edits.ts';
+export { applyEdits, replayEdits, undoing, type Applied, type Refused } from './edits/apply-edits.ts';
+export { newDepthOffset, newSource, newUnitSettings } from './edits/parts-of-plan.ts';
 export { overlaps, splitPatches, touches, valueAt, type Clash } from './edits/rebase.ts';
 export {
   csvColumns,

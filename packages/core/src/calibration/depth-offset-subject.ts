@@ -1,7 +1,7 @@
 import type { DepthOffset, Plan, ReadingWater } from '@grey-keel/model';
 import canonicalize from 'canonicalize';
 import { calculate, type Answer } from '../calculation.ts';
-import { newDepthOffset } from '../edits/apply-edits.ts';
+import { newDepthOffset } from '../edits/parts-of-plan.ts';
 import { fingerprint, quantised } from '../plan/fingerprint.ts';
 import { perPlan } from '../plan/per-plan.ts';
 import { inOrder, soundSpeedDownTo, workingWater } from '../plan/working-water.ts';
