@@ -68,7 +68,7 @@ export const mutants = [
     to: '  offsetUnsafe,\n  offsetAboveWater,',
   },
   {
-    file: 'findings/rules/depth-offsets.ts',
+    file: 'findings/rules/offset-errors.ts',
     from: "error > 0 ? ' too much water.'",
     to: "error < 0 ? ' too much water.'",
   },
@@ -157,7 +157,7 @@ export const mutants = [
   { file: 'fit/clearances.ts', from: 'Math.atan2(across, below) / radian;', to: 'Math.atan2(below, across) / radian;' },
   { file: 'fit/clearances.ts', from: 'Math.min(piece.runsForwardM ?? 0,', to: 'Math.min(0,' },
   { file: 'fit/sight-line.ts', from: '- trimDeg * radian;', to: '+ trimDeg * radian;' },
-  { file: 'findings/rules/fit.ts', from: 'if (clear.value >= wanted) return [];', to: '' },
+  { file: 'findings/rules/fit-flow.ts', from: 'if (clear.value >= wanted) return [];', to: '' },
   { file: 'findings/rules/power.ts', from: 'fuseA <= bears.ampacityA', to: 'fuseA <= 2 * bears.ampacityA' },
   { file: 'findings/rules/network.ts', from: 'there === 2', to: 'there >= 2' },
   { file: 'sources/feeds.ts', from: "rank: 11, because: 'sits inside", to: "rank: 1, because: 'sits inside" },
@@ -171,7 +171,7 @@ export const mutants = [
   { file: 'sources/alarm-limits.ts', from: 'first.lowestV + first.dropV + voltage', to: 'first.lowestV + voltage' },
   { file: 'calibration/aground.ts', from: "=== 'keel' ? 0 :", to: "=== 'waterline' ? 0 :" },
   { file: 'network/sockets.ts', from: 'sum + atOnce, 0)', to: 'sum + 1, 0)' },
-  { file: 'findings/rules/fit.ts', from: 'transducer.forwardM >= begins', to: 'asternM <= 0' },
+  { file: 'findings/rules/fit-flow.ts', from: 'transducer.forwardM >= begins', to: 'asternM <= 0' },
   { file: 'disturbance/direction-level.ts', from: 'const behindDb = -80;', to: 'const behindDb = -20;' },
   {
     file: 'disturbance/disturbance.ts',
@@ -191,12 +191,12 @@ export const mutants = [
     to: 'depthM - (depthM - interceptM) * answer.scale - keelM',
   },
   {
-    file: 'findings/rules/depth-offsets.ts',
+    file: 'findings/rules/offset-errors.ts',
     from: "severity: error > scaleBearsM ? ('stop' as const) : ('check' as const),",
     to: "severity: error < -scaleBearsM ? ('stop' as const) : ('check' as const),",
   },
   {
-    file: 'findings/rules/depth-offsets.ts',
+    file: 'findings/rules/offset-readings.ts',
     from: 'const sure = answer.scaleJustified ? answer.lineErrorM : answer.standardErrorM;',
     to: 'const sure = answer.standardErrorM;',
   },
@@ -256,17 +256,17 @@ export const mutants = [
     to: 'const roundedShare = 0.2;',
   },
   {
-    file: 'findings/rules/depth-offsets.ts',
+    file: 'findings/rules/offset-readings.ts',
     from: 'const enoughReadings = 3;',
     to: 'const enoughReadings = 2;',
   },
   {
-    file: 'findings/rules/depth-offsets.ts',
+    file: 'findings/rules/offset-errors.ts',
     from: 'if (error <= toleranceM + 1e-9) return [];',
     to: 'if (Math.abs(error) <= 2 * toleranceM) return [];',
   },
   {
-    file: 'findings/rules/depth-offsets.ts',
+    file: 'findings/rules/offset-errors.ts',
     from: '&& Math.abs(offsetM) > toleranceM;',
     to: '&& Math.abs(offsetM) > 0;',
   },

@@ -6,19 +6,9 @@ import { bottomOnPlane } from './rules/bottom-on-plane.ts';
 import { briefMissing } from './rules/brief-missing.ts';
 import { cardStale } from './rules/card-standing.ts';
 import { coneLevel } from './rules/cone-level.ts';
-import {
-  offsetAboveWater,
-  offsetFew,
-  offsetFlagged,
-  offsetGeometry,
-  offsetMissing,
-  offsetScale,
-  offsetStale,
-  offsetUncertain,
-  offsetUnsafe,
-  offsetWrongSign,
-  readingHalf,
-} from './rules/depth-offsets.ts';
+import { offsetAboveWater, offsetScale, offsetUnsafe, offsetWrongSign } from './rules/offset-errors.ts';
+import { offsetFew, offsetFlagged, offsetGeometry, offsetUncertain, readingHalf } from './rules/offset-readings.ts';
+import { offsetMissing, offsetStale } from './rules/offset-standing.ts';
 import { fitRules } from './rules/fit.ts';
 import { faceAboveWater } from './rules/face-above-water.ts';
 import { keyLost, keyOnTrailer, keyPlace, keySlip, keyTwice, pageWithoutKey } from './rules/keys.ts';

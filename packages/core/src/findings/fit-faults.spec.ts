@@ -5,15 +5,9 @@ import { placeFaults } from '../testing/place-faults.ts';
 import { fitFaults, soundBoat } from '../testing/fit-faults.ts';
 import { edited, seeded } from '../testing/sample-plan.ts';
 import { findingsOf } from './rule.ts';
-import {
-  offsetAboveWater,
-  offsetFew,
-  offsetGeometry,
-  offsetMissing,
-  offsetScale,
-  offsetUnsafe,
-  offsetWrongSign,
-} from './rules/depth-offsets.ts';
+import { offsetAboveWater, offsetScale, offsetUnsafe, offsetWrongSign } from './rules/offset-errors.ts';
+import { offsetFew, offsetGeometry } from './rules/offset-readings.ts';
+import { offsetMissing } from './rules/offset-standing.ts';
 import { fitRules } from './rules/fit.ts';
 import { networkRules } from './rules/network.ts';
 import { orderOfValues } from './rules/order-of-values.ts';

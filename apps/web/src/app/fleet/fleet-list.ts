@@ -62,7 +62,7 @@ const longList = 60;
     <ng-template #row let-boat="boat" let-i="i">
       <div role="row" class="boat" [attr.data-boat]="boat.id" [attr.aria-rowindex]="i + 2">
         <span role="cell">
-          <a [routerLink]="['/boats', boat.id]" class="name">{{ boat.name }}</a>
+          <a [routerLink]="['/boats', boat.id]" class="name" [title]="boat.name">{{ boat.name }}</a>
           <span class="small faint whole">
             {{ boat.lengthM | figure: 'length' : units() : oneDecimal }} {{ boat.hullForm }}
           </span>
@@ -79,7 +79,7 @@ const longList = 60;
             <span class="faint">none</span>
           }
         </span>
-        <span role="cell" class="small">{{ boat.water || 'not described' }}</span>
+        <span role="cell" class="small water" [title]="boat.water">{{ boat.water || 'not described' }}</span>
         <span role="cell" class="mono count">{{ boat.transducers }}</span>
         <span role="cell" class="small mono"
           >{{ boat.keptAt | date: 'yyyy-MM-dd' }} {{ boat.keptAt | date: 'HH:mm' }}</span
@@ -140,13 +140,23 @@ const longList = 60;
       font-size: 18px;
       font-weight: 700;
       font-stretch: 112%;
-      display: inline-flex;
-      align-items: center;
-      min-height: 32px;
+      display: block;
+      line-height: 32px;
+      overflow: hidden;
+      text-overflow: ellipsis;
       white-space: nowrap;
     }
     .whole {
       display: block;
+    }
+    .water {
+      display: -webkit-box;
+      -webkit-box-orient: vertical;
+      -webkit-line-clamp: 2;
+      overflow: hidden;
+    }
+    [role='cell'] {
+      min-width: 0;
     }
     .stop {
       color: var(--stop);

@@ -1,7 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import type { FleetEntry } from '@grey-keel/model';
 
-/** A boat's own small hull: how far she has come, and where something is stale, missing or stopped. */
+/** From one stage to the next: eight of them fit into their column of the fleet. */
+const pitchPx = 26;
+
+/** A boat's own small hull: how far it has come, and where something is stale, missing or stopped. */
 @Component({
   selector: 'gk-small-waterline',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -14,14 +17,14 @@ import type { FleetEntry } from '@grey-keel/model';
       [attr.aria-label]="words()"
     >
       @for (mark of marks(); track mark.number) {
-        <rect [attr.x]="mark.x" y="1" width="34" height="32" [attr.class]="mark.under ? 'under' : 'above'" />
-        <text [attr.x]="mark.x + 17" y="22" text-anchor="middle">{{ mark.number }}</text>
+        <rect [attr.x]="mark.x" y="1" width="24" height="32" [attr.class]="mark.under ? 'under' : 'above'" />
+        <text [attr.x]="mark.x + 12" y="22" text-anchor="middle">{{ mark.number }}</text>
         @switch (mark.state) {
           @case ('stop') {
-            <rect class="stop" [attr.x]="mark.x + 25" y="3" width="7" height="7" />
+            <rect class="stop" [attr.x]="mark.x + 16" y="3" width="7" height="7" />
           }
           @case ('stale') {
-            <rect class="stale" [attr.x]="mark.x + 25" y="4" width="6" height="6" />
+            <rect class="stale" [attr.x]="mark.x + 16" y="4" width="6" height="6" />
           }
         }
       }
@@ -37,7 +40,7 @@ import type { FleetEntry } from '@grey-keel/model';
     }
     text {
       fill: var(--on-hull);
-      font: 700 15px var(--font);
+      font: 700 13px var(--font);
     }
     .line {
       stroke: var(--sheet);
@@ -61,10 +64,10 @@ export class SmallWaterline {
     const at = this.stages().findIndex(({ state }) => state !== 'fresh');
     return at < 0 ? this.stages().length : at;
   });
-  protected readonly width = computed(() => this.stages().length * 36 + 6);
-  protected readonly line = computed(() => this.first() * 36 + 2);
+  protected readonly width = computed(() => this.stages().length * pitchPx + 6);
+  protected readonly line = computed(() => this.first() * pitchPx + 2);
   protected readonly marks = computed(() =>
-    this.stages().map(({ number, state }, i) => ({ number, state, x: i * 36 + 3, under: i >= this.first() })),
+    this.stages().map(({ number, state }, i) => ({ number, state, x: i * pitchPx + 3, under: i >= this.first() })),
   );
   protected readonly words = computed(() =>
     this.stages()

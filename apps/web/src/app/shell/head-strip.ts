@@ -26,7 +26,7 @@ const waterOf = (plan: Plan): string => {
     <header>
       <a class="fleet" routerLink="/" aria-label="To the fleet">Fleet</a>
       @if (plan(); as it) {
-        <div class="boat">
+        <div class="boat" [title]="it.boat.name + ', ' + water()">
           <strong>{{ it.boat.name }}</strong>
           <span class="small faint">
             {{ it.boat.lengthM | figure: 'length' : units() : { decimals: 1 } }} {{ it.boat.hullForm }} · {{ water() }}
@@ -101,6 +101,8 @@ const waterOf = (plan: Plan): string => {
     .boat strong {
       font-size: 18px;
       font-stretch: 115%;
+    }
+    .boat > * {
       max-width: 260px;
       overflow: hidden;
       text-overflow: ellipsis;

@@ -24,6 +24,7 @@ import type { Way } from '@grey-keel/model';
 import { drag, type D3DragEvent } from 'd3-drag';
 import { scaleLinear } from 'd3-scale';
 import { select } from 'd3-selection';
+import { shortName } from '../../shared/short-name.ts';
 import { Working } from '../../shared/working.ts';
 import { seriesVariable } from './series.ts';
 
@@ -37,6 +38,8 @@ const planTop = 332;
 const planHeight = 128;
 const height = planTop + planHeight;
 const labelWidth = 250;
+/** Letters of a name that stand beside a cone: two names share the width of the section. */
+const longestLabel = 24;
 export const leastM = 0.5;
 export const greatestM = 2000;
 
@@ -123,6 +126,7 @@ interface Circle {
           (keydown.enter)="working.show('Cone of ' + label.name, label.cone, label.steps)"
           (keydown.space)="$event.preventDefault(); working.show('Cone of ' + label.name, label.cone, label.steps)"
         >
+          <title>{{ label.name }}</title>
           <rect [attr.x]="label.left" [attr.y]="label.y - 20" width="${labelWidth}" height="44" class="grip" />
           <text
             [attr.x]="label.x"
@@ -131,7 +135,7 @@ interface Circle {
             [style.fill]="label.colour"
             class="heading over"
           >
-            {{ label.name }}
+            {{ label.shown }}
           </text>
           <text
             [attr.x]="label.x"
@@ -422,6 +426,7 @@ export class SectionView {
       return {
         key: beam.id,
         name: beam.transducer.name,
+        shown: shortName(beam.transducer.name, longestLabel),
         cone,
         steps: beam.cone.working,
         colour: seriesVariable(i),

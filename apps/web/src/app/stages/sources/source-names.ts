@@ -1,0 +1,121 @@
+import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
+import { sourceSchema, temperatureSensors, type Source } from '@grey-keel/model';
+import { ChoiceField, choicesOf } from '../../shared/choice-field.ts';
+import { QuantityField } from '../../shared/quantity-field.ts';
+import { TextField } from '../../shared/text-field.ts';
+import { openBoat } from '../open-boat.ts';
+import { namedSources } from './named-sources.ts';
+
+/** Tags, types and names of everything a display can list. */
+@Component({
+  selector: 'gk-source-names',
+  imports: [ChoiceField, QuantityField, TextField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @for (it of sources(); track it.id) {
+      <article class="source" [attr.aria-label]="it.unit">
+        <p>
+          <span class="swatch" [style.background]="it.colour" aria-hidden="true"></span><strong>{{ it.unit }}</strong>
+          <span class="small faint">{{ it.kind }}</span>
+          @if (it.source.name !== it.suggested) {
+            <button
+              type="button"
+              class="plain small"
+              [id]="'name-by-rule-' + it.id"
+              (click)="set(it.id, it.unit, { name: it.suggested })"
+            >
+              Call it "{{ it.suggested }}"
+            </button>
+          }
+          @if (it.source.tag && !it.source.selected) {
+            <button
+              type="button"
+              class="plain small"
+              [id]="'as-on-tag-' + it.id"
+              (click)="set(it.id, it.unit, { selected: it.source.tag })"
+            >
+              Select "{{ it.source.tag }}"
+            </button>
+          }
+        </p>
+        <gk-text-field
+          label="The tag on its cable says"
+          [fieldId]="'source-tag-' + it.id"
+          [value]="it.source.tag"
+          [schema]="shape.tag"
+          (changed)="set(it.id, it.unit, { tag: $event })"
+        />
+        <gk-text-field
+          label="Type selected on the display"
+          [fieldId]="'source-selected-' + it.id"
+          [value]="it.source.selected"
+          [schema]="shape.selected"
+          (changed)="set(it.id, it.unit, { selected: $event })"
+        />
+        <gk-text-field
+          label="Listed as"
+          [fieldId]="'source-name-' + it.id"
+          [value]="it.source.name"
+          [schema]="shape.name"
+          (changed)="set(it.id, it.unit, { name: $event })"
+        />
+        @if (it.transducer) {
+          <gk-choice-field
+            label="Temperature"
+            [fieldId]="'source-temperature-' + it.id"
+            [value]="it.source.temperature"
+            [choices]="sensors"
+            (changed)="set(it.id, it.unit, { temperature: $event })"
+          />
+        } @else {
+          <span></span>
+        }
+        <gk-quantity-field
+          label="Appears after"
+          [fieldId]="'source-after-' + it.id"
+          quantity="wait"
+          [value]="it.source.appearsAfterS"
+          [schema]="shape.appearsAfterS"
+          (changed)="set(it.id, it.unit, { appearsAfterS: $event })"
+        />
+      </article>
+    } @empty {
+      <p class="faint">Nothing to name yet: choose transducers on Beams, add sensors on Fit.</p>
+    }
+  `,
+  styles: `
+    .source {
+      display: grid;
+      grid-template-columns: minmax(0, 3fr) minmax(0, 3fr) minmax(0, 2fr) minmax(0, 1.2fr) minmax(0, 1fr);
+      gap: 2px 12px;
+      padding: 8px 0;
+      border-bottom: var(--hairline) solid var(--rule);
+    }
+    .source p {
+      display: flex;
+      flex-wrap: wrap;
+      align-items: center;
+      gap: 0 8px;
+      grid-column: 1 / -1;
+    }
+    .swatch {
+      width: 11px;
+      height: 11px;
+    }
+    @media (max-width: 900px) {
+      .source {
+        grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+      }
+    }
+  `,
+})
+export class SourceNames {
+  private readonly open = openBoat();
+  protected readonly shape = sourceSchema.shape;
+  protected readonly sensors = choicesOf(temperatureSensors);
+  protected readonly sources = computed(() => namedSources(this.open.plan()));
+
+  protected set(id: string, unit: string, changes: Partial<Source>): void {
+    this.open.edits.edit(unit, { type: 'describeSource', id, changes });
+  }
+}
