@@ -1,0 +1,159 @@
+import { unitSets } from '@grey-keel/core';
+import type { Bundle, OpenedBoat } from '@grey-keel/model';
+import { seedDemo } from '../demo/seed-demo.ts';
+import type { RunningServer } from '../start-server.ts';
+import { pdfSheets, type PrintedSheet } from '../testing/pdf-text.ts';
+import { ask, scratchFolder, serverOn, type Reply } from '../testing/test-server.ts';
+
+/** Text in a PDF is broken wherever the typesetter likes: compare it without its spaces. */
+const unspaced = (text: string): string => text.replace(/\s+/g, '');
+
+describe('sheets over HTTP', () => {
+  let folder: ReturnType<typeof scratchFolder>;
+  let server: RunningServer;
+  const send = (method: string, path: string, body?: unknown, raw = false): Promise<Reply> =>
+    ask(server.address, method, `/api${path}`, body, raw);
+  const bundleOf = async (id: string): Promise<Bundle> => (await send('GET', `/boats/${id}/bundle`)).body as Bundle;
+  beforeAll(async () => {
+    folder = scratchFolder();
+    server = await serverOn(folder.path);
+    await seedDemo(server.boats, new Date('2026-06-01T08:00:00Z'));
+  });
+  afterAll(async () => {
+    await server.stop();
+    folder.remove();
+  });
+
+  const sheetsOf = async (id: string, query: object, sheet: string): Promise<PrintedSheet[]> => {
+    const asked = new URLSearchParams({ ...query });
+    const response = await fetch(`${server.address}/api/boats/${id}/${sheet}.pdf?${asked.toString()}`);
+    expect(response.status).toBe(200);
+    expect(response.headers.get('content-type')).toContain('application/pdf');
+    const sheets = await pdfSheets(new Uint8Array(await response.arrayBuffer()));
+    expect(sheets.flatMap(({ cut }) => cut))
+      .withContext(`${id}, ${sheet}: cut by the edge of the paper`)
+      .toEqual([]);
+    return sheets;
+  };
+  const printed = async (id: string, query: object = unitSets.metric, sheet = 'report'): Promise<string[]> =>
+    (await sheetsOf(id, query, sheet)).map(({ text }) => unspaced(text));
+
+  it('prints the report on one sheet with its figures in the units asked for, cautions and what is not settled', async () => {
+    for (const paper of ['A4', 'LETTER']) {
+      const [report = '', ...rest] = await printed('sable-wren', { ...unitSets.metric, paper });
+      expect(rest.length).withContext(paper).toBe(0);
+      for (const part of [
+        'Sable Wren',
+        '0.62 m',
+        '24.0°',
+        '+0.50 m',
+        'stale',
+        'From astern',
+        'A wrong sign grounds the boat',
+        '\u22120.39 m',
+        'Helm, starboard',
+      ])
+        expect(report).toContain(unspaced(part));
+    }
+    const [feet] = await printed('sable-wren', unitSets.feet);
+    expect(feet).toContain('+1.65ft');
+    expect(feet).toContain('105.0ft');
+    expect((await send('GET', '/boats/sable-wren/report.pdf?length=miles')).status).toBe(422);
+    expect((await send('GET', '/boats/nowhere/report.pdf?length=m&depth=m&speed=kn&temperature=C')).status).toBe(404);
+  });
+
+  it('prints the shopping sheet on one sheet: what is chosen, what it gives, what it was compared with', async () => {
+    for (const paper of ['A4', 'LETTER']) {
+      const [first = '', ...rest] = await printed('sable-wren', { ...unitSets.metric, paper }, 'shopping');
+      expect(rest.length).toBe(0);
+      for (const part of [
+        'Through-hull wide 190',
+        'Side-scan 430/880',
+        'The sounders chosen, together',
+        'Given up with it',
+      ])
+        expect(first).toContain(unspaced(part));
+    }
+    const [bare = ''] = await printed('pewter-skua', unitSets.metric, 'shopping');
+    expect(bare).toContain(unspaced('Pewter Skua: transducers'));
+  });
+
+  it('prints the wiring sheet: circuits, cables and what each screen listens to, and one of a bare boat', async () => {
+    for (const paper of ['A4', 'LETTER']) {
+      const pages = (await printed('sable-wren', { ...unitSets.metric, paper }, 'wiring')).join('');
+      for (const part of [
+        'Helm displays',
+        '6 mm2',
+        'Sonar battery',
+        'imaging, twelve-pin',
+        'Hull port 190',
+        '2 terminators',
+      ])
+        expect(pages).toContain(unspaced(part));
+    }
+    expect((await printed('pewter-skua', unitSets.metric, 'wiring')).join('')).toContain(unspaced('Nothing yet.'));
+  });
+
+  it('prints the diagram of thirty devices on one sheet, its letters large enough to be read', async () => {
+    const bundle = await bundleOf('sable-wren');
+    const { plan } = bundle;
+    const sensor = plan.equipment['d-antenna']!;
+    const made = Array.from({ length: 24 }, (_, i) => `z-${i}`);
+    await send('PUT', '/bundles/crowded', {
+      ...bundle,
+      plan: {
+        ...plan,
+        boat: { ...plan.boat, name: 'Crowded' },
+        equipment: {
+          ...plan.equipment,
+          ...Object.fromEntries(made.map((id) => [id, { ...sensor, name: `Sensor ${id}` }])),
+        },
+        network: {
+          ...plan.network,
+          devices: {
+            ...plan.network.devices,
+            ...Object.fromEntries(made.map((id) => [id, { sockets: [], onBackbone: true, dropM: 1, loads: 1 }])),
+          },
+        },
+      },
+    });
+    for (const paper of ['A4', 'LETTER']) {
+      const sheets = await sheetsOf('crowded', { ...unitSets.metric, paper }, 'wiring');
+      const diagram = sheets.filter(({ text }) => unspaced(text).startsWith('Wiring'));
+      expect(diagram.length).withContext(paper).toBe(1);
+      for (const id of made) expect(unspaced(diagram[0]?.text ?? '')).toContain(unspaced(`Sensor ${id}`));
+      expect(diagram[0]?.smallestPt).toBeGreaterThan(5);
+    }
+    await send('DELETE', '/boats/crowded');
+  });
+
+  it('prints a dash card for each station with its pages and keys, each on one sheet', async () => {
+    for (const paper of ['A4', 'LETTER']) {
+      const cards = await printed('sable-wren', { ...unitSets.metric, paper }, 'card');
+      expect(cards.length).toBe(3);
+      for (const [i, station] of ['Helm, port', 'Helm, starboard', 'Bow'].entries())
+        expect(cards[i]).toMatch(new RegExp(`^SableWren,${unspaced(station)}`));
+      for (const card of cards)
+        for (const part of ['+0.50 m', 'A wrong sign grounds the boat', 'Not settled'])
+          expect(card).toContain(unspaced(part));
+      for (const part of ['2 Search', 'on the spot, trolling', 'side-scan', 'stop transmitting'])
+        expect(cards.join('')).toContain(unspaced(part));
+      expect(cards.filter((one) => one.includes('noprogrammablekeys')).length).toBe(1);
+      expect(cards.map((card) => card.includes('calls'))).toEqual([true, false, false]);
+      expect(cards[0]).toContain(unspaced('Its alarm calls at 1.5 m of water as it shows it and 12.9 V.'));
+      expect(cards[0]).toContain(unspaced('Set to fresh water, 1443.5 m/s: right at 32.00 m.'));
+    }
+  });
+
+  it('keeps script tags as the text they are, in the plan and in the PDF', async () => {
+    const bundle = await bundleOf('sable-wren');
+    const name = '<script>alert(1)</script> & "Wren"';
+    const made = await send('PUT', '/bundles/tags', {
+      ...bundle,
+      plan: { ...bundle.plan, boat: { ...bundle.plan.boat, name } },
+    });
+    expect((made.body as OpenedBoat).plan.boat.name).toBe(name);
+    expect((await printed('tags')).join('')).toContain(unspaced(name));
+    await send('DELETE', '/boats/tags');
+  });
+});

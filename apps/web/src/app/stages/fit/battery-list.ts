@@ -1,0 +1,129 @@
+import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
+import { inOrder } from '@grey-keel/core';
+import { batterySchema, chemistries, type Battery } from '@grey-keel/model';
+import { ChoiceField, choicesOf } from '../../shared/choice-field.ts';
+import { QuantityField } from '../../shared/quantity-field.ts';
+import { TextField } from '../../shared/text-field.ts';
+import { newId } from '../../state/open-plan.ts';
+import { openBoat } from '../open-boat.ts';
+
+const usualBattery: Battery = {
+  name: 'Battery',
+  chemistry: 'lead-acid',
+  nominalV: 12,
+  capacityAh: 100,
+  capacityLeft: 1,
+  peukert: 1.2,
+  internalOhm: 0.006,
+  crankingA: 0,
+  chargingV: 14.4,
+};
+/** The batteries of the boat, each with what its day is calculated from. */
+@Component({
+  selector: 'gk-battery-list',
+  imports: [ChoiceField, QuantityField, TextField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <section class="sheet" aria-labelledby="batteries-title">
+      <h2 id="batteries-title">Batteries</h2>
+      <p class="small faint">
+        One school gives the sonar a battery of its own: no dip when the engine starts, none of its noise. The other
+        shares one, well fused: less weight, one charger, and the alternator fills it while she runs.
+      </p>
+      @for (entry of batteries(); track entry[0]) {
+        <div class="fields item">
+          <gk-text-field
+            label="Battery"
+            [fieldId]="'battery-name-' + entry[0]"
+            [value]="entry[1].name"
+            [schema]="battery.name"
+            (changed)="setBattery(entry[0], { name: $event })"
+          />
+          <gk-choice-field
+            label="Kind"
+            [fieldId]="'battery-kind-' + entry[0]"
+            [value]="entry[1].chemistry"
+            [choices]="kinds"
+            (changed)="setBattery(entry[0], { chemistry: $event })"
+          />
+          @if (entry[1].chemistry === 'lithium') {
+            <gk-choice-field
+              label="Its voltage"
+              [fieldId]="'battery-curve-' + entry[0]"
+              [value]="entry[1].curve ?? 'flat'"
+              [choices]="curves"
+              (changed)="setBattery(entry[0], { curve: $event })"
+            />
+          }
+          @for (one of batteryFields; track one.key) {
+            <gk-quantity-field
+              [label]="one.label"
+              [fieldId]="'battery-' + one.id + '-' + entry[0]"
+              [quantity]="one.quantity"
+              [decimals]="one.decimals"
+              [value]="entry[1][one.key]"
+              [schema]="battery[one.key]"
+              (changed)="setBattery(entry[0], asChange(one.key, $event))"
+            />
+          }
+          <button type="button" class="plain" (click)="removeBattery(entry[0], entry[1].name)">
+            Remove {{ entry[1].name }}
+          </button>
+        </div>
+      }
+      <button type="button" class="action" id="add-battery" (click)="addBattery()">Add a battery</button>
+    </section>
+  `,
+  styles: `
+    .item {
+      padding: 10px 0;
+      border-bottom: var(--hairline) solid var(--rule);
+      margin-bottom: 10px;
+    }
+  `,
+})
+export class BatteryList {
+  private readonly open = openBoat();
+  private readonly plan = this.open.plan;
+  protected readonly battery = batterySchema.shape;
+  protected readonly kinds = choicesOf(chemistries);
+  protected readonly curves = [
+    { value: 'flat' as const, label: 'flat, iron phosphate' },
+    { value: 'sloping' as const, label: 'falls with charge' },
+  ];
+  protected readonly batteryFields = [
+    { key: 'nominalV', id: 'voltage', label: 'Nominal', quantity: 'voltage', decimals: 0 },
+    { key: 'capacityAh', id: 'capacity', label: 'Capacity', quantity: 'charge', decimals: 0 },
+    { key: 'capacityLeft', id: 'left', label: 'Left of it with age', quantity: 'fraction', decimals: 0 },
+    { key: 'peukert', id: 'peukert', label: 'Peukert, lead-acid', quantity: 'count', decimals: 2 },
+    { key: 'internalOhm', id: 'inner', label: 'Inner resistance', quantity: 'resistance', decimals: 1 },
+    { key: 'crankingA', id: 'cranking', label: 'Starter takes', quantity: 'current', decimals: 0 },
+    { key: 'chargingV', id: 'charging', label: 'Charged at', quantity: 'voltage', decimals: 1 },
+  ] as const;
+  protected readonly batteries = computed(() => inOrder(this.plan().power.batteries));
+
+  protected asChange(key: (typeof this.batteryFields)[number]['key'], value: number | null): Partial<Battery> {
+    return value === null ? {} : { [key]: value };
+  }
+
+  protected setBattery(id: string, changes: Partial<Battery>): void {
+    this.open.edits.edit(this.plan().power.batteries[id]?.name ?? 'a battery', {
+      type: 'describeBattery',
+      id,
+      changes,
+    });
+  }
+
+  protected addBattery(): void {
+    const nominalV = this.plan().boat.systemVoltageV ?? 12;
+    this.open.edits.edit('add a battery', {
+      type: 'addBattery',
+      id: newId(),
+      battery: { ...usualBattery, nominalV, chargingV: 1.2 * nominalV },
+    });
+  }
+
+  protected removeBattery(id: string, name: string): void {
+    this.open.edits.edit(`remove ${name}`, { type: 'removeBattery', id });
+  }
+}
