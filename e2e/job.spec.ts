@@ -87,7 +87,7 @@ describe('the whole job', () => {
     await kept(driver);
   };
 
-  /** Prints the card, sends the boat away as a bundle and takes her back: the same card, figure for figure. */
+  /** Prints the card, sends the boat away as a bundle and takes it back: the same card, figure for figure. */
   const survivesBundle = async (hands: Hands, card: CardFigures): Promise<void> => {
     const { driver } = browser;
     await hands.press('#print-card');
@@ -105,7 +105,7 @@ describe('the whole job', () => {
     await hands.press('gk-head-strip a[href="/"]');
     await hands.press(`button[aria-label="Export ${jobBoat}"]`);
     const bundle = await downloaded(browser, '.grey-keel.json');
-    await hands.press(`button[aria-label="Take off ${jobBoat}"]`);
+    await hands.press(`button[aria-label="Delete ${jobBoat}"]`);
     await eventually(
       () => textOf(driver, 'main'),
       (text) => text.includes('was deleted'),

@@ -1,22 +1,7 @@
-import {
-  answerOf,
-  applyEdits,
-  candidatesFor,
-  fillTargetSnr,
-  findings,
-  footprint,
-  measuresOf,
-  rangeGrid,
-  rankTransducers,
-  readCatalogueCsv,
-  sceneAt,
-  sectionAt,
-  wantsOf,
-} from '@grey-keel/core';
-import type { CatalogueEntry, Plan } from '@grey-keel/model';
+import type { Plan } from '@grey-keel/model';
 import { randomUUID } from 'node:crypto';
-import { demoFleet } from '../apps/server/src/demo/demo-fleet.ts';
 import { startApplication } from '../e2e/support/application.ts';
+import { coreRows, sink } from './bench-core.ts';
 import { fleetTimes } from './bench-fleet.ts';
 import {
   dragFrames,
@@ -29,118 +14,7 @@ import {
   type DragFrames,
   type PaneFrames,
 } from './bench-drag.ts';
-
-interface Row {
-  readonly name: string;
-  readonly value: number;
-  readonly unit: string;
-  readonly baseline: string;
-  readonly baselineValue: number;
-  readonly ratio: number;
-}
-
-const rounds = 7;
-const median = (values: readonly number[]): number =>
-  [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? 0;
-
-/** Measures the thing and its baseline turn by turn, so that both see the same machine. */
-const row = async (
-  name: string,
-  unit: string,
-  thing: () => Promise<number> | number,
-  baseline: string,
-  base: () => Promise<number> | number,
-): Promise<Row> => {
-  const [values, bases]: [number[], number[]] = [[], []];
-  for (let i = 0; i < rounds; i++) {
-    values.push(await thing());
-    bases.push(await base());
-  }
-  const [value, baselineValue] = [median(values), median(bases)];
-  return { name, value, unit, baseline, baselineValue, ratio: value / baselineValue };
-};
-
-const microseconds = (times: number, work: () => void): number => {
-  const start = performance.now();
-  for (let i = 0; i < times; i++) work();
-  return ((performance.now() - start) * 1000) / times;
-};
-
-const milliseconds = async (work: () => Promise<unknown>): Promise<number> => {
-  const start = performance.now();
-  await work();
-  return performance.now() - start;
-};
-
-const wren = demoFleet(new Date('2026-06-01T08:00:00Z')).find(({ id }) => id === 'sable-wren');
-if (!wren) throw new Error('There is no Sable Wren in the demo.');
-const plan: Plan = wren.revisions.reduce((before, { edits }) => {
-  const applied = applyEdits(before, edits);
-  if (!applied.ok) throw new Error('The demo edits no longer apply.');
-  return applied.plan;
-}, wren.start);
-
-const titles = ['name', 'frequency_khz', 'cone_deg', 'level_db', 'mountings', 'power_w'];
-const gear = [
-  titles,
-  ...Array.from({ length: 5000 }, (_, i) => [
-    `Gear ${i}`,
-    String(45 + (i % 200)),
-    String(6 + (i % 30)),
-    '-3',
-    'transom',
-    '600',
-  ]),
-];
-const shop: CatalogueEntry[] = readCatalogueCsv(gear.slice(0, 201)).items.map(({ id, item }) => ({
-  id,
-  item,
-  version: 1,
-  shipped: false,
-}));
-const wants = wantsOf(plan);
-if (!wants) throw new Error('The water of Sable Wren is not described.');
-const grid = rangeGrid(1, 140, 400);
-const into = new Float64Array(400);
-const terms = candidatesFor(plan, shop, 'sounder').candidates.flatMap(
-  (candidate) => measuresOf(candidate, wants).beams,
-);
-const curves = (): void => {
-  for (const beam of terms) fillTargetSnr(beam.terms, beam.targetStrengthDb, grid, into);
-};
-const plainCurves = (): void => {
-  for (const { terms: one, targetStrengthDb } of terms)
-    for (let i = 0; i < 400; i++)
-      into[i] =
-        one.constantDb +
-        targetStrengthDb -
-        (grid.spreadingDb[i] ?? 0) -
-        2 * one.absorptionDbPerM * (grid.rangesM[i] ?? 0);
-};
-const ranked = (): void => {
-  rankTransducers(plan, shop, 'only one');
-  curves();
-};
-const sounder = Object.values(plan.transducers).find(({ kind }) => kind === 'sounder');
-if (!sounder) throw new Error('Sable Wren has no sounder.');
-const eightBeams: Plan = {
-  ...plan,
-  scene: { ...plan.scene, slopeDeg: 12 },
-  transducers: Object.fromEntries(
-    Array.from({ length: 8 }, (_, i) => [`t${i}`, { ...sounder, starboardM: i / 4 - 1 }]),
-  ),
-  fish: Object.fromEntries(
-    Array.from({ length: 10 }, (_, i) => [
-      `f${i}`,
-      { lengthCm: 45, forwardM: 0, starboardM: i - 5, depthM: 10 + 2 * i },
-    ]),
-  ),
-};
-
-let sink = 0;
-const bare = (): void => {
-  sink += 2 * 32 * Math.tan((24 * Math.PI) / 360);
-};
+import { median, milliseconds, row, type Row } from './bench-row.ts';
 
 const app = await startApplication();
 const url = `${app.address}/api/boats/sable-wren`;
@@ -214,68 +88,13 @@ for (let i = 0; i < 5; i++) paneDrags.push(await paneFrames(app.address, 100));
 number = await newest();
 
 const rows: Row[] = [
-  await row(
-    'footprint with its working',
-    'µs',
-    () => microseconds(3000, () => void answerOf(footprint, { beamwidthDeg: 24, depthM: 32 })),
-    'the bare formula',
-    () => microseconds(300_000, bare),
-  ),
-  await row(
-    'section of four transducers',
-    'µs',
-    () => microseconds(300, () => void sectionAt(plan, 32)),
-    'one footprint',
-    () => microseconds(3000, () => void answerOf(footprint, { beamwidthDeg: 24, depthM: 32 })),
-  ),
-  await row(
-    'findings of a boat',
-    'µs',
-    () => microseconds(100, () => void findings(plan)),
-    'one section',
-    () => microseconds(300, () => void sectionAt(plan, 32)),
-  ),
-  await row(
-    'apply one edit and check the plan',
-    'µs',
-    () => microseconds(300, () => void applyEdits(plan, [{ type: 'workAtDepth', depthM: 12 }])),
-    'copy the plan as JSON',
-    () => microseconds(3000, () => void JSON.parse(JSON.stringify(plan))),
-  ),
+  ...(await coreRows()),
   await row(
     'save an edit over HTTP',
     'ms',
     () => milliseconds(save),
     'ask for health',
     () => milliseconds(health),
-  ),
-  await row(
-    'rank 200 transducers, with curves of 400 depths',
-    'ms',
-    () => milliseconds(() => Promise.resolve(ranked())),
-    'the budget',
-    () => 50,
-  ),
-  await row(
-    'reach curves of 200 transducers, 400 depths each',
-    'ms',
-    () => milliseconds(() => Promise.resolve(curves())),
-    'a plain loop over the same formula',
-    () => milliseconds(() => Promise.resolve(plainCurves())),
-  ),
-  await row(
-    'section of eight beams over a slope, ten fish',
-    'ms',
-    () => milliseconds(() => Promise.resolve(sceneAt(eightBeams, 32))),
-    'the budget',
-    () => 4,
-  ),
-  await row(
-    'read 5000 rows of gear',
-    'ms',
-    () => milliseconds(() => Promise.resolve(readCatalogueCsv(gear))),
-    'the budget',
-    () => 3000,
   ),
   await row(
     'open a boat over HTTP',
@@ -402,4 +221,4 @@ else
     console.log(
       `${name.padEnd(60)} ${value.toFixed(2).padStart(10)} ${unit}   ${ratio.toFixed(2).padStart(8)} x ${baseline} (${baselineValue.toPrecision(3)} ${unit})`,
     );
-if (!Number.isFinite(sink)) process.exitCode = 1;
+if (!Number.isFinite(sink.sum)) process.exitCode = 1;

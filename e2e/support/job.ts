@@ -5,7 +5,7 @@ import type { WebDriver } from 'selenium-webdriver';
 import { eventually, find, textOf, type Browser } from './browser.ts';
 import type { Hands } from './hands.ts';
 
-/** A boat that is not in the demo data, as her owner tells it: feet, fathoms, brackish water. */
+/** A boat that is not in the demo data, as its owner tells it: feet, fathoms, brackish water. */
 export const jobBoat = 'Umber Tern';
 const draughtFt = 1.5;
 const feetAFathom = 6;
@@ -40,7 +40,7 @@ export const findingIs = (driver: WebDriver, id: string, there: boolean): Promis
     `finding ${id} ${there ? 'there' : 'gone'}`,
   );
 
-/** Stage 1: the boat and her water. */
+/** Stage 1: the boat and its water. */
 export const describeBoat = async (driver: WebDriver, hands: Hands): Promise<void> => {
   await hands.fill('#new-boat', jobBoat);
   await hands.press('form button[type="submit"]');

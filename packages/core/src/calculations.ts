@@ -22,7 +22,7 @@ import { sideScanShadow } from './beams/side-scan-shadow.ts';
 import { steeredSector } from './beams/steered-sector.ts';
 import { targetArea } from './beams/target-area.ts';
 import { targetRing } from './beams/target-ring.ts';
-import type { Calculation } from './calculation.ts';
+import type { Calculation } from './calculation/calculation.ts';
 import { depthOffset } from './calibration/depth-offset.ts';
 import { legibility } from './pages/legibility.ts';
 import { paneScale } from './pages/pane-scale.ts';

@@ -37,11 +37,12 @@ export {
 export { sectionAt, type Section, type SectionBeam, type SectionRing } from './beams/section.ts';
 export { speedTable, type AtSpeed, type SpeedRow } from './beams/speed-table.ts';
 export { compareBeams, type PlainBeam, type TwoBeams } from './beams/two-beams.ts';
+export { act, at } from './plan/target.ts';
 export { workingBeamOf } from './beams/working-beam.ts';
 export { silhouetteOf, type Point, type Silhouette } from './beams/silhouette.ts';
 export { targetRing } from './beams/target-ring.ts';
-export { candidatesFor, fittedOf, type Candidate, type RuledOut } from './beams/advice/candidate.ts';
-export { judgeDisplays, type DisplayJudged, type StationDisplays } from './beams/advice/displays.ts';
+export { candidatesFor, fittedOf, type Candidate, type RuledOut } from './advice/candidate.ts';
+export { judgeDisplays, type DisplayJudged, type StationDisplays } from './advice/displays.ts';
 export {
   imagingKinds,
   imagingWorking,
@@ -49,9 +50,9 @@ export {
   type ImagingKind,
   type ImagingPlace,
   type ImagingRanking,
-} from './beams/advice/imaging.ts';
-export { measureWorking } from './beams/advice/measure-working.ts';
-export { measuresOf, type BeamMeasures, type Measures } from './beams/advice/measures.ts';
+} from './advice/imaging.ts';
+export { measureWorking } from './advice/measure-working.ts';
+export { measuresOf, type BeamMeasures, type Measures } from './advice/measures.ts';
 export {
   questions,
   rankings,
@@ -61,9 +62,9 @@ export {
   type Ranking,
   type Rankings,
   type ScorePart,
-} from './beams/advice/rank.ts';
-export { shoppingOf, type Shopping, type ShoppingLine } from './beams/advice/shopping.ts';
-export { wantsOf, weightsOf, type Wants, type Weights } from './beams/advice/wants.ts';
+} from './advice/rank.ts';
+export { shoppingOf, type Shopping, type ShoppingLine } from './advice/shopping.ts';
+export { wantsOf, weightsOf, type Wants, type Weights } from './beams/wants.ts';
 export { budgetDifference } from './beams/budget-difference.ts';
 export { detailAtDepth, type BeamDetail } from './beams/detail-at-depth.ts';
 export { deadZone } from './beams/dead-zone.ts';
@@ -96,27 +97,30 @@ export {
   type RangeGrid,
   type ReachTerms,
 } from './beams/reach.ts';
-export { answerOf, calculate, OutOfRange, type Answer, type Calculated, type Calculation } from './calculation.ts';
+export {
+  answerOf,
+  calculate,
+  OutOfRange,
+  type Answer,
+  type Calculated,
+  type Calculation,
+} from './calculation/calculation.ts';
 export { calculations } from './calculations.ts';
 export { depthOffset, removesFrom } from './calibration/depth-offset.ts';
 export {
-  depthOffsetFingerprint,
-  depthOffsetInputs,
   depthOffsetOf,
-  depthOffsetResult,
-  offsetStanding,
+  measuredOffset,
   readingSetTo,
   readingSoundSpeedMps,
   readingWater,
   type DepthOffsetAnswer,
   type DepthOffsetInputs,
   type DepthOffsetResult,
-  type OffsetStanding,
 } from './calibration/depth-offset-subject.ts';
 export { agroundInWords, changeOnEntering, signInWords } from './calibration/offset-words.ts';
 export { cutoffFor, findOutliers, median } from './calibration/outliers.ts';
-export { applyEdits, replayEdits, undoing, type Applied, type Refused } from './edits/apply-edits.ts';
-export { newDepthOffset, newSource, newUnitSettings } from './edits/parts-of-plan.ts';
+export { applyEdits, replayEdits, undoing, type Applied, type Refused } from './job/apply-edits.ts';
+export { newDepthOffset, newSource, newUnitSettings } from './edits/new-parts.ts';
 export { overlaps, splitPatches, touches, valueAt, type Clash } from './edits/rebase.ts';
 export {
   csvColumns,
@@ -127,21 +131,20 @@ export {
   type CsvFault,
   type CsvKey,
 } from './exchange/catalogue-csv.ts';
-export { fieldErrors, type FieldError } from './field-errors.ts';
-export { findings, rules } from './findings/findings.ts';
+export { fieldErrors, type FieldError } from './calculation/field-errors.ts';
+export { findings, rules } from './job/findings.ts';
 export { findingsOf } from './findings/rule.ts';
-export { fitRules } from './findings/rules/fit.ts';
-export { networkRules } from './findings/rules/network.ts';
+export { fitRules } from './stages/fit/rules/fit.ts';
+export { networkRules } from './stages/fit/rules/network.ts';
 export { heldOffsetM } from './calibration/held-offset.ts';
-export { keyTarget } from './findings/rules/keys.ts';
-export { fittedStations, type FittedStation } from './findings/rules/pages.ts';
+export { fittedStations, type FittedStation } from './plan/fitted-stations.ts';
 export { alarmsInWords } from './handover/alarm-words.ts';
 export { soundInWords } from './handover/sound-words.ts';
 export { cardCautions, cautions } from './handover/cautions.ts';
 export {
   cardFingerprint,
   cardOf,
-  cardStanding,
+  printedCard,
   type Card,
   type CardStation,
   type CardTransducer,
@@ -152,7 +155,7 @@ export { bindProposal, keySchools, proposeKeys, type KeySchool, type ProposedKey
 export { changePane, removePane, resizeBands, resizePanes, splitPane, type PanePlace } from './pages/change-layout.ts';
 export { leastAngleArcmin, legibility, type Light } from './pages/legibility.ts';
 export { hardestSight, sightsOf, type Sight } from './pages/number-legibility.ts';
-export { cellTarget, pageFor, pagesAt, shownWays, usedWays, type ListedPage } from './pages/pages-at.ts';
+export { pageFor, pagesAt, shownWays, usedWays, type ListedPage } from './plan/pages-at.ts';
 export { paneScale } from './pages/pane-scale.ts';
 export { panesOf, pixelPitchM, type PlacedPane } from './pages/panes.ts';
 export { suggestLayouts, viewsAboard, type SuggestedLayout } from './pages/suggest-layouts.ts';
@@ -172,8 +175,8 @@ export { sightLine } from './fit/sight-line.ts';
 export { bowHeightM, runningTrimDeg, type Guessed } from './fit/bow-guess.ts';
 export { stationSight, type StationSight } from './fit/station-sight.ts';
 export { readBundle, type ReadBundle } from './exchange/read-bundle.ts';
-export { faceAboveWater } from './findings/rules/face-above-water.ts';
-export { placeRules } from './findings/rules/places.ts';
+export { faceAboveWater } from './stages/beams/rules/face-above-water.ts';
+export { placeRules } from './stages/fit/rules/places.ts';
 export { asUsuallyPlaced } from './fit/as-usually-placed.ts';
 export { hullChanges, usualPropellers } from './fit/places.ts';
 export { deepestWaterM, reachSaid, type ReachSaid } from './beams/reach-said.ts';
@@ -185,18 +188,18 @@ export { restVoltageV } from './power/battery-curve.ts';
 export { circuitsOn, currentOf, dayLine, dayOf, type DaySpan } from './power/day-voltage.ts';
 export { startDip } from './power/start-dip.ts';
 export { voltageDrop } from './power/voltage-drop.ts';
-export { shallowLimits, voltageLimits, type ShallowLimits } from './sources/alarm-limits.ts';
+export { shallowLimits, voltageLimits, type ShallowLimits } from './alarms/alarm-limits.ts';
 export { depthGivers, type DepthGiver } from './sources/depth-givers.ts';
 export { asShown, depthDisplayOf, upToStepM, type DepthDisplay } from './sources/depth-display.ts';
 export { displaySound, readAt, soundOfType, type DisplayWater } from './sources/display-sound.ts';
-export { timeToAct, usualActInS, type TimeToAct } from './sources/time-to-act.ts';
+export { timeToAct, usualActInS, type TimeToAct } from './alarms/time-to-act.ts';
 export { agroundBy, agroundOf, type Aground } from './calibration/aground.ts';
 export { entryDoubts } from './calibration/entry-doubts.ts';
 export { conditionsOfFirstReading } from './calibration/first-reading.ts';
 export { offsetAtGrounding } from './calibration/offset-at-grounding.ts';
 export { waySpeed, waysAfloat } from './plan/way-speeds.ts';
-export { displayDepthError } from './findings/rules/sources.ts';
-export { deepestLoading, loweredWays, lowestPoint, type LowestPoint } from './fit/lowest-point.ts';
+export { displayDepthError } from './sources/display-depth-error.ts';
+export { deepestLoading, loweredWays, lowestPoint, type LowestPoint } from './plan/lowest-point.ts';
 export { bestFeeds } from './sources/best-feeds.ts';
 export { feedChoices, poorRank, type FeedChoice } from './sources/feeds.ts';
 export { changesWith, travelClashes, whatTravels, type TravellingSetting } from './sources/what-travels.ts';
@@ -208,9 +211,11 @@ export { freePlug, socketOf } from './network/sockets.ts';
 export { diagramOf, type Diagram, type DiagramNode } from './network/diagram.ts';
 export { laidDiagram, layoutGraph, type LaidDiagram } from './network/diagram-layout.ts';
 export { wiringSheets, type SheetTable } from './sheets/wiring-sheet.ts';
-export { copyPlan } from './plan/copy-plan.ts';
+export { copyPlan } from './job/copy-plan.ts';
 export { fingerprint, quantised } from './plan/fingerprint.ts';
-export { builtStages, stageStates, waterline, type StageStanding } from './plan/stage-state.ts';
-export { fitToDo, sourcesToDo, type ToDo } from './plan/still-to-do.ts';
+export { builtStages, stages, type BuiltStage } from './job/stages.ts';
+export { stageStates, waterline, type StageStanding } from './job/stage-states.ts';
+export type { ToDo } from './plan/to-do.ts';
+export type { RefusalCode } from './edits/edit-refused.ts';
 export { faceDepthM, inOrder, soundSpeedDownTo, workingWater } from './plan/working-water.ts';
 export * from './units/index.ts';

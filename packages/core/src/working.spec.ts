@@ -1,4 +1,4 @@
-import { calculate } from './calculation.ts';
+import { calculate } from './calculation/calculation.ts';
 import { calculations } from './calculations.ts';
 import { expectWorkingHolds } from './testing/evaluated.ts';
 

@@ -2,7 +2,7 @@ import * as z from 'zod';
 import { stageStateSchema } from './findings/finding.ts';
 import { idSchema, instantSchema, nameSchema } from './plan/id.ts';
 
-/** One boat as the fleet lists her. */
+/** One boat as the fleet lists it. */
 export const fleetEntrySchema = z.strictObject({
   id: idSchema,
   name: nameSchema,

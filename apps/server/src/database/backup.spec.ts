@@ -31,7 +31,7 @@ describe('a backup', () => {
     folder.remove();
   });
 
-  it('is taken while the database is used, and restored byte for byte with every boat as she was', async () => {
+  it('is taken while the database is used, and restored byte for byte with every boat as it was', async () => {
     await backUp(database, place('kept.sqlite'));
     const boats = new BoatStore(database);
     await boats.remove('old-marl');

@@ -12,7 +12,7 @@ export interface BoatRow extends Model<InferAttributes<BoatRow>, InferCreationAt
   id: string;
   number: number;
   name: string;
-  /** The fleet's line about her, as JSON, so that a list needs no plans. */
+  /** The fleet's line about it, as JSON, so that a list needs no plans. */
   entry: string;
   entry_version: number;
   made_at: string;

@@ -115,13 +115,13 @@ describe('the demo fleet', () => {
     }
   });
 
-  it('has Pewter Skua with her brief and no transducer', () => {
+  it('has Pewter Skua with its brief and no transducer', () => {
     expect(rulesOf(planOf('pewter-skua'))).toEqual(['no-transducer', 'page-missing']);
     const plan = planOf('pewter-skua');
     expect(waterline(stageStates(plan, findings(plan)))?.stage).toBe('beams');
   });
 
-  it('has Old Marl without a finding when commissioned, and stale since her transducer was replaced', () => {
+  it('has Old Marl without a finding when commissioned, and stale since its transducer was replaced', () => {
     const then = planOf('old-marl', oldMarlCommissionedAt);
     expect(findings(then)).toEqual([]);
     expect(stageStates(then, []).every(({ state }) => state === 'fresh')).toBeTrue();

@@ -1,10 +1,4 @@
-import {
-  applyEdits,
-  depthOffsetFingerprint,
-  depthOffsetInputs,
-  depthOffsetResult,
-  soundSpeedDownTo,
-} from '@grey-keel/core';
+import { applyEdits, measuredOffset, soundSpeedDownTo } from '@grey-keel/core';
 import type { Edit, Plan, Water } from '@grey-keel/model';
 
 /** What a display shows in a water over a known bottom, with a face so far below the waterline. */
@@ -49,8 +43,8 @@ export const after = (plan: Plan, edits: readonly Edit[]): Plan => {
 };
 
 export const enter = (plan: Plan, transducerId: string, at: string): Edit => {
-  const inputs = depthOffsetInputs(plan, transducerId);
-  const result = inputs && depthOffsetResult(inputs);
+  const inputs = measuredOffset.slice(plan, transducerId);
+  const result = measuredOffset.of(plan, transducerId);
   if (!inputs || !result?.known) throw new Error(`Demo data: ${transducerId} has no offset to enter.`);
   return {
     type: 'enterDepthOffset',
@@ -59,7 +53,7 @@ export const enter = (plan: Plan, transducerId: string, at: string): Edit => {
       offsetM: result.answer.offsetM,
       standardErrorM: result.answer.standardErrorM,
       at,
-      fingerprint: depthOffsetFingerprint(inputs),
+      fingerprint: measuredOffset.fingerprint(inputs),
       inputs: JSON.parse(JSON.stringify(inputs)) as never,
     },
   };

@@ -1,4 +1,4 @@
-import { applyEdits, replayEdits, type FieldError } from '@grey-keel/core';
+import { applyEdits, replayEdits, type FieldError, type RefusalCode } from '@grey-keel/core';
 import {
   editSchema,
   fleetEntrySchema,
@@ -40,7 +40,7 @@ export type Appended =
   | { readonly kind: 'behind'; readonly number: number; readonly missing: Revision[] }
   /** The base is no revision of this boat: its file was replaced by another, an older one perhaps. */
   | { readonly kind: 'other history'; readonly number: number }
-  | { readonly kind: 'refused'; readonly errors: readonly FieldError[] };
+  | { readonly kind: 'refused'; readonly code: RefusalCode; readonly errors: readonly FieldError[] };
 
 const editsSchema = z.array(editSchema);
 const pathsSchema = z.array(pathSchema);
@@ -130,7 +130,10 @@ export class BoatStore {
     const row = await this.database.tables.boats.findOne({ where: { id, removed_at: null } });
     if (!row) return null;
     const { number, kept_at: keptAt } = row;
-    return { id, number, revisionId: await this.revisionIdAt(id, number), keptAt, plan: await this.planAt(id, number) };
+    const [revisionId, plan] = await Promise.all([this.revisionIdAt(id, number), this.planAt(id, number)]);
+    // Who opens a boat is about to edit it.
+    this.hold(id, number, plan);
+    return { id, number, revisionId, keptAt, plan };
   }
 
   async isThere(id: string): Promise<boolean> {
@@ -187,7 +190,7 @@ export class BoatStore {
     return answer;
   }
 
-  /** Takes a boat off the fleet; what is kept of her stays, and she can be recalled. */
+  /** Deletes a boat from the fleet; its history stays, and it can be recalled. */
   async remove(id: string): Promise<boolean> {
     return this.setRemoved(id, this.now().toISOString());
   }
@@ -217,22 +220,27 @@ export class BoatStore {
   private async tryToAppend(id: string, request: RevisionRequest, at?: string): Promise<Appended | 'overtaken'> {
     const { revisionId, base, baseId, edits } = request;
     const { boats, revisions, snapshots } = this.database.tables;
-    const boat = await boats.findOne({ where: { id, removed_at: null } });
+    const [boat, known, isBase] = await Promise.all([
+      boats.findOne({ where: { id, removed_at: null } }),
+      this.alreadyKept(id, request),
+      this.isBase(id, base, baseId),
+    ]);
     if (!boat) return { kind: 'no such boat' };
-    const known = await this.alreadyKept(id, request);
     if (known) return known;
-    if (base > boat.number || !(await this.isBase(boat, base, baseId)))
-      return { kind: 'other history', number: boat.number };
+    if (base > boat.number || !isBase) return { kind: 'other history', number: boat.number };
     if (base < boat.number)
       return { kind: 'behind', number: boat.number, missing: await this.revisionsSince(id, base) };
 
     const applied = applyEdits(await this.planAt(id, boat.number), edits);
-    if (!applied.ok) return { kind: 'refused', errors: applied.errors };
+    if (!applied.ok) return { kind: 'refused', code: applied.code, errors: applied.errors };
     const number = boat.number + 1;
     const keptAt = at ?? this.now().toISOString();
     const written = await this.database.write(async (transaction) => {
-      const row = await boats.findOne({ where: { id, removed_at: null, number: base }, transaction });
-      if (!row) return false;
+      const [moved] = await boats.update(
+        { number, kept_at: keptAt, name: applied.plan.boat.name, entry_version: notJudged },
+        { where: { id, removed_at: null, number: base }, transaction },
+      );
+      if (moved === 0) return false;
       await revisions.create(
         {
           boat_id: id,
@@ -246,10 +254,6 @@ export class BoatStore {
       );
       if (number % snapshotEvery === 0)
         await snapshots.create({ boat_id: id, number, plan: JSON.stringify(applied.plan) }, { transaction });
-      await row.update(
-        { number, kept_at: keptAt, name: applied.plan.boat.name, entry_version: notJudged },
-        { transaction },
-      );
       return true;
     });
     if (!written) return 'overtaken';
@@ -267,8 +271,8 @@ export class BoatStore {
   }
 
   /** Whether what a client takes for revision `base` is the one of this boat. One that does not say is believed. */
-  private async isBase(boat: BoatRow, base: number, baseId: string | null | undefined): Promise<boolean> {
-    return baseId === undefined || baseId === (await this.revisionIdAt(boat.id, base));
+  private async isBase(id: string, base: number, baseId: string | null | undefined): Promise<boolean> {
+    return baseId === undefined || baseId === (await this.revisionIdAt(id, base));
   }
 
   /** The id of a revision, or null for the boat as it was made. */

@@ -79,7 +79,7 @@ const pageRows = ({ pages, screen }: CardStation): Content[] =>
     })),
   }));
 
-/** The dash card of each station on a sheet of its own; of the boat alone while she has no station with a display. */
+/** The dash card of each station on a sheet of its own; of the boat alone while it has no station with a display. */
 export const cardDocument = (plan: Plan, options: PrintOptions): TDocumentDefinitions => {
   const card = cardOf(plan);
   const write = writer(options.units);

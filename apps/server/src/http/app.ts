@@ -1,5 +1,5 @@
 import compression from 'compression';
-import express, { type Express } from 'express';
+import express, { type Express, type Router } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
@@ -18,6 +18,7 @@ import type { NewsStreams } from './events.ts';
 import { onlyFromHere } from './only-from-here.ts';
 import { openApiDocument } from './open-api.ts';
 import { notFound, problemHandler, sendProblem } from './problem.ts';
+import { routesOf } from './routes.ts';
 import { withToken } from './token.ts';
 import { buildOf, webApplication } from './web-application.ts';
 
@@ -84,16 +85,20 @@ export const makeApp = (services: Services): Express => {
   api.get('/health', (_request, response) => {
     response.json({ status: 'ok', at: services.now().toISOString(), address: services.address() });
   });
-  api.use('/events', services.streams.router);
-  api.use('/boats', boatRoutes(services));
-  api.use('/boats', cardRoutes(services, costly));
-  api.use('/bundles', bundleRoutes(services, costly));
-  api.use('/catalogue', catalogueRoutes(services, costly));
-  api.use('/calculations', calculationRoutes());
-  api.use('/backup', backupRoutes(services, costly));
-  api.use('/backups', backupsRoutes(services, costly));
+  const mounts: readonly (readonly [path: string, router: Router])[] = [
+    ['/events', services.streams.router],
+    ['/boats', boatRoutes(services)],
+    ['/boats', cardRoutes(services, costly)],
+    ['/bundles', bundleRoutes(services, costly)],
+    ['/catalogue', catalogueRoutes(services, costly)],
+    ['/calculations', calculationRoutes()],
+    ['/backup', backupRoutes(services, costly)],
+    ['/backups', backupsRoutes(services, costly)],
+  ];
+  for (const [path, router] of mounts) api.use(path, router);
   api.get('/openapi.json', (_request, response) => {
-    response.json(openApiDocument());
+    const routes = [['', api] as const, ...mounts].flatMap(([path, router]) => routesOf(`/api${path}`, router));
+    response.json(openApiDocument(routes));
   });
   api.use((request, response) => sendProblem(response, notFound(`door ${request.method} ${request.originalUrl}`)));
   app.use('/api', api);

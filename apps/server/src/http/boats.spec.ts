@@ -138,6 +138,7 @@ describe('boats over HTTP', () => {
     expect(errors[0]?.range).toContain('2 to 60');
     const gone = await send('POST', '/first/revisions', request(0, [{ type: 'removeWater', id: 'nowhere' }]));
     expect(gone.status).toBe(422);
+    expect((gone.body as { code: string }).code).toBe('gone');
     expect((await opened('first')).number).toBe(0);
     expect((await send('POST', '/first/revisions', { base: 0 })).status).toBe(422);
     expect((await send('POST', '/Not An Id/revisions', request(0, renamed('x')))).status).toBe(422);

@@ -121,7 +121,7 @@ export const boatRoutes = ({ boats }: { boats: BoatStore }): Router => {
         case 'no such boat':
           return absent(id, response);
         case 'refused':
-          return sendProblem(response, badInput(appended.errors));
+          return sendProblem(response, { ...badInput(appended.errors), code: appended.code });
         case 'id used for other edits':
           return sendProblem(response, {
             status: 409,

@@ -1,7 +1,5 @@
 import type { Bundle, CatalogueEntry, ImportedBundle, OpenedBoat } from '@grey-keel/model';
-import { seedDemo } from '../demo/seed-demo.ts';
-import type { RunningServer } from '../start-server.ts';
-import { ask, scratchFolder, serverOn, type Reply } from '../testing/test-server.ts';
+import { demoServer } from '../testing/demo-server.ts';
 
 interface ProblemBody {
   readonly title: string;
@@ -10,10 +8,7 @@ interface ProblemBody {
 }
 
 describe('bundles over HTTP', () => {
-  let folder: ReturnType<typeof scratchFolder>;
-  let server: RunningServer;
-  const send = (method: string, path: string, body?: unknown, raw = false): Promise<Reply> =>
-    ask(server.address, method, `/api${path}`, body, raw);
+  const { send } = demoServer();
   const bundleOf = async (id: string): Promise<Bundle> => (await send('GET', `/boats/${id}/bundle`)).body as Bundle;
   const refused = async (bundle: unknown, raw = false): Promise<ProblemBody & { status: number }> => {
     const reply = await send('PUT', '/bundles/copy', bundle, raw);
@@ -22,17 +17,7 @@ describe('bundles over HTTP', () => {
     return { status: reply.status, ...(reply.body as ProblemBody) };
   };
 
-  beforeAll(async () => {
-    folder = scratchFolder();
-    server = await serverOn(folder.path);
-    await seedDemo(server.boats, new Date('2026-06-01T08:00:00Z'));
-  });
-  afterAll(async () => {
-    await server.stop();
-    folder.remove();
-  });
-
-  it('brings a boat back from her bundle as she was, under another id', async () => {
+  it('brings a boat back from its bundle as it was, under another id', async () => {
     const bundle = await bundleOf('sable-wren');
     expect(bundle.catalogue.map(({ id }) => id).sort()).toEqual([
       'display-10-place-keys',

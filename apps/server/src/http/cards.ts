@@ -48,7 +48,7 @@ export const cardRoutes = (
             .send(pdf);
         } catch (error) {
           if (!(error instanceof NotPrinted)) throw error;
-          sendProblem(response, { status: 429, title: 'Not printed', detail: error.message });
+          sendProblem(response, { status: error.status, title: 'Not printed', detail: error.message });
         }
       }),
     );

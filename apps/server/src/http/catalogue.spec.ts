@@ -1,22 +1,8 @@
 import type { CatalogueEntry } from '@grey-keel/model';
-import { seedDemo } from '../demo/seed-demo.ts';
-import type { RunningServer } from '../start-server.ts';
-import { ask, scratchFolder, serverOn, type Reply } from '../testing/test-server.ts';
+import { demoServer } from '../testing/demo-server.ts';
 
 describe('the catalogue over HTTP', () => {
-  let folder: ReturnType<typeof scratchFolder>;
-  let server: RunningServer;
-  const send = (method: string, path: string, body?: unknown, raw = false): Promise<Reply> =>
-    ask(server.address, method, `/api${path}`, body, raw);
-  beforeAll(async () => {
-    folder = scratchFolder();
-    server = await serverOn(folder.path);
-    await seedDemo(server.boats, new Date('2026-06-01T08:00:00Z'));
-  });
-  afterAll(async () => {
-    await server.stop();
-    folder.remove();
-  });
+  const { send } = demoServer();
 
   it('lists the shipped catalogue and takes the shop\u2019s own, in versions', async () => {
     const list = (await send('GET', '/catalogue')).body as CatalogueEntry[];

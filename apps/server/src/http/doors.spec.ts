@@ -4,9 +4,8 @@ import { writeFileSync } from 'node:fs';
 import { request as rawRequest } from 'node:http';
 import { join } from 'node:path';
 import { restore } from '../database/backup.ts';
-import { seedDemo } from '../demo/seed-demo.ts';
-import type { RunningServer } from '../start-server.ts';
-import { ask, scratchFolder, serverOn, type Reply } from '../testing/test-server.ts';
+import { demoServer } from '../testing/demo-server.ts';
+import { openApiDocument } from './open-api.ts';
 
 interface ProblemBody {
   readonly title: string;
@@ -15,25 +14,13 @@ interface ProblemBody {
 }
 
 describe('the other doors', () => {
-  let folder: ReturnType<typeof scratchFolder>;
-  let server: RunningServer;
-  const send = (method: string, path: string, body?: unknown, raw = false): Promise<Reply> =>
-    ask(server.address, method, `/api${path}`, body, raw);
-  beforeAll(async () => {
-    folder = scratchFolder();
-    server = await serverOn(folder.path);
-    await seedDemo(server.boats, new Date('2026-06-01T08:00:00Z'));
-  });
-  afterAll(async () => {
-    await server.stop();
-    folder.remove();
-  });
+  const { folder, send, server } = demoServer();
 
   it('says it is well, and what is not there', async () => {
     expect((await send('GET', '/health')).body).toEqual({
       status: 'ok',
       at: jasmine.any(String),
-      address: server.address,
+      address: server().address,
     });
     const lost = await send('GET', '/nowhere');
     expect([lost.status, lost.type.includes('problem+json')]).toEqual([404, true]);
@@ -69,14 +56,14 @@ describe('the other doors', () => {
   });
 
   it('hands out the whole database as one file, taken while it is used', async () => {
-    const response = await fetch(`${server.address}/api/backup`);
+    const response = await fetch(`${server().address}/api/backup`);
     expect(response.status).toBe(200);
     expect(response.headers.get('content-disposition')).toContain('.sqlite');
     const bytes = Buffer.from(await response.arrayBuffer());
     expect(bytes.subarray(0, 15).toString()).toBe('SQLite format 3');
-    const file = join(folder.path, 'handed-out.sqlite');
+    const file = join(folder(), 'handed-out.sqlite');
     writeFileSync(file, bytes);
-    expect((await restore(file, join(folder.path, 'again/grey-keel.sqlite'), new Date())).ok).toBeTrue();
+    expect((await restore(file, join(folder(), 'again/grey-keel.sqlite'), new Date())).ok).toBeTrue();
   });
 
   it('describes its doors as OpenAPI, each calculation among them, with nothing left to look up', async () => {
@@ -87,6 +74,9 @@ describe('the other doors', () => {
     for (const name of calculations.keys())
       expect(document.paths[`/api/calculations/${name}`]?.['post']).withContext(name).toBeDefined();
     expect(Object.keys(document.paths['/api/boats/{id}'] ?? {}).sort()).toEqual(['delete', 'get', 'put']);
+    expect(document.paths['/api/calculations/{name}']?.['get']).toBeDefined();
+    // A route that is added without a word, or taken away, is noticed.
+    expect(() => openApiDocument([{ method: 'get', path: '/api/new' }])).toThrowError(/get \/api\/new/);
     const text = JSON.stringify(body);
     const at = (pointer: string): unknown =>
       pointer
@@ -100,7 +90,7 @@ describe('the other doors', () => {
   });
 
   it('answers only to its own names', async () => {
-    const { port } = new URL(server.address);
+    const { port } = new URL(server().address);
     const status = (headers: Record<string, string>): Promise<number> =>
       new Promise((resolve, reject) => {
         rawRequest({ host: '127.0.0.1', port, path: '/api/boats', headers }, (response) => {
@@ -121,7 +111,7 @@ describe('the other doors', () => {
   it('answers garbled addresses, compression, ranges and conditions with what is wrong, never as its own failure', async () => {
     const raw = (path: string, headers: Record<string, string> = {}, body?: Buffer): Promise<number> =>
       new Promise((resolve, reject) => {
-        const { port } = new URL(server.address);
+        const { port } = new URL(server().address);
         const sent = rawRequest(
           { host: '127.0.0.1', port, path, headers, method: body ? 'POST' : 'GET' },
           (response) => {
@@ -146,7 +136,7 @@ describe('the other doors', () => {
   });
 
   it('sends a policy under which no inline script runs', async () => {
-    const response = await fetch(`${server.address}/api/health`);
+    const response = await fetch(`${server().address}/api/health`);
     expect(response.headers.get('content-security-policy')).toContain("script-src 'self';");
     expect(response.headers.get('x-content-type-options')).toBe('nosniff');
   });

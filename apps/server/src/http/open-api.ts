@@ -18,8 +18,11 @@ import * as z from 'zod';
 import { copySchema, newBoatSchema } from './boats.ts';
 import { cardQuerySchema } from './cards.ts';
 import { problemSchema } from './problem.ts';
+import type { Route } from './routes.ts';
 
 interface Door {
+  /** The route it is one case of, where that is not its own path. */
+  readonly route?: string;
   readonly method: 'get' | 'put' | 'post' | 'delete';
   readonly path: string;
   readonly summary: string;
@@ -31,6 +34,13 @@ interface Door {
 }
 
 const health = z.strictObject({ status: z.literal('ok'), at: z.iso.datetime(), address: z.url() });
+const jsonSchema = z.looseObject({});
+const described = z.strictObject({
+  name: z.string(),
+  purpose: z.string(),
+  input: jsonSchema,
+  output: jsonSchema,
+});
 const named = z.array(z.strictObject({ name: z.string(), purpose: z.string() }));
 
 const doors = (): Door[] => [
@@ -52,11 +62,17 @@ const doors = (): Door[] => [
     answer: openedBoatSchema,
     refusals: [409, 422],
   },
-  { method: 'delete', path: '/api/boats/{id}', summary: 'Take a boat off the fleet', answer: null, refusals: [404] },
+  {
+    method: 'delete',
+    path: '/api/boats/{id}',
+    summary: 'Delete a boat; it can be brought back',
+    answer: null,
+    refusals: [404],
+  },
   {
     method: 'post',
     path: '/api/boats/{id}/recall',
-    summary: 'Bring her back',
+    summary: 'Bring back a deleted boat',
     answer: openedBoatSchema,
     refusals: [404],
   },
@@ -177,8 +193,17 @@ const doors = (): Door[] => [
     refusals: [404, 409, 429],
   },
   { method: 'get', path: '/api/calculations', summary: 'The calculations by name', answer: named },
+  {
+    method: 'get',
+    path: '/api/calculations/{name}',
+    summary: 'What a calculation takes and gives, as schemas',
+    answer: described,
+    refusals: [404],
+  },
+  { method: 'get', path: '/api/openapi.json', summary: 'This document', answer: z.looseObject({}) },
   ...[...calculations.values()].map(({ name, purpose, input, output }): Door => ({
     method: 'post',
+    route: '/api/calculations/{name}',
     path: `/api/calculations/${name}`,
     summary: purpose,
     body: input,
@@ -194,7 +219,7 @@ const parametersOf = (path: string, query: z.ZodObject | undefined): Json[] => [
     name,
     in: 'path',
     required: true,
-    schema: z.toJSONSchema(name === 'id' ? idSchema : z.int().min(0)),
+    schema: z.toJSONSchema(name === 'id' ? idSchema : name === 'number' ? z.int().min(0) : z.string()),
   })),
   ...Object.entries<z.ZodType>(query?.shape ?? {}).map(([name, schema]) => ({
     name,
@@ -265,11 +290,20 @@ const operation = ({ method, path, summary, query, body, answer, refusals = [] }
   };
 };
 
-/** The interface of the server as an OpenAPI document, made from the schemas that check what comes in. */
-export const openApiDocument = (): Json => {
+/**
+ * The interface of the server as an OpenAPI document, made from its routes and the schemas that check what comes in. Throws
+ * for a route that nothing is said of, and for a word about a route that is not there.
+ */
+export const openApiDocument = (routes: readonly Route[]): Json => {
+  const all = doors();
+  const nameOf = ({ method, path }: Route): string => `${method} ${path}`;
+  const said = new Set(all.map(({ method, path, route = path }) => nameOf({ method, path: route })));
+  const there = new Set(routes.map(nameOf));
+  const odd = [...said].filter((one) => !there.has(one)).concat([...there].filter((one) => !said.has(one)));
+  if (odd.length > 0) throw new Error(`The document and the routes differ: ${odd.join(', ')}.`);
   const parts = new Components();
   const paths: Record<string, Json> = {};
-  for (const door of doors()) paths[door.path] = { ...paths[door.path], [door.method]: operation(door, parts) };
+  for (const door of all) paths[door.path] = { ...paths[door.path], [door.method]: operation(door, parts) };
   return {
     openapi: '3.1.0',
     info: { title: 'Grey Keel', version: '1' },

@@ -1,32 +1,18 @@
 import { unitSets } from '@grey-keel/core';
 import type { Bundle, OpenedBoat } from '@grey-keel/model';
-import { seedDemo } from '../demo/seed-demo.ts';
-import type { RunningServer } from '../start-server.ts';
 import { pdfSheets, type PrintedSheet } from '../testing/pdf-text.ts';
-import { ask, scratchFolder, serverOn, type Reply } from '../testing/test-server.ts';
+import { demoServer } from '../testing/demo-server.ts';
 
 /** Text in a PDF is broken wherever the typesetter likes: compare it without its spaces. */
 const unspaced = (text: string): string => text.replace(/\s+/g, '');
 
 describe('sheets over HTTP', () => {
-  let folder: ReturnType<typeof scratchFolder>;
-  let server: RunningServer;
-  const send = (method: string, path: string, body?: unknown, raw = false): Promise<Reply> =>
-    ask(server.address, method, `/api${path}`, body, raw);
+  const { send, server } = demoServer();
   const bundleOf = async (id: string): Promise<Bundle> => (await send('GET', `/boats/${id}/bundle`)).body as Bundle;
-  beforeAll(async () => {
-    folder = scratchFolder();
-    server = await serverOn(folder.path);
-    await seedDemo(server.boats, new Date('2026-06-01T08:00:00Z'));
-  });
-  afterAll(async () => {
-    await server.stop();
-    folder.remove();
-  });
 
   const sheetsOf = async (id: string, query: object, sheet: string): Promise<PrintedSheet[]> => {
     const asked = new URLSearchParams({ ...query });
-    const response = await fetch(`${server.address}/api/boats/${id}/${sheet}.pdf?${asked.toString()}`);
+    const response = await fetch(`${server().address}/api/boats/${id}/${sheet}.pdf?${asked.toString()}`);
     expect(response.status).toBe(200);
     expect(response.headers.get('content-type')).toContain('application/pdf');
     const sheets = await pdfSheets(new Uint8Array(await response.arrayBuffer()));

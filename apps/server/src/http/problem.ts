@@ -9,6 +9,8 @@ export const problemSchema = z.looseObject({
   status: z.number().int(),
   title: z.string(),
   detail: z.string(),
+  /** Of a refused edit: why, for a program. */
+  code: z.string().optional(),
   errors: z.array(z.strictObject({ field: z.string(), message: z.string(), range: z.string() })).optional(),
 });
 

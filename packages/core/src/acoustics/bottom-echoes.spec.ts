@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { answerOf, calculate } from '../calculation.ts';
+import { answerOf, calculate } from '../calculation/calculation.ts';
 import { bottomEchoes } from './bottom-echoes.ts';
 
 const shallow = {

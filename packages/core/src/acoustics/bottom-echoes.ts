@@ -1,6 +1,6 @@
 import * as z from 'zod';
-import { defineCalculation, OutOfRange } from '../calculation.ts';
-import { given, calculated } from '../working-step.ts';
+import { defineCalculation, OutOfRange } from '../calculation/calculation.ts';
+import { given, calculated } from '../calculation/working-step.ts';
 import { bottomTypes, type BottomType } from './backscatter.ts';
 
 /**

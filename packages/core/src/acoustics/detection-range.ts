@@ -1,6 +1,6 @@
 import * as z from 'zod';
-import { defineCalculation } from '../calculation.ts';
-import { given } from '../working-step.ts';
+import { defineCalculation } from '../calculation/calculation.ts';
+import { given } from '../calculation/working-step.ts';
 import { absorptionOf, budgetTermsSchema, noiseStep, snrAtDb } from './sonar-budget.ts';
 
 /** The source level is defined at 1 m, so nothing is said about anything nearer. */

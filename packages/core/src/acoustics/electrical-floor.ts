@@ -1,5 +1,6 @@
+import { settled } from '../plan/remembered.ts';
 import type { Plan, WorkingStep } from '@grey-keel/model';
-import { given, calculated } from '../working-step.ts';
+import { given, calculated } from '../calculation/working-step.ts';
 
 /**
  * What the boat's own electrics put into a sonar receiver at rest, as a level of sound at the face that would do the
@@ -37,7 +38,10 @@ export interface ElectricalFloor {
 }
 
 /** A boat's electrical floor: as measured, else by its engine and by whether its displays share the starting battery. */
-export const electricalFloorOf = ({ boat, displays, power }: Plan): ElectricalFloor => {
+export const electricalFloorOf = (plan: Plan): ElectricalFloor => floorOf(plan, '');
+
+/** Told from much that hardly ever changes it. */
+const floorOf = settled(({ boat, displays, power }): ElectricalFloor => {
   if (boat.electricalFloorDb != null)
     return { in1kHzDb: boat.electricalFloorDb, assumed: false, because: 'measured on the boat' };
   const shared = Object.values(power.circuits).some(
@@ -50,7 +54,7 @@ export const electricalFloorOf = ({ boat, displays, power }: Plan): ElectricalFl
     assumed: true,
     because: `${boat.propulsion}${shared ? ', sharing the starting battery' : ''}: a round figure of ours`,
   };
-};
+});
 
 /** Up to here a boat's electrics are about as loud at every frequency; over it they fall by 20 dB a decade. */
 const evenToHz = 200_000;

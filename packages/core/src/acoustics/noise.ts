@@ -1,7 +1,7 @@
 import { mountings, mountingSchema, type Mounting } from '@grey-keel/model';
 import * as z from 'zod';
-import { defineCalculation } from '../calculation.ts';
-import { given, calculated } from '../working-step.ts';
+import { defineCalculation } from '../calculation/calculation.ts';
+import { given, calculated } from '../calculation/working-step.ts';
 
 /** Thermal noise of water, dB re 1 µPa²/Hz. Source: Mellen 1952. */
 export const thermalNoiseDb = (frequencyHz: number): number => -15 + 20 * Math.log10(frequencyHz / 1000);

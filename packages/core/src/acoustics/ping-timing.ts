@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { defineCalculation } from '../calculation.ts';
+import { defineCalculation } from '../calculation/calculation.ts';
 
 const radian = Math.PI / 180;
 

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { answerOf, calculate } from '../calculation.ts';
+import { answerOf, calculate } from '../calculation/calculation.ts';
 import { pingTiming } from './ping-timing.ts';
 import { rangeResolution } from './range-resolution.ts';
 

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { defineCalculation, OutOfRange } from '../calculation.ts';
+import { defineCalculation, OutOfRange } from '../calculation/calculation.ts';
 
 /**
  * Smallest distance between two echoes told apart: c T / 2 for a single-frequency pulse, c / (2 B) for a chirp.

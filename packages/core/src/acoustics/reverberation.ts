@@ -1,6 +1,6 @@
 import * as z from 'zod';
-import { defineCalculation } from '../calculation.ts';
-import { given, calculated } from '../working-step.ts';
+import { defineCalculation } from '../calculation/calculation.ts';
+import { given, calculated } from '../calculation/working-step.ts';
 
 /**
  * Echo of what fills the water (plankton, bubbles) at a range, dB, and how far a target stands over it. Neither power

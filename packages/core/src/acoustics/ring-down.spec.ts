@@ -1,4 +1,4 @@
-import { answerOf } from '../calculation.ts';
+import { answerOf } from '../calculation/calculation.ts';
 import { ringDown, ringingCyclesOf, ringingOf, usualRingingCycles } from './ring-down.ts';
 
 describe('ring-down', () => {

@@ -1,8 +1,8 @@
 import type { WorkingStep } from '@grey-keel/model';
 import * as z from 'zod';
-import { answerOf, defineCalculation } from '../calculation.ts';
+import { answerOf, defineCalculation } from '../calculation/calculation.ts';
 import { absorption } from '../water/absorption.ts';
-import { given, calculated } from '../working-step.ts';
+import { given, calculated } from '../calculation/working-step.ts';
 import { noiseInBandDb, twoWayLossDb } from './sonar-equation.ts';
 
 /** What the budget of one target is made of, without the range. */

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { answerOf, calculate } from '../calculation.ts';
+import { answerOf, calculate } from '../calculation/calculation.ts';
 import { bottomArea } from './bottom-area.ts';
 import { detectionRange } from './detection-range.ts';
 import { sonarBudget } from './sonar-budget.ts';

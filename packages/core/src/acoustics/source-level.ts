@@ -1,6 +1,6 @@
 import * as z from 'zod';
-import { defineCalculation } from '../calculation.ts';
-import { given, calculated } from '../working-step.ts';
+import { defineCalculation } from '../calculation/calculation.ts';
+import { given, calculated } from '../calculation/working-step.ts';
 
 /** Level of one acoustic watt radiated evenly, at 1 m, dB re 1 µPa. Source: Urick 1983, ch. 4. */
 export const oneWattDb = 170.8;

@@ -1,6 +1,6 @@
 import * as z from 'zod';
-import { defineCalculation } from '../calculation.ts';
-import { given, calculated } from '../working-step.ts';
+import { defineCalculation } from '../calculation/calculation.ts';
+import { given, calculated } from '../calculation/working-step.ts';
 
 export const targetModels = ['foote-physoclist', 'foote-clupeid', 'love-dorsal'] as const;
 export type TargetModel = (typeof targetModels)[number];

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { answerOf } from '../calculation.ts';
+import { answerOf } from '../calculation/calculation.ts';
 import { absorption } from '../water/absorption.ts';
 import { absorptionLossDb, lostToAbsorption } from './absorption-to-depth.ts';
 

@@ -1,8 +1,8 @@
 import type { Water, WorkingStep } from '@grey-keel/model';
-import { answerOf, type Answer } from '../calculation.ts';
+import { answerOf, type Answer } from '../calculation/calculation.ts';
 import { absorption } from '../water/absorption.ts';
 import { francoisGarrison } from '../water/francois-garrison.ts';
-import { given, calculated } from '../working-step.ts';
+import { given, calculated } from '../calculation/working-step.ts';
 
 export interface LostToAbsorption {
   readonly lostDb: number;

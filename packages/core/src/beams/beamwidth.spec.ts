@@ -1,6 +1,6 @@
 import besselj1 from '@stdlib/math-base-special-besselj1';
 import fc from 'fast-check';
-import { answerOf, calculate } from '../calculation.ts';
+import { answerOf, calculate } from '../calculation/calculation.ts';
 import { beamwidthLevel } from './beamwidth-level.ts';
 import { beamwidth } from './beamwidth.ts';
 import { argumentAtLevel, halfPowerDb } from './directivity.ts';

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { defineCalculation, OutOfRange } from '../calculation.ts';
+import { defineCalculation, OutOfRange } from '../calculation/calculation.ts';
 import { argumentAtLevel, directivityIndexDb, firstSidelobeDb, halfPowerDb } from './directivity.ts';
 
 const degree = Math.PI / 180;

@@ -1,9 +1,9 @@
 import * as z from 'zod';
-import { answerOf, defineCalculation } from '../calculation.ts';
+import { answerOf, defineCalculation } from '../calculation/calculation.ts';
 import { together } from '../acoustics/noise.ts';
 import { oneWattDb } from '../acoustics/source-level.ts';
 import { absorption } from '../water/absorption.ts';
-import { given, calculated } from '../working-step.ts';
+import { given, calculated } from '../calculation/working-step.ts';
 
 const sideSchema = z.strictObject({
   frequencyHz: z.number().min(1000).max(3_000_000),

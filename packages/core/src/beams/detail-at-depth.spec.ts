@@ -1,4 +1,4 @@
-import { answerOf } from '../calculation.ts';
+import { answerOf } from '../calculation/calculation.ts';
 import { aBeam, aPlan, aTransducer } from '../testing/sample-plan.ts';
 import { detailAtDepth } from './detail-at-depth.ts';
 import { footprint } from './footprint.ts';

@@ -1,6 +1,6 @@
 import type { Plan } from '@grey-keel/model';
 import { inOrder } from '../plan/working-water.ts';
-import { wantsOf } from './advice/wants.ts';
+import { wantsOf } from './wants.ts';
 import { elementAcoustics, resolutionOf } from './element-acoustics.ts';
 
 /** What one beam tells apart at a depth below its face: side by side, and one over the other. Metres. */

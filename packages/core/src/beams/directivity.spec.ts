@@ -1,4 +1,4 @@
-import { answerOf } from '../calculation.ts';
+import { answerOf } from '../calculation/calculation.ts';
 import { beamwidth } from './beamwidth.ts';
 import { linePattern, pistonPattern } from './directivity.ts';
 

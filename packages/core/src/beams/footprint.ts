@@ -1,6 +1,6 @@
 import type { WorkingStep } from '@grey-keel/model';
 import * as z from 'zod';
-import { defineCalculation, OutOfRange } from '../calculation.ts';
+import { defineCalculation, OutOfRange } from '../calculation/calculation.ts';
 
 const radian = Math.PI / 180;
 

@@ -1,5 +1,5 @@
 import type { ForwardSetting } from '@grey-keel/model';
-import { answerOf, type Answer } from '../calculation.ts';
+import { answerOf, type Answer } from '../calculation/calculation.ts';
 import { forwardView } from './forward-view.ts';
 import type { Point } from './silhouette.ts';
 import { steeredSector } from './steered-sector.ts';

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { answerOf, calculate } from '../calculation.ts';
+import { answerOf, calculate } from '../calculation/calculation.ts';
 import { forwardView } from './forward-view.ts';
 
 const fan = { sectorDeg: 120, thinDeg: 20, tiltDeg: 0, belowFaceM: 10, rangeM: 40 } as const;

@@ -1,7 +1,7 @@
 import { forwardModes } from '@grey-keel/model';
 import * as z from 'zod';
-import { defineCalculation, OutOfRange } from '../calculation.ts';
-import { given, calculated } from '../working-step.ts';
+import { defineCalculation, OutOfRange } from '../calculation/calculation.ts';
+import { given, calculated } from '../calculation/working-step.ts';
 
 const radian = Math.PI / 180;
 

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { defineCalculation, OutOfRange } from '../calculation.ts';
+import { defineCalculation, OutOfRange } from '../calculation/calculation.ts';
 
 /**
  * Distance over the ground of a side-scan target from its slant range, for a target on a flat bottom or at a height

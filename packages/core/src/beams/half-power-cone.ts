@@ -1,5 +1,5 @@
 import type { Beam, Element, WorkingStep } from '@grey-keel/model';
-import { answerOf, type Answer } from '../calculation.ts';
+import { answerOf, type Answer } from '../calculation/calculation.ts';
 import { beamwidthLevel } from './beamwidth-level.ts';
 import { beamwidth } from './beamwidth.ts';
 import { argumentAtLevel } from './directivity.ts';

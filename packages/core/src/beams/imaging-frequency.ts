@@ -3,9 +3,9 @@ import { electricalInBandDb, usualFloorDb, usualReceiveEfficiency } from '../aco
 import { thermalNoiseDb, together, windNoiseDb } from '../acoustics/noise.ts';
 import { noiseInBandDb } from '../acoustics/sonar-equation.ts';
 import { sourceLevelDb } from '../acoustics/source-level.ts';
-import { answerOf, defineCalculation } from '../calculation.ts';
+import { answerOf, defineCalculation } from '../calculation/calculation.ts';
 import { absorption } from '../water/absorption.ts';
-import { given } from '../working-step.ts';
+import { given } from '../calculation/working-step.ts';
 import { beamShape } from './element-acoustics.ts';
 
 const lowestHz = 30_000;

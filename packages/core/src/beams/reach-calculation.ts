@@ -4,9 +4,9 @@ import { bottomTypes } from '../acoustics/backscatter.ts';
 import { electricalStep, usualFloorDb, usualReceiveEfficiency } from '../acoustics/electrical-floor.ts';
 import { sourceLevelDb } from '../acoustics/source-level.ts';
 import { targetStrength } from '../acoustics/target-strength.ts';
-import { answerOf, defineCalculation } from '../calculation.ts';
+import { answerOf, defineCalculation } from '../calculation/calculation.ts';
 import { soundSpeed } from '../water/sound-speed.ts';
-import { given } from '../working-step.ts';
+import { given } from '../calculation/working-step.ts';
 import { beamShape, usualLongestPulseS, type ElementAcoustics } from './element-acoustics.ts';
 import { bottomReachM, reachTerms, requiredSnrDb, targetReachSpan, traceSnrDb, type ReachTerms } from './reach.ts';
 

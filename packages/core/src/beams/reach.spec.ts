@@ -1,19 +1,15 @@
+import { type Plan, propulsions } from '@grey-keel/model';
 import fc from 'fast-check';
-import { propulsions, type Plan } from '@grey-keel/model';
 import { electricalFloorOf, electricalInBandDb, electricalStep } from '../acoustics/electrical-floor.ts';
 import { noiseSpectrum } from '../acoustics/noise.ts';
 import { detectionRange } from '../acoustics/detection-range.ts';
 import { sonarBudget } from '../acoustics/sonar-budget.ts';
-import { volumeReverberation } from '../acoustics/reverberation.ts';
 import { bottomBackscatterDb } from '../acoustics/backscatter.ts';
-import { answerOf } from '../calculation.ts';
+import { answerOf } from '../calculation/calculation.ts';
 import { expectWorkingHolds } from '../testing/evaluated.ts';
 import { aBeam, aPlan, aTransducer, edited, fitted } from '../testing/sample-plan.ts';
 import { reach } from './reach-calculation.ts';
-import { beamwidth } from './beamwidth.ts';
-import { budgetDifference } from './budget-difference.ts';
-import { beamShape, elementAcoustics, impliedEfficiency, offAxisDb, resolutionOf } from './element-acoustics.ts';
-import { imagingFrequency } from './imaging-frequency.ts';
+import { elementAcoustics } from './element-acoustics.ts';
 import {
   bottomReachM,
   bottomSnrDb,
@@ -34,69 +30,6 @@ const termsOf = (changes = {}, beam = {}, conditions = {}) => {
   const it = element(changes, beam);
   return reachTerms(elementAcoustics(it, it.beams[0] ?? aBeam(), 32), it.mounting, { ...at, ...conditions });
 };
-
-describe('a beam by its width alone', () => {
-  it('has the directivity of the disc that gives the width', () => {
-    // ka sin(half) = 1.6163: an aperture of ka / pi wavelengths.
-    const apertureM = ((1.6163399 / Math.sin((12 * Math.PI) / 180)) * 1500) / 190_000 / Math.PI;
-    const disc = answerOf(beamwidth, { shape: 'piston', apertureM, frequencyHz: 190_000, soundSpeedMps: 1500 });
-    expect(disc.beamwidthDeg).toBeCloseTo(24, 3);
-    expect(beamShape(24, 24).directivityIndexDb).toBeCloseTo(disc.directivityIndexDb, 2);
-  });
-
-  it('has the two-way equivalent beam of a disc: 5.78 / (ka)² steradians', () => {
-    // Simmonds and MacLennan 2005, ch. 3.
-    const ka = 1.6163399 / Math.sin((4.5 * Math.PI) / 180);
-    expect(beamShape(9, 9).equivalentBeamDb).toBeCloseTo(10 * Math.log10(5.78 / ka ** 2), 1);
-  });
-
-  it('as a fan, has about the directivity of a rectangle that size: 4 pi over the product of the widths', () => {
-    // For a line of n wavelengths the half-power width is 0.886 / n and its share of directivity 1 / n.
-    const [across, along] = [12, 1].map((deg) => (deg * Math.PI) / 180) as [number, number];
-    const rectangle = 10 * Math.log10((4 * Math.PI * 0.886 ** 2) / (across * along));
-    expect(beamShape(12, 1).directivityIndexDb).toBeCloseTo(rectangle, 0);
-  });
-
-  it('is half the power down at the edge of its width, and 17.6 dB at the first side lobe of a disc', () => {
-    expect(offAxisDb(beamShape(24, 24), 12)).toBeCloseTo(-3.0103, 2);
-    expect(offAxisDb(beamShape(24, 24), 0)).toBeCloseTo(0, 6);
-    const ka = 1.6163399 / Math.sin((12 * Math.PI) / 180);
-    expect(offAxisDb(beamShape(24, 24), (Math.asin(5.1356 / ka) * 180) / Math.PI)).toBeCloseTo(-17.57, 1);
-  });
-});
-
-describe('an element as the sonar equation takes it', () => {
-  it('names what its sheet does not say', () => {
-    const bare = element({ electricalPowerW: null });
-    expect(elementAcoustics(bare, aBeam(), 32).derived).toEqual([
-      'source level',
-      'efficiency',
-      'power',
-      'pulse lengths',
-    ]);
-    const whole = element({ efficiency: 0.6, shortestPulseS: 1e-4, longestPulseS: 1e-3 }, { sourceLevelDb: 214 });
-    expect(elementAcoustics(whole, whole.beams[0] ?? aBeam(), 32).derived).toEqual([]);
-  });
-
-  it('has the efficiency that its source level implies', () => {
-    const derived = elementAcoustics(element({ efficiency: 0.4 }), aBeam(), 32).sourceLevelDb;
-    const quoted = element({}, { sourceLevelDb: derived });
-    expect(impliedEfficiency(quoted, quoted.beams[0] ?? aBeam())).toBeCloseTo(0.4, 9);
-    expect(impliedEfficiency(element(), aBeam())).toBeNull();
-  });
-
-  it('pulses longer in deep water, within its sheet, and a chirp resolves by its band', () => {
-    const pulse = (depthM: number, changes = {}): number =>
-      elementAcoustics(element(changes), aBeam(), depthM).pulseLengthS;
-    expect(pulse(100)).toBeCloseTo(0.0005, 9);
-    expect(pulse(1)).toBeCloseTo(12 / 190_000, 9);
-    expect(pulse(1, { shortestPulseS: 0.0002 })).toBe(0.0002);
-    expect(pulse(900, { longestPulseS: 0.002 })).toBe(0.002);
-    const chirp = elementAcoustics(element(), aBeam({ bandwidthHz: 50_000 }), 100);
-    expect(resolutionOf(chirp, 1500)).toBeCloseTo(0.015, 9);
-    expect(chirp.processingGainDb).toBeCloseTo(10 * Math.log10(50_000 * 0.0005), 9);
-  });
-});
 
 describe('reach', () => {
   const cases = fc.record({
@@ -277,156 +210,5 @@ describe('reach, at idle speed over sand, as practice sees it', () => {
       electricalFloorDb: 140,
     });
     expect([it.fishM, it.bottomM, it.limitedBy]).toEqual([null, null, null]);
-  });
-});
-
-describe('noise-spectrum', () => {
-  it('has the published levels of water and wind, added as powers', () => {
-    // Mellen: 31 dB at 200 kHz; Coates at 10 kHz and 5 m/s: 50 + 16.77 + 20 - 40 log 10.4.
-    const answer = answerOf(noiseSpectrum, { frequencyHz: 200_000, windSpeedMps: 0 });
-    expect(answer.thermalDb).toBeCloseTo(31.02, 2);
-    expect(answerOf(noiseSpectrum, { frequencyHz: 10_000, windSpeedMps: 5 }).windDb).toBeCloseTo(46.09, 1);
-    const powers = [answer.thermalDb, answer.windDb, answer.ownShipDb].map((level) => 10 ** (level / 10));
-    expect(10 ** (answer.noiseSpectrumDb / 10)).toBeCloseTo(
-      powers.reduce((sum, one) => sum + one),
-      3,
-    );
-  });
-
-  it('rises by 18 dB when the speed doubles, and says which noise is the loudest', () => {
-    const own = (boatSpeedMps: number): number =>
-      answerOf(noiseSpectrum, { frequencyHz: 200_000, boatSpeedMps, mounting: 'transom' }).ownShipDb;
-    expect(own(10) - own(5)).toBeCloseTo(18.06, 2);
-    const loudest = (input: object): string => answerOf(noiseSpectrum, { frequencyHz: 50_000, ...input }).loudest;
-    expect(loudest({ boatSpeedMps: 10 })).toBe('own boat');
-    expect(loudest({ windSpeedMps: 20, frequencyHz: 10_000 })).toBe('wind');
-    expect(loudest({ frequencyHz: 1_000_000, windSpeedMps: 0 })).toBe('thermal');
-  });
-});
-
-describe('budget-difference', () => {
-  it('adds up to the difference of two separate budgets, to a hundredth of a decibel', () => {
-    const side = fc.record({
-      frequencyHz: fc.integer({ min: 30_000, max: 900_000 }),
-      acousticPowerW: fc.double({ min: 10, max: 1000, noNaN: true }),
-      directivityIndexDb: fc.double({ min: 8, max: 35, noNaN: true }),
-      bandwidthHz: fc.integer({ min: 500, max: 50_000 }),
-      processingGainDb: fc.double({ min: 0, max: 20, noNaN: true }),
-      noiseSpectrumDb: fc.double({ min: 20, max: 70, noNaN: true }),
-      targetStrengthDb: fc.double({ min: -60, max: -25, noNaN: true }),
-    });
-    fc.assert(
-      fc.property(side, side, fc.double({ min: 1, max: 400, noNaN: true }), (first, second, rangeM) => {
-        const snr = ({ acousticPowerW, ...rest }: typeof first): number =>
-          answerOf(sonarBudget, {
-            ...rest,
-            sourceLevelDb: 170.8 + 10 * Math.log10(acousticPowerW) + rest.directivityIndexDb,
-            ...water,
-            rangeM,
-          }).snrDb;
-        const answer = answerOf(budgetDifference, { first, second, ...water, rangeM });
-        const terms = [
-          answer.spreadingDb,
-          answer.absorptionDb,
-          answer.directivityDb,
-          answer.powerDb,
-          answer.bandwidthDb,
-          answer.processingDb,
-          answer.noiseDb,
-          answer.targetDb,
-        ];
-        expect(answer.totalDb).toBeCloseTo(snr(first) - snr(second), 2);
-        expect(terms.reduce((sum, term) => sum + term)).toBeCloseTo(answer.totalDb, 2);
-        expect(answer.firstSnrDb).toBeCloseTo(snr(first), 2);
-      }),
-    );
-  });
-
-  it('says which term decides, and that a cone does play a part', () => {
-    const one = {
-      frequencyHz: 190_000,
-      acousticPowerW: 300,
-      directivityIndexDb: 26,
-      bandwidthHz: 5000,
-      noiseSpectrumDb: 40,
-      targetStrengthDb: -38,
-    };
-    const cones = answerOf(budgetDifference, {
-      first: one,
-      second: { ...one, directivityIndexDb: 18 },
-      ...water,
-      rangeM: 40,
-    });
-    expect([cones.largest, cones.coneRuleDepartsDb]).toEqual(['directivity', 16]);
-    const salty = { temperatureC: 9, salinityPpt: 35, rangeM: 250 };
-    expect(answerOf(budgetDifference, { first: one, second: { ...one, frequencyHz: 45_000 }, ...salty }).largest).toBe(
-      'absorption',
-    );
-  });
-});
-
-describe('volume-reverberation', () => {
-  it('is the backscatter of the water that answers at once, and grows by six decibels when the range doubles', () => {
-    const input = {
-      rangeM: 10,
-      equivalentBeamDb: -10,
-      rangeResolutionM: 0.5,
-      volumeBackscatterDb: -70,
-      targetStrengthDb: -40,
-    };
-    const near = answerOf(volumeReverberation, input);
-    expect(near.volumeM3).toBeCloseTo(0.1 * 100 * 0.5, 9);
-    expect(near.clutterStrengthDb).toBeCloseTo(-70 + 10 * Math.log10(5), 9);
-    const far = answerOf(volumeReverberation, { ...input, rangeM: 20 });
-    expect(near.targetOverClutterDb - far.targetOverClutterDb).toBeCloseTo(6.02, 2);
-  });
-});
-
-describe('imaging-frequency', () => {
-  const snrAt = (frequencyHz: number, rangeM: number, salinityPpt: number): number => {
-    const { directivityIndexDb } = beamShape(50, 0.9);
-    const thermal = 10 ** ((-15 + 20 * Math.log10(frequencyHz / 1000)) / 10);
-    const kHz = frequencyHz / 1000;
-    const wind = 10 ** ((50 + 15 + 20 * Math.log10(kHz) - 40 * Math.log10(kHz + 0.4)) / 10);
-    return answerOf(sonarBudget, {
-      frequencyHz,
-      sourceLevelDb: 170.8 + 10 * Math.log10(150) + directivityIndexDb,
-      directivityIndexDb,
-      bandwidthHz: 10_000,
-      // The boat's electrics, 78 dB in 1 kHz and 20 dB a decade less over 200 kHz, as if the water had made them.
-      noiseSpectrumDb:
-        10 *
-        Math.log10(
-          thermal +
-            wind +
-            10 **
-              ((78 - 20 * Math.log10(Math.max(1, kHz / 200)) - 30 - 10 * Math.log10(0.5) + directivityIndexDb) / 10),
-        ),
-      temperatureC: 10,
-      salinityPpt,
-      rangeM,
-      targetStrengthDb: -50,
-    }).snrDb;
-  };
-
-  it('just covers the range, and a little higher does not', () => {
-    for (const [rangeM, salinityPpt] of [
-      [40, 35],
-      [60, 0],
-    ] as const) {
-      const { frequencyHz } = answerOf(imagingFrequency, { rangeM, temperatureC: 10, salinityPpt });
-      expect(snrAt(frequencyHz ?? 0, rangeM, salinityPpt)).toBeCloseTo(3, 2);
-      expect(snrAt((frequencyHz ?? 0) * 1.02, rangeM, salinityPpt)).toBeLessThan(3);
-    }
-  });
-
-  it('falls with range and with salt, and says when there is none', () => {
-    const of = (rangeM: number, salinityPpt: number) =>
-      answerOf(imagingFrequency, { rangeM, temperatureC: 10, salinityPpt }).frequencyHz ?? 0;
-    expect(of(60, 0)).toBeLessThan(of(50, 0));
-    expect(of(50, 35)).toBeLessThan(of(50, 0));
-    const none = answerOf(imagingFrequency, { rangeM: 1000, temperatureC: 10, salinityPpt: 35, acousticPowerW: 0.1 });
-    expect([none.frequencyHz, none.atEnd, none.flags.length]).toEqual([null, 'lowest', 1]);
-    expect(answerOf(imagingFrequency, { rangeM: 1, temperatureC: 10, salinityPpt: 0 }).atEnd).toBe('highest');
   });
 });

@@ -46,7 +46,7 @@ describe('the fans of a scene', () => {
     expect(seen(boat(fan('side-scan')), { starboardM: 9, depthM: 0.05 }).shadowM).toBeNull();
   });
 
-  it('look alike to both sides, until she leans', () => {
+  it('look alike to both sides, until the boat leans', () => {
     const at = (starboardM: number, rollDeg: number): number =>
       seen(boat(fan('side-scan'), { rollDeg }), { starboardM, depthM: 8 }).snrDb;
     expect(at(20, 0)).toBeCloseTo(at(-20, 0), 9);

@@ -1,10 +1,10 @@
 import type { ForwardSetting, PlacedFish, Plan, Transducer, WorkingStep } from '@grey-keel/model';
 import { bottomBackscatterDb } from '../acoustics/backscatter.ts';
 import { targetStrengthDb } from '../acoustics/target-strength.ts';
-import { calculate } from '../calculation.ts';
+import { calculate } from '../calculation/calculation.ts';
 import { faceDepthM, inOrder } from '../plan/working-water.ts';
-import { given, calculated } from '../working-step.ts';
-import { wantsOf, type Wants } from './advice/wants.ts';
+import { given, calculated } from '../calculation/working-step.ts';
+import { wantsOf, type Wants } from './wants.ts';
 import { elementAcoustics, fanOffAxisDb, type ElementAcoustics } from './element-acoustics.ts';
 import { coveredAhead, usualForward, type AheadUnit } from './forward-fan.ts';
 import { groundRange } from './ground-range.ts';
@@ -84,7 +84,7 @@ const overBottom = (
 const stateOf = (snrDb: number, contrastDb: number): FanSeen['state'] =>
   snrDb < requiredSnrDb ? 'faint' : contrastDb < overBottomDb ? 'hidden' : 'seen';
 
-/** A fan that sweeps the bottom beside or below as she passes: what counts is across, not along. */
+/** A fan that sweeps the bottom beside or below as the boat passes: what counts is across, not along. */
 const passedBy = (it: Looking, wants: Wants, depthM: number, rollDeg: number, fish: PlacedFish): FanSeen => {
   const { transducer, acoustics, terms, faceM } = it;
   const side = transducer.kind === 'side-scan';
@@ -94,7 +94,7 @@ const passedBy = (it: Looking, wants: Wants, depthM: number, rollDeg: number, fi
   const belowM = Math.max(0.05, depthM - faceM);
   const slantM = Math.max(0.05, Math.hypot(across, down));
   const fromDownDeg = Math.atan2(across, down) / radian;
-  // A boat that leans to starboard looks to port: her starboard fan comes nearer to straight down.
+  // A boat that leans to starboard looks to port: its starboard fan comes nearer to straight down.
   const axisDeg = (side ? sideFanFromDownDeg : 0) - Math.sign(toStarboard) * rollDeg;
   const patternDb = fanOffAxisDb(acoustics.shape, fromDownDeg - axisDeg, 0);
   const strengthDb = targetStrengthDb('love-dorsal', fish.lengthCm, acoustics.frequencyHz);
@@ -216,8 +216,8 @@ const ahead = (it: Looking, setting: ForwardSetting, depthM: number, fish: Place
 };
 
 /**
- * What the fans of a boat make of the fish put into her section: those that look to the side and down as she passes
- * them, over a flat bottom; those at the bow from where she lies. Null while the water is not described.
+ * What the fans of a boat make of the fish put into its section: those that look to the side and down as it passes
+ * them, over a flat bottom; those at the bow from where it lies. Null while the water is not described.
  */
 export const fansAt = (
   plan: Plan,

@@ -4,7 +4,7 @@ import { expectWorkingHolds } from '../testing/evaluated.ts';
 import { aPlan, aTransducer } from '../testing/sample-plan.ts';
 import { deadZone } from './dead-zone.ts';
 import { resolutionOf, elementAcoustics } from './element-acoustics.ts';
-import { answerOf } from '../calculation.ts';
+import { answerOf } from '../calculation/calculation.ts';
 import { soundSpeed } from '../water/sound-speed.ts';
 import { bottomAtM, sceneAt, thermoclineError } from './scene.ts';
 
@@ -82,7 +82,7 @@ describe('the scene', () => {
     expect(scene(plan(), fish({ depthM: 33 })).fish[0]?.aground).toBeTrue();
   });
 
-  it('looks to port when she leans to starboard', () => {
+  it('looks to port when the boat leans to starboard', () => {
     const leaning = plan({ rollDeg: 10 });
     const port = seen(leaning, fish({ starboardM: -20 * Math.tan(10 * rad) }));
     const starboard = seen(leaning, fish({ starboardM: 20 * Math.tan(10 * rad) }));

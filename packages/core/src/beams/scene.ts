@@ -1,8 +1,8 @@
 import type { PlacedFish, Plan, Transducer, WorkingStep } from '@grey-keel/model';
 import { targetStrengthDb } from '../acoustics/target-strength.ts';
 import { inOrder, faceDepthM, soundSpeedDownTo } from '../plan/working-water.ts';
-import { given, calculated } from '../working-step.ts';
-import { wantsOf, type Wants } from './advice/wants.ts';
+import { given, calculated } from '../calculation/working-step.ts';
+import { wantsOf, type Wants } from './wants.ts';
 import { elementAcoustics, offAxisDb, resolutionOf, type ElementAcoustics } from './element-acoustics.ts';
 import { reachTerms, requiredSnrDb, targetSnrDb, type ReachTerms } from './reach.ts';
 import type { Point } from './silhouette.ts';

@@ -37,7 +37,7 @@ describe('drawSection', () => {
     expect(astern.beams[0]?.points[0]?.x).toBeCloseTo(150 - 0.8 * 5, 9);
   });
 
-  it('floats the boat: keel below the waterline by her draught, sheer above it', () => {
+  it('floats the boat: keel below the waterline by its draught, sheer above it', () => {
     const ys = side.boat.flat().map(({ y }) => y);
     expect(Math.max(...ys)).toBeCloseTo(40 + 0.5 * 5, 9);
     expect(Math.min(...ys)).toBeLessThan(40);

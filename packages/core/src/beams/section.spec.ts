@@ -1,5 +1,5 @@
 import { emptyPlan, hullForms } from '@grey-keel/model';
-import { answerOf } from '../calculation.ts';
+import { answerOf } from '../calculation/calculation.ts';
 import { expectWorkingHolds } from '../testing/evaluated.ts';
 import { aPlan, aTransducer, edited } from '../testing/sample-plan.ts';
 import { footprint } from './footprint.ts';
@@ -128,7 +128,7 @@ describe('checkSheet', () => {
 });
 
 describe('silhouetteOf', () => {
-  it('floats each hull form at its draught and as long and as broad as she is', () => {
+  it('floats each hull form at its draught and as long and as broad as it is', () => {
     for (const hullForm of hullForms) {
       const { astern, side, plan } = silhouetteOf({ ...aPlan().boat, hullForm });
       const ys = astern.flat().map(({ y }) => y);

@@ -1,5 +1,5 @@
 import type { Beam, Plan, SonarKind, Transducer, WorkingStep } from '@grey-keel/model';
-import { answerOf, type Answer } from '../calculation.ts';
+import { answerOf, type Answer } from '../calculation/calculation.ts';
 import { faceDepthM, inOrder } from '../plan/working-water.ts';
 import { footprint } from './footprint.ts';
 import { outlineAhead, usualForward } from './forward-fan.ts';
@@ -48,7 +48,7 @@ export interface SectionRing {
   readonly answer: RingAnswer;
 }
 
-/** The boat, her water and her beams as they are drawn: all in metres, so that every view scales it as it likes. */
+/** The boat, its water and its beams as they are drawn: all in metres, so that every view scales it as it likes. */
 export interface Section {
   readonly depthM: number;
   readonly boat: Silhouette;

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { answerOf, calculate } from '../calculation.ts';
+import { answerOf, calculate } from '../calculation/calculation.ts';
 import { shadowLengthM, sideScanShadow } from './side-scan-shadow.ts';
 
 describe('side-scan-shadow', () => {

@@ -1,6 +1,6 @@
 import * as z from 'zod';
-import { defineCalculation, OutOfRange } from '../calculation.ts';
-import { given, calculated } from '../working-step.ts';
+import { defineCalculation, OutOfRange } from '../calculation/calculation.ts';
+import { given, calculated } from '../calculation/working-step.ts';
 
 /**
  * Length on a flat bottom of the shadow a target throws in a side-scan picture, m; infinite for one as high as the unit.

@@ -1,9 +1,9 @@
 import type { Plan, WorkingStep } from '@grey-keel/model';
 import { bottomEchoes } from '../acoustics/bottom-echoes.ts';
 import { ringDown, ringingOf } from '../acoustics/ring-down.ts';
-import { answerOf } from '../calculation.ts';
+import { answerOf } from '../calculation/calculation.ts';
 import { faceDepthM, inOrder } from '../plan/working-water.ts';
-import { wantsOf } from './advice/wants.ts';
+import { wantsOf } from './wants.ts';
 import { elementAcoustics } from './element-acoustics.ts';
 import { bottomSnrDb, reachTerms } from './reach.ts';
 import { workingBeamOf } from './working-beam.ts';

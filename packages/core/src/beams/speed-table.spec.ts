@@ -1,4 +1,4 @@
-import { findings } from '../findings/findings.ts';
+import { findings } from '../job/findings.ts';
 import { aBeam, aPlan, aTransducer } from '../testing/sample-plan.ts';
 import { speedTable } from './speed-table.ts';
 

@@ -1,9 +1,9 @@
 import type { Plan, WorkingStep } from '@grey-keel/model';
 import { aerationLossDb, noiseSpectrum } from '../acoustics/noise.ts';
 import { pingTiming } from '../acoustics/ping-timing.ts';
-import { answerOf } from '../calculation.ts';
+import { answerOf } from '../calculation/calculation.ts';
 import { inOrder } from '../plan/working-water.ts';
-import { wantsOf } from './advice/wants.ts';
+import { wantsOf } from './wants.ts';
 import { elementAcoustics } from './element-acoustics.ts';
 import { bottomSnrDb, reachTerms, traceSnrDb } from './reach.ts';
 import { workingBeamOf } from './working-beam.ts';

@@ -1,4 +1,4 @@
-import { answerOf } from '../calculation.ts';
+import { answerOf } from '../calculation/calculation.ts';
 import { steeredSector } from './steered-sector.ts';
 
 const sector = { beamwidthDeg: 4, sectorDeg: 120, rangeM: 75, belowFaceM: 20, soundSpeedMps: 1500 } as const;
@@ -9,7 +9,7 @@ describe('steered-sector', () => {
     expect(answerOf(steeredSector, { ...sector, sectorDeg: 121 }).sweepS).toBeCloseTo(3.1, 9);
   });
 
-  it('smears by what she turns in a sweep, and says so from a beamwidth on', () => {
+  it('smears by what the boat turns in a sweep, and says so from a beamwidth on', () => {
     const turning = (turnRateDegPerS: number) => answerOf(steeredSector, { ...sector, turnRateDegPerS });
     expect(turning(2).smearDeg).toBeCloseTo(6, 9);
     expect(turning(2).smearM).toBeCloseTo((75 * 6 * Math.PI) / 180, 9);

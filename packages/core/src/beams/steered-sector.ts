@@ -1,6 +1,6 @@
 import * as z from 'zod';
-import { defineCalculation } from '../calculation.ts';
-import { given, calculated } from '../working-step.ts';
+import { defineCalculation } from '../calculation/calculation.ts';
+import { given, calculated } from '../calculation/working-step.ts';
 
 const radian = Math.PI / 180;
 
@@ -53,7 +53,7 @@ export const steeredSector = defineCalculation({
       surfaceFromM,
       flags:
         smearDeg > beamwidthDeg
-          ? ['She turns by more than a beamwidth in one sweep: marks are smeared. Hold her nearly at rest.']
+          ? ['The boat turns by more than a beamwidth in one sweep: marks are smeared. Hold it nearly at rest.']
           : [],
       working: [
         calculated(

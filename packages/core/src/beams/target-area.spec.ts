@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { answerOf } from '../calculation.ts';
+import { answerOf } from '../calculation/calculation.ts';
 import { moveInParts, targetArea, weakWidthDeg, type MarkStrength } from './target-area.ts';
 import { targetRing } from './target-ring.ts';
 
@@ -80,7 +80,7 @@ describe('target-area', () => {
     expect(sickle.directionWidthDeg).toBeGreaterThan(60);
   });
 
-  it('tells the least move in the boat, and its bearing by her heading', () => {
+  it('tells the least move in the boat, and its bearing by its heading', () => {
     const it = answerOf(targetArea, {
       beams: [{ beamwidthDeg: 20, atM: [30, 0], shows: 'strong' }],
       depthM: 20,
@@ -99,7 +99,7 @@ describe('target-area', () => {
     ).toBeCloseTo(30, 4);
   });
 
-  it('needs no move when she stands in it, and says when no place fits or none shows it', () => {
+  it('needs no move when the boat stands in it, and says when no place fits or none shows it', () => {
     expect(answerOf(targetArea, { beams: [wide], depthM: 30, fromAtM: [2, -0.8] })).toEqual(
       jasmine.objectContaining({ moveM: 0, bearingDeg: null }),
     );

@@ -2,8 +2,8 @@ import { polygonArea, polygonCentroid, polygonContains } from 'd3-polygon';
 import { difference, intersection } from 'polyclip-ts';
 import type { WorkingStep } from '@grey-keel/model';
 import * as z from 'zod';
-import { defineCalculation } from '../calculation.ts';
-import { given } from '../working-step.ts';
+import { defineCalculation } from '../calculation/calculation.ts';
+import { given } from '../calculation/working-step.ts';
 import { argumentAtLevel, halfPowerDb } from './directivity.ts';
 
 const radian = Math.PI / 180;

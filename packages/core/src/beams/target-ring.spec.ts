@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { answerOf } from '../calculation.ts';
+import { answerOf } from '../calculation/calculation.ts';
 import { seeded } from '../testing/sample-plan.ts';
 import { targetRing } from './target-ring.ts';
 

@@ -1,6 +1,6 @@
 import type { WorkingStep } from '@grey-keel/model';
 import * as z from 'zod';
-import { defineCalculation } from '../calculation.ts';
+import { defineCalculation } from '../calculation/calculation.ts';
 
 const radian = Math.PI / 180;
 const cone = z.number().min(0.01).max(170);

@@ -1,5 +1,5 @@
 import type { Plan, Transducer, Way, WaySet } from '@grey-keel/model';
-import { transducerLowered } from '../fit/lowest-point.ts';
+import { transducerLowered } from '../plan/lowest-point.ts';
 import { waySpeed, waysAfloat } from '../plan/way-speeds.ts';
 
 /** Faster than this a side-scan draws nothing: its pings lie too far apart, and its face is in foam. */

@@ -1,7 +1,7 @@
 import type { DepthReference, Plan, WorkingStep } from '@grey-keel/model';
-import { deepestLoading, lowestPoint, type LowestPoint } from '../fit/lowest-point.ts';
-import { given, calculated } from '../working-step.ts';
-import { depthOffsetOf, offsetStanding } from './depth-offset-subject.ts';
+import { deepestLoading, lowestPoint, type LowestPoint } from '../plan/lowest-point.ts';
+import { calculated, given } from '../calculation/working-step.ts';
+import { depthOffsetOf, measuredOffset } from './depth-offset-subject.ts';
 
 /** The moment the first part of the boat touches, as a display shows it by one transducer. */
 export interface Aground {
@@ -56,6 +56,6 @@ export const agroundBy = (plan: Plan, reference: DepthReference): Aground | null
  * missing or stale, since then nobody knows what is shown.
  */
 export const agroundOf = (plan: Plan, transducerId: string): Aground | null =>
-  offsetStanding(plan, transducerId).state === 'fresh'
+  measuredOffset.standing(plan, transducerId).state === 'fresh'
     ? agroundBy(plan, depthOffsetOf(plan, transducerId).reference)
     : null;

@@ -1,12 +1,11 @@
 import type { DepthOffset, Plan, ReadingWater } from '@grey-keel/model';
-import canonicalize from 'canonicalize';
-import { calculate, type Answer } from '../calculation.ts';
-import { newDepthOffset } from '../edits/parts-of-plan.ts';
-import { fingerprint, quantised } from '../plan/fingerprint.ts';
-import { perPlan } from '../plan/per-plan.ts';
+import { type Answer, calculate } from '../calculation/calculation.ts';
+import { newDepthOffset } from '../edits/new-parts.ts';
 import { inOrder, soundSpeedDownTo, workingWater } from '../plan/working-water.ts';
-import { displaySound, readAt, soundOfType, type DisplayWater } from '../sources/display-sound.ts';
+import { displaySound, type DisplayWater, readAt, soundOfType } from '../sources/display-sound.ts';
 import { depthOffset } from './depth-offset.ts';
+import { defineResult } from '../plan/define-result.ts';
+import { depthGivers } from '../sources/depth-givers.ts';
 
 /** Everything one transducer's depth offset depends on, and nothing else. */
 export interface DepthOffsetInputs {
@@ -71,11 +70,11 @@ export const readingSetTo = (plan: Plan, transducerId: string): DisplayWater | '
 };
 
 /** The slice of a plan that a depth offset depends on, or null for a transducer that is not there. */
-export const depthOffsetInputs = (plan: Plan, transducerId: string): DepthOffsetInputs | null => {
+const inputsOf = (plan: Plan, transducerId: string): DepthOffsetInputs | null => {
   const transducer = plan.transducers[transducerId];
   if (!transducer) return null;
   const offset = depthOffsetOf(plan, transducerId);
-  return quantised({
+  return {
     reference: offset.reference,
     offsetSetM: offset.offsetSetM,
     soundSpeedAssumedMps: readingSoundSpeedMps(plan, transducerId),
@@ -91,7 +90,7 @@ export const depthOffsetInputs = (plan: Plan, transducerId: string): DepthOffset
     readings: inOrder(offset.readings).flatMap(([id, { leadLineM, displayedM, leftOut }]) =>
       leadLineM === null || displayedM === null || leftOut ? [] : [{ id, leadLineM, displayedM }],
     ),
-  });
+  };
 };
 
 export type DepthOffsetAnswer = Extract<
@@ -104,7 +103,7 @@ export type DepthOffsetResult =
   | { readonly known: false; readonly wanting: string };
 
 /** The offset worked out from its slice, or what is still wanting for it. */
-export const depthOffsetResult = (inputs: DepthOffsetInputs): DepthOffsetResult => {
+const offsetOf = (inputs: DepthOffsetInputs): DepthOffsetResult => {
   if (inputs.readings.length === 0)
     return { known: false, wanting: 'No complete reading yet: lead line and display together.' };
   if (inputs.water === null)
@@ -131,38 +130,21 @@ export const depthOffsetResult = (inputs: DepthOffsetInputs): DepthOffsetResult 
   return { known: true, answer: result.answer, soundSpeed: sound };
 };
 
-/** Fingerprint of a depth offset's slice with the calculation's version. */
-export const depthOffsetFingerprint = (inputs: DepthOffsetInputs): string => fingerprint(inputs, depthOffset.version);
-
-export interface OffsetStanding {
-  readonly state: 'missing' | 'fresh' | 'stale';
-  /** What changed since it was entered, in words. */
-  readonly changed: readonly string[];
-}
-
-const names: Record<string, string> = {
-  reference: 'what depth is counted from',
-  offsetSetM: 'the offset set while reading',
-  soundSpeedAssumedMps: "the display's sound speed",
-  displayResolutionM: "the display's step",
-  draughtM: 'the draught',
-  water: 'the water',
-  face: 'the transducer or its place',
-  readings: 'the readings',
-};
-
-const changedSince = (then: unknown, now: DepthOffsetInputs): string[] => {
-  const before = typeof then === 'object' && then !== null ? (then as Record<string, unknown>) : {};
-  return Object.entries(now)
-    .filter(([key, value]) => canonicalize(before[key]) !== canonicalize(value))
-    .map(([key]) => names[key] ?? key);
-};
-
-/** Whether what was entered on the display still holds. */
-export const offsetStanding = perPlan((plan, transducerId): OffsetStanding => {
-  const inputs = depthOffsetInputs(plan, transducerId);
-  const entered = plan.depthOffsets[transducerId]?.entered ?? null;
-  if (!inputs || !entered) return { state: 'missing', changed: [] };
-  if (depthOffsetFingerprint(inputs) === entered.fingerprint) return { state: 'fresh', changed: [] };
-  return { state: 'stale', changed: changedSince(entered.inputs, inputs) };
+/** Each transducer's depth offset, as it is measured and entered on the display. */
+export const measuredOffset = defineResult({
+  keys: (plan) => depthGivers(plan).map(({ id }) => id),
+  slice: inputsOf,
+  version: depthOffset.version,
+  compute: offsetOf,
+  noted: (plan, transducerId) => plan.depthOffsets[transducerId]?.entered ?? null,
+  words: {
+    reference: 'what depth is counted from',
+    offsetSetM: 'the offset set while reading',
+    soundSpeedAssumedMps: "the display's sound speed",
+    displayResolutionM: "the display's step",
+    draughtM: 'the draught',
+    water: 'the water',
+    face: 'the transducer or its place',
+    readings: 'the readings',
+  },
 });

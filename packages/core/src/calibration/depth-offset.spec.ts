@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { answerOf, calculate } from '../calculation.ts';
+import { answerOf, calculate } from '../calculation/calculation.ts';
 import { expectWorkingHolds } from '../testing/evaluated.ts';
 import { normal, seeded } from '../testing/sample-plan.ts';
 import { depthOffset } from './depth-offset.ts';

@@ -2,7 +2,7 @@ import fCdf from '@stdlib/stats-base-dists-f-cdf';
 import tQuantile from '@stdlib/stats-base-dists-t-quantile';
 import { depthReferenceSchema, type WorkingInput, type WorkingStep } from '@grey-keel/model';
 import * as z from 'zod';
-import { defineCalculation, OutOfRange } from '../calculation.ts';
+import { defineCalculation, OutOfRange } from '../calculation/calculation.ts';
 import { findOutliers } from './outliers.ts';
 
 /** From this many readings on a flagged one is left out of the mean by itself; below it is only named. */

@@ -1,14 +1,13 @@
 import type { Edit, Plan, Sentence } from '@grey-keel/model';
 import { aPlan, edited, pair, waterSpeedMps } from '../testing/sample-plan.ts';
-import { depthOffsetInputs, depthOffsetResult, type DepthOffsetAnswer } from './depth-offset-subject.ts';
+import { type DepthOffsetAnswer, measuredOffset } from './depth-offset-subject.ts';
 import { entryDoubts } from './entry-doubts.ts';
 import { offsetAtGrounding } from './offset-at-grounding.ts';
 
 const text = (sentence: Sentence): string =>
   sentence.map((part) => (typeof part === 'string' ? part : part.value.toFixed(2))).join('');
 const answerFor = (plan: Plan): DepthOffsetAnswer => {
-  const inputs = depthOffsetInputs(plan, 'a-wide');
-  const result = inputs && depthOffsetResult(inputs);
+  const result = measuredOffset.of(plan, 'a-wide');
   if (!result?.known) throw new Error('The readings give no answer.');
   return result.answer;
 };

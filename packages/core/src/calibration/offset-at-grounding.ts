@@ -1,5 +1,5 @@
 import type { Plan, WorkingStep } from '@grey-keel/model';
-import { given, calculated } from '../working-step.ts';
+import { given, calculated } from '../calculation/working-step.ts';
 import { groundingDepthM } from './aground.ts';
 import { depthOffsetOf, type DepthOffsetAnswer } from './depth-offset-subject.ts';
 

@@ -1,6 +1,6 @@
 import type { DepthReference, Sentence, WorkingStep } from '@grey-keel/model';
 import type { Aground } from './aground.ts';
-import { given, calculated } from '../working-step.ts';
+import { given, calculated } from '../calculation/working-step.ts';
 
 interface Spoken {
   /** The offset to be entered. */

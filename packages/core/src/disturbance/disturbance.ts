@@ -1,13 +1,13 @@
 import type { Place, Plan, Transducer, WorkingStep } from '@grey-keel/model';
 import { bottomBackscatterDb } from '../acoustics/backscatter.ts';
 import { bandShareDb, type Band } from '../acoustics/band-share.ts';
-import { wantsOf, type Wants } from '../beams/advice/wants.ts';
+import { wantsOf, type Wants } from '../beams/wants.ts';
 import { elementAcoustics, type ElementAcoustics } from '../beams/element-acoustics.ts';
 import { usualForward } from '../beams/forward-fan.ts';
 import { reachTerms, requiredSnrDb, type ReachTerms } from '../beams/reach.ts';
-import { perPlan } from '../plan/per-plan.ts';
+import { remembered } from '../plan/remembered.ts';
 import { faceDepthM } from '../plan/working-water.ts';
-import { given, calculated } from '../working-step.ts';
+import { given, calculated } from '../calculation/working-step.ts';
 import { directionLevelDb, towards, type Looks } from './direction-level.ts';
 
 const radian = Math.PI / 180;
@@ -137,7 +137,7 @@ export const disturbanceOf = (plan: Plan, source: OnBeam, victim: OnBeam): Distu
   worked(plan, [...source, ...victim].join(' '));
 
 /** Asked for again and again while the quietest of all combinations is looked for. */
-const worked = perPlan((plan, key): Disturbance | null => {
+const worked = remembered((plan, key): Disturbance | null => {
   const [sourceId = '', sourceBeam, victimId = '', victimBeam] = key.split(' ');
   const wants = wantsOf(plan);
   const source = wants && sender(plan, wants, sourceId, Number(sourceBeam));

@@ -1,6 +1,6 @@
 import type { Plan } from '@grey-keel/model';
 import fc from 'fast-check';
-import { answerOf } from '../calculation.ts';
+import { answerOf } from '../calculation/calculation.ts';
 import { imagingFrequency } from '../beams/imaging-frequency.ts';
 import { sceneAt } from '../beams/scene.ts';
 import { aBeam, aPlan, aTransducer } from '../testing/sample-plan.ts';
@@ -101,7 +101,7 @@ describe('drill', () => {
     );
   });
 
-  it('is not offered where the boat or her water does not allow it', () => {
+  it('is not offered where the boat or its water does not allow it', () => {
     const one = { ...plan, transducers: { wide: aTransducer() } };
     expect(makeExercise(one, 'where is it', 1)).toBeNull();
     expect(makeExercise(one, 'which beam shows it', 1)).toBeNull();

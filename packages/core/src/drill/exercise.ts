@@ -3,7 +3,7 @@ import { skipN } from 'pure-rand/utils/skipN';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { uniformInt } from 'pure-rand/distribution/uniformInt';
 import type { RandomGenerator } from 'pure-rand/types/RandomGenerator';
-import { answerOf } from '../calculation.ts';
+import { answerOf } from '../calculation/calculation.ts';
 import { imagingFrequency } from '../beams/imaging-frequency.ts';
 import { sceneAt } from '../beams/scene.ts';
 import { sectionAt, type SectionBeam } from '../beams/section.ts';

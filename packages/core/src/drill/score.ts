@@ -1,5 +1,5 @@
 import type { Plan, WorkingStep } from '@grey-keel/model';
-import { answerOf } from '../calculation.ts';
+import { answerOf } from '../calculation/calculation.ts';
 import { imagingFrequency } from '../beams/imaging-frequency.ts';
 import { sceneAt, type FishSeen } from '../beams/scene.ts';
 import { targetArea } from '../beams/target-area.ts';

@@ -1,5 +1,5 @@
 import type { Plan, Way } from '@grey-keel/model';
-import { pagesAt } from '../pages/pages-at.ts';
+import { pagesAt } from '../plan/pages-at.ts';
 
 const renumber = (plan: Plan, ids: readonly string[]): void =>
   ids.forEach((id, i) => {

@@ -1,5 +1,5 @@
 import { waysOfWorking, type Path, type Plan } from '@grey-keel/model';
-import { pagesAt } from '../pages/pages-at.ts';
+import { pagesAt } from '../plan/pages-at.ts';
 
 const has = (record: object, key: string): boolean => Object.prototype.hasOwnProperty.call(record, key);
 

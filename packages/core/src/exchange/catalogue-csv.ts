@@ -7,7 +7,7 @@ import {
 } from '@grey-keel/model';
 import { sha256 } from '@noble/hashes/sha2.js';
 import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js';
-import { fieldErrors } from '../field-errors.ts';
+import { fieldErrors } from '../calculation/field-errors.ts';
 
 /** The columns of a catalogue as CSV: one row a beam; rows of one name are one element. */
 export const csvColumns = [

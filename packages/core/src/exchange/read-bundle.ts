@@ -1,6 +1,6 @@
 import { bundleSchema, bundleVersion, UnreadablePlan, upgradePlan, type Bundle } from '@grey-keel/model';
 import * as z from 'zod';
-import { fieldErrors, type FieldError } from '../field-errors.ts';
+import { fieldErrors, type FieldError } from '../calculation/field-errors.ts';
 
 export type ReadBundle =
   | { readonly ok: true; readonly bundle: Bundle }

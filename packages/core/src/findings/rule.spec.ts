@@ -25,7 +25,9 @@ describe('a rule that fails on a plan', () => {
     const found = findingsOf(
       {
         ...failing,
-        find: () => [{ title: 'So', reason: [], figure: figure(2, 'count'), wayOut: { label: 'Go', target: 'it' } }],
+        find: () => [
+          { title: 'So', reason: [], figure: figure(2, 'count'), wayOut: { label: 'Go', target: { path: ['boat'] } } },
+        ],
       },
       plan,
     );

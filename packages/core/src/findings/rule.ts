@@ -1,9 +1,22 @@
-import type { Edit, Figure, Finding, Plan, Quantity, Sentence, Severity, Stage, WorkingStep } from '@grey-keel/model';
+import { remembered } from '../plan/remembered.ts';
+import type {
+  Edit,
+  Figure,
+  Finding,
+  Plan,
+  Quantity,
+  Sentence,
+  Severity,
+  Stage,
+  Target,
+  WorkingStep,
+} from '@grey-keel/model';
+import { act } from '../plan/target.ts';
 
-/** One thing to judge a boat by: a pure function from her plan to what there is to say. */
-export interface Rule {
+/** One thing to judge a boat by: a pure function from its plan to what there is to say. */
+export interface Rule<S extends Stage = Stage> {
   readonly id: string;
-  readonly stage: Stage;
+  readonly stage: S;
   readonly severity: Severity;
   readonly find: (plan: Plan) => readonly Found[];
 }
@@ -19,7 +32,7 @@ export interface Found {
   readonly figure: Figure;
   /** How that number came about, where it was worked out and not just read. */
   readonly working?: readonly WorkingStep[];
-  readonly wayOut: { readonly label: string; readonly target: string; readonly stage?: Stage; readonly edits?: Edit[] };
+  readonly wayOut: { readonly label: string; readonly target: Target; readonly stage?: Stage; readonly edits?: Edit[] };
 }
 
 export const figure = (value: number, quantity: Quantity): Figure => ({ value, quantity });
@@ -39,11 +52,10 @@ const couldNotCheck = ({ id, stage, severity }: Rule): Finding => ({
   ],
   figure: figureOfNone,
   working: [],
-  wayOut: { label: 'Look at the stage', stage, target: 'stage-title' },
+  wayOut: { label: 'Look at the stage', stage, target: act('show the stage') },
 });
 
-/** What a rule has to say of a plan. A rule that throws says that it could not check, and holds up no other. */
-export const findingsOf = (rule: Rule, plan: Plan): Finding[] => {
+const judge = (rule: Rule, plan: Plan): Finding[] => {
   let found: readonly Found[];
   try {
     found = rule.find(plan);
@@ -65,4 +77,16 @@ export const findingsOf = (rule: Rule, plan: Plan): Finding[] => {
       ...(wayOut.edits ? { edits: wayOut.edits } : {}),
     },
   }));
+};
+
+const judgements = new WeakMap<Rule, (plan: Plan, key: string) => readonly Finding[]>();
+
+/**
+ * What a rule has to say of a plan, remembered as long as what it read of the plan stands. A rule that throws says that it
+ * could not check, and holds up no other.
+ */
+export const findingsOf = (rule: Rule, plan: Plan): readonly Finding[] => {
+  let judgement = judgements.get(rule);
+  if (!judgement) judgements.set(rule, (judgement = remembered((one) => judge(rule, one))));
+  return judgement(plan, rule.id);
 };

@@ -1,5 +1,5 @@
 import { hullForms, mountings, sonarKinds, type Plan } from '@grey-keel/model';
-import { findings } from '../findings/findings.ts';
+import { findings } from '../job/findings.ts';
 import { aPlan, aTransducer, edited } from '../testing/sample-plan.ts';
 import { asUsuallyPlaced } from './as-usually-placed.ts';
 

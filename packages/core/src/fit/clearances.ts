@@ -4,7 +4,7 @@ import { sideFanFromDownDeg } from '../beams/section.ts';
 import { keelLinesM } from '../beams/silhouette.ts';
 import { workingBeamOf } from '../beams/working-beam.ts';
 import { inOrder } from '../plan/working-water.ts';
-import { given, calculated } from '../working-step.ts';
+import { given, calculated } from '../calculation/working-step.ts';
 
 const radian = Math.PI / 180;
 const geometry = 'plane geometry';

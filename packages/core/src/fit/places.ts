@@ -1,6 +1,7 @@
 import type { Place, Plan, Transducer } from '@grey-keel/model';
 import { keelLinesM, silhouetteOf } from '../beams/silhouette.ts';
 import { inOrder } from '../plan/working-water.ts';
+import type { Result } from '../plan/define-result.ts';
 
 /** Something with a place: a transducer or a piece of equipment. */
 export interface PlacedThing {
@@ -68,6 +69,15 @@ export const hullChanges = (plan: Plan): string[] => {
     ...(differs('draughtM') ? ['its draught'] : []),
     ...(then.hullForm !== now.hullForm ? ['its form'] : []),
   ];
+};
+
+/** The places on the hull: stale when the hull is another than the one they were chosen or looked over on. */
+export const placesLookedOver: Result = {
+  keys: () => ['hull'],
+  standing: (plan) => {
+    const changed = hullChanges(plan);
+    return { state: plan.fittedHull ? (changed.length ? 'stale' : 'fresh') : 'missing', changed };
+  },
 };
 
 /** Where the propellers stand that the brief speaks of, as usual for its engines; none for oars and a jet. */

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { answerOf } from '../calculation.ts';
+import { answerOf } from '../calculation/calculation.ts';
 import { expectWorkingHolds } from '../testing/evaluated.ts';
 import { sightLine } from './sight-line.ts';
 

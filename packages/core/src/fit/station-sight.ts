@@ -1,5 +1,5 @@
 import type { Plan } from '@grey-keel/model';
-import { answerOf, type Answer } from '../calculation.ts';
+import { answerOf, type Answer } from '../calculation/calculation.ts';
 import { bowHeightM, runningTrimDeg } from './bow-guess.ts';
 import { sightLine } from './sight-line.ts';
 

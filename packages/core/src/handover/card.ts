@@ -1,17 +1,16 @@
 import type { Alarms, DepthReference, Layout, Plan, Press, Way, WorkingStep } from '@grey-keel/model';
 import { sectionAt } from '../beams/section.ts';
-import { agroundOf, type Aground } from '../calibration/aground.ts';
-import { depthOffsetInputs, depthOffsetResult, offsetStanding } from '../calibration/depth-offset-subject.ts';
-import { fittedStations, type FittedStation } from '../findings/rules/pages.ts';
+import { type Aground, agroundOf } from '../calibration/aground.ts';
 import { actionInWords } from '../keys/action-words.ts';
 import { bindingsAt } from '../keys/key-slots.ts';
-import { pagesAt, usedWays } from '../pages/pages-at.ts';
-import { fingerprint } from '../plan/fingerprint.ts';
-import { perPlan } from '../plan/per-plan.ts';
+import { pagesAt, usedWays } from '../plan/pages-at.ts';
 import { faceDepthM, soundSpeedDownTo, workingWater } from '../plan/working-water.ts';
-import { displayDepthError } from '../findings/rules/sources.ts';
 import { asShown, depthDisplayOf } from '../sources/depth-display.ts';
 import { depthGivers } from '../sources/depth-givers.ts';
+import { type FittedStation, fittedStations } from '../plan/fitted-stations.ts';
+import { displayDepthError } from '../sources/display-depth-error.ts';
+import { measuredOffset } from '../calibration/depth-offset-subject.ts';
+import { defineResult } from '../plan/define-result.ts';
 
 /** Goes up when the card shows other things from the same plan. */
 const cardVersion = 4;
@@ -86,12 +85,11 @@ export interface Card {
 const withoutWorking = ({ working: _working, ...aground }: Aground): Omit<Aground, 'working'> => aground;
 
 const offsetOn = (plan: Plan, id: string): CardTransducer['offset'] => {
-  const { state, changed } = offsetStanding(plan, id);
+  const { state, changed } = measuredOffset.standing(plan, id);
   const settings = plan.depthOffsets[id];
   const entered = settings?.entered ?? null;
   const reference = settings?.reference ?? 'waterline';
-  const inputs = state === 'fresh' ? depthOffsetInputs(plan, id) : null;
-  const result = inputs && depthOffsetResult(inputs);
+  const result = state === 'fresh' ? measuredOffset.of(plan, id) : null;
   const aground = agroundOf(plan, id);
   return {
     state,
@@ -181,17 +179,26 @@ export const cardOf = (plan: Plan): Card => {
   };
 };
 
-/** Fingerprint of everything the card shows. The working is left out: it says how, not what. */
-export const cardFingerprint = (card: Card): string =>
-  fingerprint(
-    JSON.parse(JSON.stringify(card, (key, value: unknown) => (/working$/i.test(key) ? undefined : value))),
-    cardVersion,
-  );
+/** Everything the card shows. The working is left out: it says how, not what. */
+const shownOn = (card: Card): Card =>
+  JSON.parse(JSON.stringify(card, (key, value: unknown) => (/working$/i.test(key) ? undefined : value))) as Card;
 
-const standing = perPlan((plan): 'missing' | 'fresh' | 'stale' => {
-  const printed = Object.values(plan.cards).sort((a, b) => (a.at < b.at ? 1 : -1))[0];
-  if (!printed) return 'missing';
-  return printed.fingerprint === cardFingerprint(cardOf(plan)) ? 'fresh' : 'stale';
+/** The card on the dash: whether it is the one that would be printed now. */
+export const printedCard = defineResult({
+  keys: () => ['card'],
+  slice: (plan) => shownOn(cardOf(plan)),
+  version: cardVersion,
+  compute: (card) => card,
+  noted: (plan) => Object.values(plan.cards).sort((a, b) => (a.at < b.at ? 1 : -1))[0] ?? null,
+  words: {
+    boat: 'the boat',
+    water: 'the water',
+    depthM: 'the working depth',
+    transducers: 'the transducers',
+    stations: 'the stations',
+    ring: 'the ring',
+  },
 });
-/** Whether the card on the dash is the one that would be printed now. */
-export const cardStanding = (plan: Plan): 'missing' | 'fresh' | 'stale' => standing(plan, 'card');
+
+/** Fingerprint of a card as it is noted when it is printed. */
+export const cardFingerprint = (card: Card): string => printedCard.fingerprint(shownOn(card));

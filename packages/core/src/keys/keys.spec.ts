@@ -1,5 +1,5 @@
 import type { Plan } from '@grey-keel/model';
-import { findings } from '../findings/findings.ts';
+import { findings } from '../job/findings.ts';
 import { aDisplay, aPage, aPlan, edited } from '../testing/sample-plan.ts';
 import { actionInWords, isFrequent, isRisky, sameAction } from './action-words.ts';
 import { bindingsAt, slotsOf } from './key-slots.ts';

@@ -1,5 +1,5 @@
 import type { Edit, KeyAction, Plan } from '@grey-keel/model';
-import { pageFor, shownWays } from '../pages/pages-at.ts';
+import { pageFor, shownWays } from '../plan/pages-at.ts';
 import { isRisky, sameAction } from './action-words.ts';
 import { bindingsAt, slotsOf } from './key-slots.ts';
 
@@ -32,7 +32,7 @@ export interface ProposedKey {
   readonly action: KeyAction;
 }
 
-/** Keys for a station from her ways of working. Nothing risky is proposed: that is for the user to place on purpose. */
+/** Keys for a station from its ways of working. Nothing risky is proposed: that is for the user to place on purpose. */
 export const proposeKeys = (plan: Plan, stationId: string, school: KeySchool): ProposedKey[] => {
   const display = plan.displays[stationId];
   if (!display) return [];

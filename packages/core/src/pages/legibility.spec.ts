@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { answerOf } from '../calculation.ts';
+import { answerOf } from '../calculation/calculation.ts';
 import { aDisplay, aPlan, edited } from '../testing/sample-plan.ts';
 import { leastAngleArcmin, legibility } from './legibility.ts';
 import { hardestSight, sightsOf } from './number-legibility.ts';

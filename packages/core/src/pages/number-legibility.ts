@@ -1,5 +1,5 @@
 import type { PageNumber, Plan } from '@grey-keel/model';
-import { answerOf } from '../calculation.ts';
+import { answerOf } from '../calculation/calculation.ts';
 import { legibility, lights, type Light } from './legibility.ts';
 
 export type LegibilityAnswer = ReturnType<typeof answerOf<typeof legibility.input, typeof legibility.output>>;

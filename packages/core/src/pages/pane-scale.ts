@@ -1,7 +1,7 @@
 import { views, type View } from '@grey-keel/model';
 import * as z from 'zod';
-import { defineCalculation } from '../calculation.ts';
-import { given, calculated } from '../working-step.ts';
+import { defineCalculation } from '../calculation/calculation.ts';
+import { given, calculated } from '../calculation/working-step.ts';
 
 /** How often a view lays its range along a side of its pane: to port and starboard twice, ahead of the boat once. */
 const laidOut: Readonly<Record<View, { readonly times: 1 | 2; readonly along: 'width' | 'height' | 'shorter' }>> = {

@@ -1,8 +1,8 @@
 import { views, waysOfWorking, type Layout } from '@grey-keel/model';
 import fc from 'fast-check';
-import { answerOf } from '../calculation.ts';
+import { answerOf } from '../calculation/calculation.ts';
 import { aDisplay, aPage, aPlan, aTransducer, edited } from '../testing/sample-plan.ts';
-import { pageFor, pagesAt, shownWays, usedWays } from './pages-at.ts';
+import { pageFor, pagesAt, shownWays, usedWays } from '../plan/pages-at.ts';
 import { forwardView } from '../beams/forward-view.ts';
 import { paneScale } from './pane-scale.ts';
 import { panesOf, pixelPitchM } from './panes.ts';

@@ -1,6 +1,6 @@
 import type { Layout, Pane, Plan, View, Way } from '@grey-keel/model';
-import { answerOf } from '../calculation.ts';
-import { pageFor } from './pages-at.ts';
+import { answerOf } from '../calculation/calculation.ts';
+import { pageFor } from '../plan/pages-at.ts';
 import { paneScale } from './pane-scale.ts';
 import { panesOf, type PlacedPane } from './panes.ts';
 import { viewRangeM } from './view-range.ts';

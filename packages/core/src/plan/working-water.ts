@@ -1,5 +1,5 @@
 import type { Plan, Water } from '@grey-keel/model';
-import { answerOf, type Answer } from '../calculation.ts';
+import { answerOf, type Answer } from '../calculation/calculation.ts';
 import { soundSpeed } from '../water/sound-speed.ts';
 
 /** The water the plan is drawn and calculated for, or null while none is described. */

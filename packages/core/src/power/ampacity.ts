@@ -1,7 +1,7 @@
 import { gaugeSchema, insulationRatingsC } from '@grey-keel/model';
 import * as z from 'zod';
-import { defineCalculation } from '../calculation.ts';
-import { given } from '../working-step.ts';
+import { defineCalculation } from '../calculation/calculation.ts';
+import { given } from '../calculation/working-step.ts';
 import { sectionMm2, wireAmpacityA } from './wire.ts';
 
 /** The rating taken where nothing is printed on a cable. */

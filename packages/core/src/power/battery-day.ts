@@ -1,7 +1,7 @@
 import { chemistrySchema } from '@grey-keel/model';
 import * as z from 'zod';
-import { defineCalculation } from '../calculation.ts';
-import { given, calculated } from '../working-step.ts';
+import { defineCalculation } from '../calculation/calculation.ts';
+import { given, calculated } from '../calculation/working-step.ts';
 import { hoursBorne } from './hours-borne.ts';
 
 const sum = (values: readonly number[]): number => values.reduce((whole, value) => whole + value, 0);

@@ -1,5 +1,5 @@
 import { insulationRatingsC, waysOfWorking, type Circuit, type Plan } from '@grey-keel/model';
-import { answerOf, type Answer } from '../calculation.ts';
+import { answerOf, type Answer } from '../calculation/calculation.ts';
 import { ampacity } from './ampacity.ts';
 import { restVoltageV } from './battery-curve.ts';
 import { currentOf, dayOf } from './day-voltage.ts';
@@ -62,7 +62,7 @@ export const circuitStanding = (plan: Plan, circuit: Circuit): CircuitStanding |
         ? Object.entries(circuit.loads).map(([loadId, { lowestV }]) => ({
             loadId,
             dip: answerOf(startDip, {
-              // The careful case: she is started again at the end of the day.
+              // The careful case: the engine is started again at the end of the day.
               restV: last?.emptyAtHour != null ? 0 : restVoltageV(battery, last?.leftAtEnd ?? 1),
               internalOhm: battery.internalOhm,
               crankingA: battery.crankingA,

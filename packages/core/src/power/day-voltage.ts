@@ -1,4 +1,5 @@
 import { waysOfWorking, type Battery, type Circuit, type Plan, type Way } from '@grey-keel/model';
+import { remembered } from '../plan/remembered.ts';
 import { inOrder } from '../plan/working-water.ts';
 import { restVoltageV } from './battery-curve.ts';
 import { hoursBorne } from './hours-borne.ts';
@@ -53,7 +54,7 @@ export const dayLine = (
  * it). Lead-acid loses by Peukert over its rated current, lithium its charge; voltages are those at its posts, and none
  * once it is empty. Ratings are over 20 hours.
  */
-export const dayOf = (plan: Plan, batteryId: string): DaySpan[] => {
+export const dayOf = remembered((plan, batteryId): readonly DaySpan[] => {
   const battery = plan.power.batteries[batteryId];
   if (!battery) return [];
   const circuits = circuitsOn(plan, batteryId);
@@ -87,4 +88,4 @@ export const dayOf = (plan: Plan, batteryId: string): DaySpan[] => {
     [hour, left] = [span.toHour, after];
     return [span];
   });
-};
+});

@@ -1,7 +1,7 @@
 import { gauges, type Plan } from '@grey-keel/model';
 import fc from 'fast-check';
-import { findings } from '../findings/findings.ts';
-import { answerOf, calculate } from '../calculation.ts';
+import { findings } from '../job/findings.ts';
+import { answerOf, calculate } from '../calculation/calculation.ts';
 import { expectWorkingHolds } from '../testing/evaluated.ts';
 import { ampacity } from './ampacity.ts';
 import { batteryDay } from './battery-day.ts';

@@ -1,7 +1,7 @@
 import { conductorSchema, gaugeSchema } from '@grey-keel/model';
 import * as z from 'zod';
-import { defineCalculation } from '../calculation.ts';
-import { given, calculated } from '../working-step.ts';
+import { defineCalculation } from '../calculation/calculation.ts';
+import { given, calculated } from '../calculation/working-step.ts';
 import { copperPerKelvin, ohmPerKm20, wireSource } from './wire.ts';
 
 /**

@@ -25,7 +25,7 @@ const depthOf = ({ kind, mounting }: Transducer): Ranked | null => {
   }
   if (kind === 'down fan') return { rank: 4, because: 'looks down, as a fan' };
   if (kind === 'side-scan') return { rank: 11, because: 'looks to the sides; its first echo is not straight below' };
-  return { rank: 12, because: 'looks ahead of the boat, not below her' };
+  return { rank: 12, because: 'looks ahead of the boat, not below it' };
 };
 
 const sensorOf = (plan: Plan, id: string): Ranked | null => {

@@ -2,13 +2,14 @@ import type { Plan } from '@grey-keel/model';
 import { expectWorkingHolds } from '../testing/evaluated.ts';
 import { aPlan, aTransducer, edited, fitted, withEntered } from '../testing/sample-plan.ts';
 import { findingsOf } from '../findings/rule.ts';
-import { displayDepthError, waterType } from '../findings/rules/sources.ts';
-import { shallowLimits, voltageLimits } from './alarm-limits.ts';
+import { shallowLimits, voltageLimits } from '../alarms/alarm-limits.ts';
 import { asShown, depthDisplayOf, upToStepM } from './depth-display.ts';
 import { feedChoices, poorRank } from './feeds.ts';
 import { isFactoryName, suggestSourceName } from './source-names.ts';
-import { timeToAct } from './time-to-act.ts';
+import { timeToAct } from '../alarms/time-to-act.ts';
 import { changesWith, whatTravels } from './what-travels.ts';
+import { displayDepthError } from './display-depth-error.ts';
+import { waterType } from '../stages/sources/rules/display-settings.ts';
 
 describe('the names of sources', () => {
   it('say where, which channel and what kind, and are told apart where the rule gives one twice', () => {

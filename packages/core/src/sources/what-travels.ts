@@ -1,6 +1,7 @@
-import { fedQuantities, type Plan, type Stage, type View, type Way } from '@grey-keel/model';
-import { cellTarget, pageFor, shownWays } from '../pages/pages-at.ts';
+import { fedQuantities, type Plan, type Stage, type Target, type View, type Way } from '@grey-keel/model';
+import { pageFor, shownWays } from '../plan/pages-at.ts';
 import { inOrder } from '../plan/working-water.ts';
+import { act, at } from '../plan/target.ts';
 
 /** One setting, and between which stations a change of it travels. */
 export interface TravellingSetting {
@@ -45,7 +46,7 @@ export interface TravelClash {
   readonly stationIds: readonly [string, string];
   /** Where it is set at the second of them. */
   readonly stage: Stage;
-  readonly target: string;
+  readonly target: Target;
 }
 
 /** Names of the settings that carry the choice of sources, the water, the alarms, and the range of the sonar views. */
@@ -57,26 +58,28 @@ const feedClashes = (plan: Plan, a: string, b: string): Wanted[] =>
   fedQuantities.flatMap((quantity) => {
     const [one, other] = [plan.feeds[a]?.[quantity], plan.feeds[b]?.[quantity]];
     return one && other && one.sourceId !== other.sourceId
-      ? [{ what: `source of ${quantity}`, stage: 'sources', target: `feed-${b}-${quantity.replaceAll(' ', '-')}` }]
+      ? [{ what: `source of ${quantity}`, stage: 'sources', target: at('feeds', b, quantity) }]
       : [];
   });
 
 const waterClashes = (plan: Plan, a: string, b: string): Wanted[] => {
   const [one, other] = [plan.units[a]?.waterType, plan.units[b]?.waterType];
-  return one && other && one !== other ? [{ what: 'water', stage: 'sources', target: `unit-water-${b}` }] : [];
+  return one && other && one !== other
+    ? [{ what: 'water', stage: 'sources', target: at('units', b, 'waterType') }]
+    : [];
 };
 
 const alarms = [
-  { key: 'shallowM', what: 'shallow alarm', id: 'shallow' },
-  { key: 'lowVoltageV', what: 'low voltage alarm', id: 'voltage' },
-  { key: 'engineTemperatureC', what: 'engine temperature alarm', id: 'engine' },
+  { key: 'shallowM', what: 'shallow alarm' },
+  { key: 'lowVoltageV', what: 'low voltage alarm' },
+  { key: 'engineTemperatureC', what: 'engine temperature alarm' },
 ] as const;
 
 const alarmClashes = (plan: Plan, a: string, b: string): Wanted[] =>
-  alarms.flatMap(({ key, what, id }) => {
+  alarms.flatMap(({ key, what }) => {
     const [one, other] = [plan.units[a]?.alarms?.[key] ?? null, plan.units[b]?.alarms?.[key] ?? null];
     return one !== null && other !== null && one !== other
-      ? [{ what, stage: 'sources', target: `alarm-${id}-${b}` }]
+      ? [{ what, stage: 'sources', target: at('units', b, 'alarms', key) }]
       : [];
   });
 
@@ -101,7 +104,7 @@ const rangeClashes = (plan: Plan, a: string, b: string): Wanted[] =>
     const [here, there] = [rangesAt(plan, a, way), rangesAt(plan, b, way)];
     return [...here].flatMap(([view, ranges]): Wanted[] =>
       there.has(view) && there.get(view) !== ranges
-        ? [{ what: `range of the ${view} while ${way}`, stage: 'pages', target: cellTarget(b, way) }]
+        ? [{ what: `range of the ${view} while ${way}`, stage: 'pages', target: act('choose a page', b, way) }]
         : [],
     );
   });

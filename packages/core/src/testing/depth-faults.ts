@@ -1,9 +1,7 @@
 import type { Edit, Plan } from '@grey-keel/model';
-import { depthOffsetInputs, depthOffsetResult } from '../calibration/depth-offset-subject.ts';
-import type { Fault, Random } from './fit-faults.ts';
 import { edited, pair } from './sample-plan.ts';
-
-const between = (random: Random, low: number, high: number): number => low + random() * (high - low);
+import { measuredOffset } from '../calibration/depth-offset-subject.ts';
+import { between, type Fault } from './sound-boat.ts';
 
 /** Readings of a face that lies `faceM` down, on a display that uses the speed of sound `usedMps` in water of `waterMps`. */
 const readings = (
@@ -47,8 +45,7 @@ const hanging = (belowKeelM: number, diameterM: number): Edit => ({
 /** A display shows this with the plan's own offset, and enters what the readings give. */
 const enteredBy = (plan: Plan, edits: readonly Edit[], transducerId = 'a-hull'): Edit[] => {
   const made = edited(plan, ...edits);
-  const inputs = depthOffsetInputs(made, transducerId);
-  const result = inputs && depthOffsetResult(inputs);
+  const result = measuredOffset.of(made, transducerId);
   if (!result?.known) throw new Error('There is no result to enter.');
   return [
     ...edits,

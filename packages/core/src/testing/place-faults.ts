@@ -1,9 +1,7 @@
-import type { Edit, Equipment, Transducer } from '@grey-keel/model';
-import type { Fault, Random } from './fit-faults.ts';
+import type { Edit } from '@grey-keel/model';
+import { between, type Fault } from './sound-boat.ts';
+import { piece, transducer } from './fault-edits.ts';
 
-const between = (random: Random, low: number, high: number): number => low + random() * (high - low);
-const transducer = (id: string, changes: Partial<Transducer>): Edit => ({ type: 'describeTransducer', id, changes });
-const piece = (id: string, changes: Partial<Equipment>): Edit => ({ type: 'describeEquipment', id, changes });
 const boat = (changes: Extract<Edit, { type: 'describeBoat' }>['changes']): Edit => ({ type: 'describeBoat', changes });
 
 /** Faults of where things stand and when they transmit, by the rule that has to speak, once. */

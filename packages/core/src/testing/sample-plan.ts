@@ -1,8 +1,8 @@
 import {
-  emptyPlan,
   type Beam,
   type DepthPair,
   type Edit,
+  emptyPlan,
   type FittedDisplay,
   type Page,
   type PageNumber,
@@ -10,8 +10,8 @@ import {
   type Transducer,
   type Water,
 } from '@grey-keel/model';
-import { depthOffsetFingerprint, depthOffsetInputs, depthOffsetResult } from '../calibration/depth-offset-subject.ts';
-import { applyEdits } from '../edits/apply-edits.ts';
+import { applyEdits } from '../job/apply-edits.ts';
+import { measuredOffset } from '../calibration/depth-offset-subject.ts';
 
 /** Test data builders of the core: a small boat that is complete enough for every stage. */
 export const aWater = (changes: Partial<Water> = {}): Water => ({
@@ -222,8 +222,8 @@ export const fitted = (plan: Plan): Plan =>
 
 /** The plan with a transducer's offset worked out and entered. */
 export const withEntered = (plan: Plan, transducerId: string): Plan => {
-  const inputs = depthOffsetInputs(plan, transducerId);
-  const result = inputs && depthOffsetResult(inputs);
+  const inputs = measuredOffset.slice(plan, transducerId);
+  const result = measuredOffset.of(plan, transducerId);
   if (!inputs || !result?.known) throw new Error('There is no result to enter.');
   return edited(plan, {
     type: 'enterDepthOffset',
@@ -232,7 +232,7 @@ export const withEntered = (plan: Plan, transducerId: string): Plan => {
       offsetM: result.answer.offsetM,
       standardErrorM: result.answer.standardErrorM,
       at: '2026-05-01T09:30:00Z',
-      fingerprint: depthOffsetFingerprint(inputs),
+      fingerprint: measuredOffset.fingerprint(inputs),
       inputs: JSON.parse(JSON.stringify(inputs)) as never,
     },
   });

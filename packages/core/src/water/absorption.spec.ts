@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { answerOf } from '../calculation.ts';
+import { answerOf } from '../calculation/calculation.ts';
 import { absorption } from './absorption.ts';
 
 const at = (frequencyHz: number, salinityPpt: number, more: object = {}): number =>

@@ -1,6 +1,6 @@
 import type { WorkingStep } from '@grey-keel/model';
 import * as z from 'zod';
-import { defineCalculation, OutOfRange } from '../calculation.ts';
+import { defineCalculation, OutOfRange } from '../calculation/calculation.ts';
 import { chenMilleroMps } from './chen-millero.ts';
 import { mackenzieMps, marczakMps, medwinMps } from './other-sound-speeds.ts';
 import { pressureAtDepthDbar } from './pressure-at-depth.ts';

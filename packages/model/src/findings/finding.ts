@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { editSchema } from '../edits/edit.ts';
+import { pathSchema } from '../exchange/revision.ts';
 import { figureSchema, sentenceSchema } from '../units/quantity.ts';
 import { workingStepSchema } from '../working/working-step.ts';
 
@@ -24,6 +25,25 @@ export const severities = ['stop', 'check', 'note'] as const;
 export const severitySchema = z.enum(severities);
 export type Severity = z.output<typeof severitySchema>;
 
+/** What a way out can ask for besides a field of the plan. */
+export const namedActions = [
+  'show the absorption',
+  'show the speeds',
+  'show the section',
+  'show the stage',
+  'choose a page',
+] as const;
+
+/**
+ * Where something is put right: a place of the plan (of a collection: where one is added to it), or something to look at
+ * or choose that no field of the plan stands for, with what it is done for.
+ */
+export const targetSchema = z.union([
+  z.strictObject({ path: pathSchema }),
+  z.strictObject({ action: z.enum(namedActions), of: z.array(z.string()) }),
+]);
+export type Target = z.output<typeof targetSchema>;
+
 /** What the program has to say about a boat: the reason, the number behind it and the way out. */
 export const findingSchema = z.strictObject({
   /** The rule and what it speaks of: the same finding keeps the same id. */
@@ -39,8 +59,7 @@ export const findingSchema = z.strictObject({
   wayOut: z.strictObject({
     label: z.string(),
     stage: stageSchema,
-    /** The id of the element to bring into view and focus. */
-    target: z.string(),
+    target: targetSchema,
     /** Edits that clear the finding by themselves, where that is safe. */
     edits: z.array(editSchema).optional(),
   }),

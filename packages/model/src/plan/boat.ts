@@ -17,7 +17,7 @@ export const boatSchema = z.strictObject({
   name: nameSchema,
   lengthM: z.number().min(2).max(60).nullable(),
   beamM: z.number().min(0.5).max(20).nullable(),
-  /** The keel's lowest point below the waterline as she floats when calibrated. */
+  /** The keel's lowest point below the waterline as it floats when calibrated. */
   draughtM: z.number().min(0.05).max(10).nullable(),
   hullForm: z.enum(hullForms),
   /** Rise of the bottom at the transom from the level, to each side; left out or null where not measured. */

@@ -95,9 +95,9 @@ const longList = 60;
             type="button"
             class="plain risky"
             (click)="removed.emit(boat)"
-            [attr.aria-label]="'Take off ' + boat.name"
+            [attr.aria-label]="'Delete ' + boat.name"
           >
-            Take off
+            Delete
           </button>
         </span>
       </div>
@@ -193,7 +193,7 @@ export class FleetList {
     { words: 'Findings', by: 'stops' },
     { words: 'Water', by: 'water' },
     { words: 'Transducers', by: null },
-    { words: 'Kept', by: 'keptAt' },
+    { words: 'Saved', by: 'keptAt' },
     { words: 'Actions', by: null },
   ];
   protected readonly byId = (_place: number, { id }: FleetEntry): string => id;

@@ -23,7 +23,7 @@ const settleMs = 400;
 /** The server takes at most this much; saying so here spares the sending. */
 const largestBundleBytes = 8 * 1024 * 1024;
 
-/** All the boats of the shop, each with her own small waterline. */
+/** All the boats of the shop, each with its own small waterline. */
 @Component({
   selector: 'gk-fleet-page',
   imports: [BackupsDialog, ChoiceField, FleetList, FormsModule, InputText],
@@ -49,7 +49,14 @@ const largestBundleBytes = 8 * 1024 * 1024;
           <h2 id="fleet-title">Fleet</h2>
           <form class="row" (ngSubmit)="make()">
             <label for="new-boat" class="small faint">New boat</label>
-            <input pInputText id="new-boat" name="name" autocomplete="off" placeholder="her name" [(ngModel)]="name" />
+            <input
+              pInputText
+              id="new-boat"
+              name="name"
+              autocomplete="off"
+              placeholder="name of the boat"
+              [(ngModel)]="name"
+            />
             <button type="submit" class="action chief">Add boat</button>
           </form>
           <button type="button" class="action" id="open-backups" (click)="backupsOpen.set(true)">Backups</button>
@@ -64,7 +71,7 @@ const largestBundleBytes = 8 * 1024 * 1024;
           }
           @case ('ready') {
             @if (boats().length === 0) {
-              <p class="empty">No boat yet. Add one by her name, or import a bundle from another shop.</p>
+              <p class="empty">No boat yet. Add one by its name, or import a bundle from another shop.</p>
             } @else {
               <div class="row search">
                 <span class="field">

@@ -46,7 +46,11 @@ export class Chart {
     effect((onCleanup) => {
       this.theme();
       const style = getComputedStyle(document.documentElement);
-      const options = this.options()((name) => style.getPropertyValue(name).trim());
+      const colour: Colour = (name) => style.getPropertyValue(name).trim();
+      const options = this.options()(colour);
+      // The library's own lines are nearly white, in every theme.
+      const line = { color: colour('--rule') };
+      options.xaxis = { axisBorder: line, axisTicks: line, ...options.xaxis };
       let stopped = false;
       onCleanup(() => (stopped = true));
       void import('apexcharts').then(({ default: Apex }) => {

@@ -1,4 +1,5 @@
-import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { PlanPlace } from './plan-place.ts';
 
 export interface Choice<T extends string = string> {
   readonly value: T;
@@ -11,10 +12,11 @@ export const choicesOf = <T extends string>(values: readonly T[]): Choice<T>[] =
 /** One of a few words. The browser's own list: it works under any thumb and with any reader. */
 @Component({
   selector: 'gk-choice-field',
+  hostDirectives: [{ directive: PlanPlace, inputs: ['gkPlace: at'] }],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <label [for]="fieldId()" [class.hidden-label]="labelHidden()">{{ label() }}</label>
-    <select [id]="fieldId()" (change)="changed.emit($any($event.target).value)">
+    <select [id]="fieldId()" [title]="words()" (change)="changed.emit($any($event.target).value)">
       @for (choice of choices(); track choice.value) {
         <option [value]="choice.value" [selected]="choice.value === value()">{{ choice.label }}</option>
       }
@@ -30,7 +32,12 @@ export const choicesOf = <T extends string>(values: readonly T[]): Choice<T>[] =
       font-size: var(--small);
       color: var(--faint);
     }
+    /* As wide as there is room, not as its longest word; what is cut is said whole on the list and on the spot. */
     select {
+      width: 100%;
+      min-width: var(--choice-least, 8rem);
+      font-size: var(--choice-size, inherit);
+      text-overflow: ellipsis;
       min-height: var(--touch);
       padding: 4px 6px;
       background: var(--sheet);
@@ -47,4 +54,5 @@ export class ChoiceField<T extends string> {
   readonly value = input.required<T | ''>();
   readonly choices = input.required<readonly Choice<T>[]>();
   readonly changed = output<T>();
+  protected readonly words = computed(() => this.choices().find(({ value }) => value === this.value())?.label ?? '');
 }

@@ -72,8 +72,6 @@ export class DifferencesChart {
       markers: { size: [6, 7], shape: ['circle', 'square'], strokeColors: colour('--sheet') },
       xaxis: {
         type: 'numeric',
-        axisBorder: { color: colour('--rule') },
-        axisTicks: { color: colour('--rule') },
         min: 0,
         max: deepest,
         tickAmount: 4,

@@ -1,35 +1,39 @@
 import { inject, Injectable, signal } from '@angular/core';
 import { Router } from '@angular/router';
+import type { Target } from '@grey-keel/model';
+import { placeKey, Places } from './plan-place.ts';
 
-/** Brings a named element into view and focuses it, on another stage if need be. */
+const focusable = 'input,select,textarea,button,a,[tabindex]';
+/** What is closed is opened and drawn within so many frames. */
+const usualFrames = 30;
+
+/** Brings a place of the plan into view and focuses it, on another stage if need be. */
 @Injectable({ providedIn: 'root' })
 export class GoTo {
   private readonly router = inject(Router);
-  /** What is looked for, so that a stage of several views can show the one that has it. */
-  readonly target = signal<string | null>(null);
+  private readonly places = inject(Places);
+  /** What is looked for, so that a page can open what is closed on the way there. */
+  readonly wanted = signal<Target | null>(null);
 
-  async stage(boatId: string, stage: string, target: string): Promise<void> {
-    this.target.set(target);
+  async stage(boatId: string, stage: string, target: Target): Promise<void> {
+    this.wanted.set(target);
     await this.router.navigate(['boats', boatId, stage]);
-    this.element(target, 20);
+    this.show(target);
   }
 
-  /** The element may only appear once its stage is drawn, so it is looked for over a few frames. */
-  element(id: string, frames: number): void {
-    this.target.set(id);
-    this.look(id, frames);
+  /** It may only appear once its page is drawn, so it is looked for over a few frames. */
+  show(target: Target): void {
+    this.wanted.set(target);
+    this.look(target, usualFrames);
   }
 
-  private look(id: string, frames: number): void {
-    const found = document.getElementById(id) ?? document.querySelector<HTMLElement>(`[id^="${CSS.escape(id)}"]`);
-    if (!found) {
-      if (frames > 0) requestAnimationFrame(() => this.look(id, frames - 1));
-      return;
-    }
-    const focusable = found.matches('input,select,button,a,[tabindex]')
-      ? found
-      : found.querySelector<HTMLElement>('input,select,button,a,[tabindex]');
+  private look(target: Target, frames: number): void {
+    if (this.wanted() !== target) return;
+    const found = this.places.find(placeKey(target));
+    if (!found && frames > 0) return void requestAnimationFrame(() => this.look(target, frames - 1));
+    this.wanted.set(null);
+    if (!found) return;
     found.scrollIntoView({ block: 'center' });
-    (focusable ?? found).focus();
+    (found.matches(focusable) ? found : (found.querySelector<HTMLElement>(focusable) ?? found)).focus();
   }
 }

@@ -15,6 +15,7 @@ import { InputText } from 'primeng/inputtext';
 import * as z from 'zod';
 import { selectUnitChoice } from '../state/view.ts';
 import { limitsOf, rangeInWords } from './value-range.ts';
+import { PlanPlace } from './plan-place.ts';
 
 /**
  * A number with its unit, typed in the reader's own units and kept in SI. Leaving the field or Enter keeps it; arrows
@@ -23,6 +24,7 @@ import { limitsOf, rangeInWords } from './value-range.ts';
 @Component({
   selector: 'gk-quantity-field',
   imports: [InputText],
+  hostDirectives: [{ directive: PlanPlace, inputs: ['gkPlace: at'] }],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <label [for]="fieldId()" [class.hidden-label]="labelHidden()">{{ label() }}</label>

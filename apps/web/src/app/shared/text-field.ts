@@ -1,11 +1,13 @@
 import { ChangeDetectionStrategy, Component, input, linkedSignal, output } from '@angular/core';
 import { InputText } from 'primeng/inputtext';
 import * as z from 'zod';
+import { PlanPlace } from './plan-place.ts';
 
 /** A line of text that is kept when the field is left. */
 @Component({
   selector: 'gk-text-field',
   imports: [InputText],
+  hostDirectives: [{ directive: PlanPlace, inputs: ['gkPlace: at'] }],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <label [for]="fieldId()">{{ label() }}</label>
@@ -14,6 +16,7 @@ import * as z from 'zod';
       type="text"
       autocomplete="off"
       [id]="fieldId()"
+      [title]="value()"
       [value]="typed()"
       [attr.data-dirty]="typed() !== value() ? '' : null"
       [attr.aria-invalid]="problem() ? 'true' : null"
@@ -41,6 +44,7 @@ import * as z from 'zod';
       min-height: var(--touch);
       padding: 4px 8px;
       width: 100%;
+      text-overflow: ellipsis;
     }
     .problem {
       color: var(--stop);

@@ -1,11 +1,13 @@
 import { booleanAttribute, ChangeDetectionStrategy, Component, input, output } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { Checkbox } from 'primeng/checkbox';
+import { PlanPlace } from './plan-place.ts';
 
 /** Something that is so or not so, with its words beside it; the words can be for readers of the screen alone. */
 @Component({
   selector: 'gk-tick-field',
   imports: [Checkbox, FormsModule],
+  hostDirectives: [{ directive: PlanPlace, inputs: ['gkPlace: at'] }],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <label [class.wordless]="wordless()">

@@ -53,6 +53,6 @@ export class ToDoList {
   protected go({ stage, target }: ToDo): void {
     const boatId = this.boatId();
     if (stage && boatId !== null) void this.goTo.stage(boatId, stage, target);
-    else this.goTo.element(target, 20);
+    else this.goTo.show(target);
   }
 }

@@ -1,10 +1,10 @@
+import { act } from '@grey-keel/core';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { NavigationEnd, Router, RouterLink, RouterOutlet } from '@angular/router';
 import { stageSchema } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
 import { filter, map, startWith } from 'rxjs';
-import { stageHelp } from '../stages/stage-help.ts';
 import { stageRegister } from '../stages/stages.ts';
 import { OpenPlan } from '../state/open-plan.ts';
 import { planEvents } from '../state/plan.actions.ts';
@@ -18,6 +18,7 @@ import { HeadStrip } from './head-strip.ts';
 import { Ladder } from './ladder.ts';
 import { Shortcuts } from './shortcuts.ts';
 import { WorkingPanel } from './working-panel.ts';
+import { PlanPlace } from '../shared/plan-place.ts';
 
 const typing = (target: EventTarget | null): target is HTMLInputElement =>
   target instanceof HTMLElement && target.matches('input, textarea, select');
@@ -26,6 +27,7 @@ const typing = (target: EventTarget | null): target is HTMLInputElement =>
 @Component({
   selector: 'gk-boat-shell',
   imports: [
+    PlanPlace,
     ClashPanel,
     StuckPanel,
     FindPanel,
@@ -55,7 +57,7 @@ const typing = (target: EventTarget | null): target is HTMLInputElement =>
               </p>
             }
             <div class="title">
-              <h1 id="stage-title" tabindex="-1">{{ words().title }}</h1>
+              <h1 id="stage-title" [gkPlace]="stagePlace" tabindex="-1">{{ words().title }}</h1>
               <span class="faint">{{ words().decides }}</span>
               <button
                 type="button"
@@ -183,6 +185,7 @@ const typing = (target: EventTarget | null): target is HTMLInputElement =>
   `,
 })
 export class BoatShell {
+  protected readonly stagePlace = act('show the stage');
   readonly boatId = input.required<string>();
   protected readonly store = inject(Store);
   private readonly router = inject(Router);
@@ -194,7 +197,7 @@ export class BoatShell {
   protected readonly shortcutsOpen = signal(false);
   protected readonly findOpen = signal(false);
   protected readonly helpOpen = signal(false);
-  protected readonly help = computed(() => stageHelp[this.stage()] ?? []);
+  protected readonly help = computed(() => this.words().help);
 
   private readonly url = toSignal(
     this.router.events.pipe(
@@ -206,7 +209,7 @@ export class BoatShell {
   );
   protected readonly stage = computed(() => stageSchema.catch('brief').parse(this.url().split(/[/?#]/)[3]));
   protected readonly words = computed(
-    () => stageRegister.find(({ stage }) => stage === this.stage()) ?? { title: '', decides: '' },
+    () => stageRegister.find(({ stage }) => stage === this.stage()) ?? { title: '', decides: '', help: [] },
   );
 
   constructor() {

@@ -1,20 +1,19 @@
-import { inOrder } from '@grey-keel/core';
-import type { FleetEntry, Plan } from '@grey-keel/model';
+import type { FleetEntry, Plan, Target } from '@grey-keel/model';
 import { stageRegister } from '../stages/stages.ts';
 
-/** One thing that can be found by its name, and where it is. `target` is the element brought into view there. */
+/** One thing that can be found by its name, and where it is. `target` is what is brought into view there. */
 export interface FindEntry {
   readonly kind: 'stage' | 'boat' | 'transducer' | 'station' | 'water' | 'page' | 'sought' | 'setting' | 'help';
   readonly name: string;
   readonly boatId: string | null;
   readonly stage: string;
-  readonly target: string;
+  readonly target: Target | null;
   readonly does?: 'units' | 'theme' | 'shortcuts';
 }
 
 /** Everything that can be found from an open boat, in the order it is offered. */
 export const findEntries = (plan: Plan | null, boatId: string | null, fleet: readonly FleetEntry[]): FindEntry[] => {
-  const at = (kind: FindEntry['kind'], name: string, stage: string, target: string): FindEntry => ({
+  const entry = (kind: FindEntry['kind'], name: string, stage: string, target: Target | null): FindEntry => ({
     kind,
     name,
     boatId,
@@ -25,34 +24,22 @@ export const findEntries = (plan: Plan | null, boatId: string | null, fleet: rea
     plan === null
       ? []
       : [
-          ...stageRegister.map(({ stage, number, title }) => at('stage', `${number} ${title}`, stage, '')),
-          ...inOrder(plan.transducers).map(([id, { name }]) => at('transducer', name, 'beams', `change-${id}`)),
-          ...inOrder(plan.stations).map(([id, { name }]) => at('station', name, 'brief', `station-name-${id}`)),
-          ...inOrder(plan.waters).map(([id, { name }]) => at('water', name, 'brief', `water-name-${id}`)),
-          ...inOrder(plan.sought).map(([id, { name }]) => at('sought', name, 'brief', `sought-name-${id}`)),
-          ...inOrder(plan.pages).map(([, { name, stationId, shownIn }]) =>
-            at(
-              'page',
-              `${name}, ${plan.stations[stationId]?.name ?? ''}`,
-              'pages',
-              `cell-${stationId}-${(Object.keys(shownIn)[0] ?? '').replaceAll(' ', '-')}`,
-            ),
+          ...stageRegister.map(({ stage, number, title }) => entry('stage', `${number} ${title}`, stage, null)),
+          ...stageRegister.flatMap(({ stage, found }) =>
+            found(plan).map(({ kind, name, target }) => entry(kind, name, stage, target)),
           ),
-          at('setting', 'Depth offset to the waterline or the keel', 'calibrate', 'offset-'),
-          at('setting', 'Working depth', 'beams', 'working-depth'),
-          at('setting', 'Displays', 'pages', 'display-'),
         ];
   const everywhere: FindEntry[] = [
-    { kind: 'setting', name: 'Units', boatId, stage: '', target: '', does: 'units' },
-    { kind: 'setting', name: 'Theme: shop, sun, night', boatId, stage: '', target: '', does: 'theme' },
-    { kind: 'help', name: 'Shortcuts', boatId, stage: '', target: '', does: 'shortcuts' },
+    { kind: 'setting', name: 'Units', boatId, stage: '', target: null, does: 'units' },
+    { kind: 'setting', name: 'Theme: shop, sun, night', boatId, stage: '', target: null, does: 'theme' },
+    { kind: 'help', name: 'Shortcuts', boatId, stage: '', target: null, does: 'shortcuts' },
   ];
   const boats = fleet.map(({ id, name }): FindEntry => ({
     kind: 'boat',
     name,
     boatId: id,
     stage: 'brief',
-    target: '',
+    target: null,
   }));
   return [...here, ...everywhere, ...boats];
 };

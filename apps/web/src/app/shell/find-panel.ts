@@ -162,7 +162,7 @@ export class FindPanel {
     if (entry.does === 'units') this.store.dispatch(viewEvents.nextUnitsWanted());
     else if (entry.does === 'theme') this.store.dispatch(viewEvents.nextThemeWanted());
     else if (entry.does === 'shortcuts') this.shortcuts.emit();
-    else if (entry.boatId !== null && entry.target !== '')
+    else if (entry.boatId !== null && entry.target !== null)
       void this.goTo.stage(entry.boatId, entry.stage, entry.target);
     else if (entry.boatId !== null) void this.router.navigate(['boats', entry.boatId, entry.stage]);
   }

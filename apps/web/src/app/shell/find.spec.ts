@@ -1,7 +1,7 @@
 import { TestBed } from '@angular/core/testing';
 import { Router } from '@angular/router';
+import { at } from '@grey-keel/core';
 import { stageNames } from '@grey-keel/model';
-import { stageHelp } from '../stages/stage-help.ts';
 import { stageRegister } from '../stages/stages.ts';
 import { selectUnitSet } from '../state/view.ts';
 import { aPlan } from '../testing/plans.ts';
@@ -34,9 +34,9 @@ describe('what can be found', () => {
 
   it('leads to the place itself', () => {
     expect(findIn(entries, 'Wide')[0]).toEqual(
-      jasmine.objectContaining({ boatId: 'test-hull', stage: 'beams', target: 'change-a-wide' }),
+      jasmine.objectContaining({ boatId: 'test-hull', stage: 'beams', target: at('transducers', 'a-wide') }),
     );
-    expect(findIn(entries, 'Helm')[0]).toEqual(jasmine.objectContaining({ target: 'station-name-helm' }));
+    expect(findIn(entries, 'Helm')[0]).toEqual(jasmine.objectContaining({ target: at('stations', 'helm', 'name') }));
   });
 
   it('offers the settings without a boat too', () => {
@@ -92,7 +92,7 @@ describe('the panel that finds', () => {
 
 describe('the help of a stage', () => {
   it('is there in six lines for every stage on the ladder', () => {
-    for (const { stage } of stageRegister) expect(stageHelp[stage]?.length).withContext(stage).toBe(6);
+    for (const { stage, help } of stageRegister) expect(help.length).withContext(stage).toBe(6);
     expect(stageNames.length).toBe(10);
   });
 });

@@ -1,26 +1,29 @@
-import { stageNumber, type Stage } from '@grey-keel/model';
-import { builtStages } from '@grey-keel/core';
+import { builtStages, type BuiltStage } from '@grey-keel/core';
+import { stageNumber } from '@grey-keel/model';
+import { beamsStage } from './beams/stage.ts';
+import { briefStage } from './brief/stage.ts';
+import { calibrateStage } from './calibrate/stage.ts';
+import { fitStage } from './fit/stage.ts';
+import { handoverStage } from './handover/stage.ts';
+import { keysStage } from './keys/stage.ts';
+import { pagesStage } from './pages/stage.ts';
+import { sourcesStage } from './sources/stage.ts';
+import type { WebStage } from './web-stage.ts';
 
-interface StageWords {
-  readonly title: string;
-  /** What is decided here, in one sentence. */
-  readonly decides: string;
-}
-
-const words: Partial<Record<Stage, StageWords>> = {
-  brief: { title: 'Brief', decides: 'The boat, her waters and her work: everything later is judged against this.' },
-  beams: { title: 'Beams', decides: 'Which cones, at which frequencies, for the depth she works at.' },
-  fit: { title: 'Fit', decides: 'Where everything goes, and what it hangs on: hull, wires and batteries.' },
-  sources: { title: 'Sources', decides: 'What each unit is called, and what each screen listens to.' },
-  calibrate: { title: 'Calibrate', decides: 'Each number the displays rely on, measured, with its uncertainty.' },
-  pages: { title: 'Pages', decides: 'What each screen shows in each way of working, and whether it can be read.' },
-  keys: { title: 'Keys', decides: 'What each key does, short and long, and what a slip would do.' },
-  handover: { title: 'Handover', decides: 'The card for the dash, with what is stale and what is missing.' },
+/** Every stage that is built has its page and its words: one without them does not compile. */
+const webStages: Readonly<Record<BuiltStage, WebStage>> = {
+  brief: briefStage,
+  beams: beamsStage,
+  fit: fitStage,
+  sources: sourcesStage,
+  calibrate: calibrateStage,
+  pages: pagesStage,
+  keys: keysStage,
+  handover: handoverStage,
 };
 
-/** The stages on the ladder: those that are built, under their fixed numbers. */
+/** The stages on the ladder, under their fixed numbers. */
 export const stageRegister = builtStages.map(({ stage }) => ({
-  stage,
+  ...webStages[stage as BuiltStage],
   number: stageNumber(stage),
-  ...(words[stage] ?? { title: stage, decides: '' }),
 }));

@@ -1,5 +1,6 @@
 import { definePreset } from '@primeuix/themes';
 import base from '@primeuix/themes/aura/base';
+import accordion from '@primeuix/themes/aura/accordion';
 import button from '@primeuix/themes/aura/button';
 import checkbox from '@primeuix/themes/aura/checkbox';
 import datatable from '@primeuix/themes/aura/datatable';
@@ -133,7 +134,7 @@ const night: Tokens = {
   artGrey: '#5A3524',
   artBright: '#D9805A',
   artWarm: '#A05A40',
-  series: ['#C76B45', '#E0904A', '#A05A40', '#D9A06A', '#8F6A45', '#B8694A'],
+  series: ['#C76B45', '#E0904A', '#A05A40', '#D39B66', '#8F6A45', '#B8694A'],
 };
 
 export const themes = { shop, sun, night } as const;
@@ -189,7 +190,10 @@ const framed = (colour: string) => ({
   shadow: 'none',
 });
 
-const used = { ...base, components: { button, checkbox, datatable, dialog, inputtext, message, virtualscroller } };
+const used = {
+  ...base,
+  components: { accordion, button, checkbox, datatable, dialog, inputtext, message, virtualscroller },
+};
 
 /** The component library in the same tokens: it reads the variables, so it follows whichever theme is chosen. */
 export const preset = definePreset(used, {
@@ -258,6 +262,12 @@ export const preset = definePreset(used, {
         borderColor: 'var(--faint)',
         focusRing: { width: '3px', style: 'solid', color: 'var(--water)', offset: '1px' },
       },
+    },
+    // A fold within a sheet: no frame of its own, its words as small as what stands around it.
+    accordion: {
+      panel: { borderWidth: '0' },
+      header: { background: 'transparent', color: 'var(--ink)', padding: '0.72rem 8px' },
+      content: { background: 'transparent', padding: '0 8px 8px' },
     },
     datatable: {
       headerCell: { padding: '0.4rem 0.5rem', background: 'var(--sheet)', color: 'var(--faint)' },

@@ -1,17 +1,29 @@
-import { readCatalogueCsv } from '@grey-keel/core';
+import { readCatalogueCsv, type CsvCatalogue, type CsvKey } from '@grey-keel/core';
+import { expose } from 'comlink';
 import Papa from 'papaparse';
-import type { CsvReply, CsvRequest } from './csv-messages.ts';
 
-/** Reads a catalogue's CSV beside the interface, which goes on meanwhile. Ended from outside when it is cancelled. */
+/** The head of a file, by which its columns are matched. */
+export interface CsvPreview {
+  readonly titles: readonly string[];
+  readonly rows: readonly (readonly string[])[];
+  readonly count: number;
+}
+
 const rowsOf = (text: string): string[][] =>
   Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: false }).data;
 
-addEventListener('message', ({ data }: MessageEvent<CsvRequest>) => {
-  const say = (reply: CsvReply): void => postMessage(reply);
-  const rows = rowsOf(data.text);
-  if (data.ask === 'titles') {
-    say({ said: 'titles', titles: rows[0] ?? [], rows: rows.slice(1, 6), count: Math.max(0, rows.length - 1) });
-    return;
-  }
-  say({ said: 'items', catalogue: readCatalogueCsv(rows, data.columns, (share) => say({ said: 'progress', share })) });
-});
+/** Reads a catalogue's CSV. */
+const catalogueCsv = {
+  titles: (text: string): CsvPreview => {
+    const rows = rowsOf(text);
+    return { titles: rows[0] ?? [], rows: rows.slice(1, 6), count: Math.max(0, rows.length - 1) };
+  },
+  items: (
+    text: string,
+    columns: Readonly<Record<CsvKey, number | null>>,
+    progress: (share: number) => void,
+  ): CsvCatalogue => readCatalogueCsv(rowsOf(text), columns, progress),
+};
+export type CatalogueCsv = typeof catalogueCsv;
+
+expose(catalogueCsv);

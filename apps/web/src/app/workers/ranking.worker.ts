@@ -1,6 +1,12 @@
-import { rankings } from '@grey-keel/core';
-import type { RankingRequest } from './ranking-messages.ts';
+import { rankings, type Question, type Rankings } from '@grey-keel/core';
+import type { CatalogueEntry, Plan } from '@grey-keel/model';
+import { expose } from 'comlink';
 
-addEventListener('message', ({ data }: MessageEvent<RankingRequest>) => {
-  postMessage({ turn: data.turn, answer: rankings(data.plan, data.catalogue, data.question) });
-});
+/** Ranks a large catalogue. */
+const ranking = {
+  rank: (plan: Plan, catalogue: readonly CatalogueEntry[], question: Question): Rankings | null =>
+    rankings(plan, catalogue, question),
+};
+export type RankingWork = typeof ranking;
+
+expose(ranking);

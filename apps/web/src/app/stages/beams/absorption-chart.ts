@@ -4,7 +4,7 @@ import type { Water } from '@grey-keel/model';
 import { scaleLinear, scaleLog } from 'd3-scale';
 import { line } from 'd3-shape';
 import { Working } from '../../shared/working.ts';
-import { seriesVariable } from './series.ts';
+import { seriesVariable } from '../../shared/series.ts';
 
 const width = 330;
 const height = 190;

@@ -2,7 +2,7 @@ import {
   ChangeDetectionStrategy,
   Component,
   computed,
-  DestroyRef,
+  ErrorHandler,
   effect,
   inject,
   output,
@@ -22,7 +22,8 @@ import { Store } from '@ngrx/store';
 import { ChoiceField, choicesOf } from '../../shared/choice-field.ts';
 import { catalogueEvents, catalogueFeature } from '../../state/lists.ts';
 import { openBoat } from '../open-boat.ts';
-import type { RankingReply, RankingRequest } from '../../workers/ranking-messages.ts';
+import { inBackground } from '../../workers/background.ts';
+import type { RankingWork } from '../../workers/ranking.worker.ts';
 import { AdviceFront } from './advice-front.ts';
 import { DisplayAdvice } from './display-advice.ts';
 import { criterionWords } from './criterion-words.ts';
@@ -209,6 +210,7 @@ export class AdviceView {
   protected readonly openName = signal('');
 
   /** What the worker answered last, for a catalogue that would hold up the interface. */
+  private readonly errors = inject(ErrorHandler);
   private readonly fromWorker = signal<Rankings | null>(null);
   protected readonly ranking = computed<Ranking | null>(() => this.ranked()?.chosen ?? null);
   protected readonly schools = computed(() => this.ranked()?.schools ?? []);
@@ -232,25 +234,17 @@ export class AdviceView {
 
   constructor() {
     this.store.dispatch(catalogueEvents.wanted());
-    let worker: Worker | null = null;
-    let turn = 0;
+    const ranking = inBackground<RankingWork>(
+      () => new Worker(new URL('../../workers/ranking.worker', import.meta.url), { type: 'module' }),
+    );
     effect(() => {
-      const request: RankingRequest = {
-        turn: ++turn,
-        plan: this.plan(),
-        catalogue: this.catalogue(),
-        question: this.question(),
-      };
-      if (this.status() !== 'ready' || request.catalogue.length <= mostAtOnce) return;
-      if (!worker) {
-        worker = new Worker(new URL('../../workers/ranking.worker', import.meta.url), { type: 'module' });
-        worker.onmessage = ({ data }: MessageEvent<RankingReply>) => {
-          if (data.turn === turn) this.fromWorker.set(data.answer);
-        };
-      }
-      worker.postMessage(request);
+      const [plan, catalogue, question] = [this.plan(), this.catalogue(), this.question()];
+      if (this.status() !== 'ready' || catalogue.length <= mostAtOnce) return;
+      void ranking
+        .run((worker) => worker.rank(plan, catalogue, question))
+        .then((answer) => answer && this.fromWorker.set(answer))
+        .catch((error: unknown) => this.errors.handleError(error));
     });
-    inject(DestroyRef).onDestroy(() => worker?.terminate());
   }
 
   protected weigh(changes: { school?: BeamSchool; weights?: Partial<Record<Criterion, number>> }): void {

@@ -1,3 +1,4 @@
+import { act, at } from '@grey-keel/core';
 import { HttpTestingController } from '@angular/common/http/testing';
 import { TestBed } from '@angular/core/testing';
 import { emptyPlan, type CatalogueEntry, type Element } from '@grey-keel/model';
@@ -177,14 +178,14 @@ describe('the views of the beams', () => {
   it('show the view that has what a finding points at', async () => {
     const root = await page(BeamsPage);
     document.body.append(root);
-    TestBed.inject(GoTo).element('speed-table', 30);
+    TestBed.inject(GoTo).show(act('show the speeds'));
     await settle();
     expect(root.querySelector('gk-speed-view')).not.toBeNull();
-    TestBed.inject(GoTo).element('absorption-chart', 30);
+    TestBed.inject(GoTo).show(act('show the absorption'));
     await settle();
     expect(root.querySelector('#absorption-chart')).not.toBeNull();
     expect(root.querySelector('#transducer-mounting-b-narrow')).toBeNull();
-    TestBed.inject(GoTo).element('transducer-mounting-b-narrow', 30);
+    TestBed.inject(GoTo).show(at('transducers', 'b-narrow', 'mounting'));
     await settle();
     expect(root.querySelector('#transducer-mounting-b-narrow')).not.toBeNull();
     root.remove();

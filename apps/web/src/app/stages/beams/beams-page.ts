@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, untracked } from '@angular/core';
 import { asUsuallyPlaced } from '@grey-keel/core';
-import type { CatalogueEntry } from '@grey-keel/model';
+import type { CatalogueEntry, Target } from '@grey-keel/model';
 import { GoTo } from '../../shared/go-to.ts';
 import { StageTabs } from '../../shared/stage-tabs.ts';
 import { newId } from '../../state/open-plan.ts';
@@ -17,21 +17,9 @@ import { TransducerEditor } from './transducer-editor.ts';
 import { CatalogueSection } from './catalogue-section.ts';
 import { SectionTab } from './section-tab.ts';
 import { fromEntry, type ToPlace } from './to-place.ts';
+import { beamsTabs, type BeamsTab } from './views.ts';
 
 /** The ways of looking at the choice of transducers. */
-const beamViews = [
-  'section',
-  'fish and slope',
-  'where is it',
-  'advice',
-  'reach',
-  'cone or frequency',
-  'speed',
-  'shopping',
-  'drill',
-] as const;
-type BeamView = (typeof beamViews)[number];
-
 @Component({
   selector: 'gk-beams-page',
   imports: [
@@ -106,24 +94,25 @@ export class BeamsPage {
   private readonly open = openBoat();
   private readonly goTo = inject(GoTo);
   protected readonly plan = this.open.plan;
-  protected readonly views = beamViews;
-  protected readonly view = signal<BeamView>('section');
+  protected readonly views = beamsTabs;
+  protected readonly view = signal<BeamsTab>('section');
   protected readonly selected = signal<string | null>(null);
   protected readonly selectedTransducer = computed(() => this.plan().transducers[this.selected() ?? ''] ?? null);
 
   /** Whatever is looked for stands in the section, but for the table of speeds. */
   constructor() {
     effect(() => {
-      const target = this.goTo.target();
-      if (target === null) return;
-      untracked(() => {
-        this.view.set(target === 'speed-table' ? 'speed' : 'section');
-        // The fields of a transducer are only there while it is open.
-        const id = Object.keys(this.plan().transducers).find((one) => target.endsWith(`-${one}`));
-        if (id !== undefined && /^(transducer|transmits)-/.test(target)) this.selected.set(id);
-        this.goTo.target.set(null);
-      });
+      const target = this.goTo.wanted();
+      if (target) untracked(() => this.openFor(target));
     });
+  }
+
+  private openFor(target: Target): void {
+    if ('action' in target) return this.view.set(target.action === 'show the speeds' ? 'speed' : 'section');
+    this.view.set('section');
+    // The fields of a transducer are only there while it is open.
+    const [part, id] = target.path;
+    if (part === 'transducers' && typeof id === 'string' && this.plan().transducers[id]) this.selected.set(id);
   }
 
   protected select(id: string): void {

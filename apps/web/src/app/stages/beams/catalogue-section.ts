@@ -9,14 +9,21 @@ import { CatalogueTable, type CatalogueTransducer } from './catalogue-table.ts';
 import { CsvImport } from './csv-import.ts';
 import { fromEntry, type ToPlace } from './to-place.ts';
 import { SheetForm, type FromSheet } from './sheet-form.ts';
+import { PlanPlace } from '../../shared/plan-place.ts';
 
 /** Where transducers come from: the shop's catalogue, a data sheet, a file. */
 @Component({
   selector: 'gk-catalogue-section',
-  imports: [CatalogueTable, CsvImport, SheetForm],
+  imports: [PlanPlace, CatalogueTable, CsvImport, SheetForm],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <section class="sheet below" id="catalogue" tabindex="-1" aria-labelledby="catalogue-title">
+    <section
+      class="sheet below"
+      id="catalogue"
+      [gkPlace]="['transducers']"
+      tabindex="-1"
+      aria-labelledby="catalogue-title"
+    >
       <h2 id="catalogue-title">Catalogue</h2>
       <gk-catalogue-table (placed)="placed.emit(fromEntry($event))" (edited)="edit($event)" />
     </section>

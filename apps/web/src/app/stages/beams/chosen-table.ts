@@ -3,7 +3,7 @@ import { lostToAbsorption, sectionAt, workingWater } from '@grey-keel/core';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
 import { openBoat } from '../open-boat.ts';
-import { seriesVariable } from './series.ts';
+import { seriesVariable } from '../../shared/series.ts';
 
 /** The transducers that are chosen, with the cone, footprint and absorption of each. */
 @Component({

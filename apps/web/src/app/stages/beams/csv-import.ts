@@ -1,4 +1,5 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal, type OnDestroy } from '@angular/core';
+import { proxy } from 'comlink';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { csvColumns, csvTemplate, guessColumns, type CsvCatalogue, type CsvKey } from '@grey-keel/core';
 import { Store } from '@ngrx/store';
 import { firstValueFrom } from 'rxjs';
@@ -6,13 +7,8 @@ import { problemOf } from '../../api/problem.ts';
 import { ServerApi } from '../../api/server-api.ts';
 import { saveFile } from '../../shared/save-file.ts';
 import { catalogueEvents, catalogueFeature } from '../../state/lists.ts';
-import type { CsvReply, CsvRequest } from '../../workers/csv-messages.ts';
-
-interface Preview {
-  readonly titles: readonly string[];
-  readonly rows: readonly (readonly string[])[];
-  readonly count: number;
-}
+import type { CatalogueCsv, CsvPreview } from '../../workers/catalogue-csv.worker.ts';
+import { inBackground } from '../../workers/background.ts';
 
 const mostFaults = 60;
 
@@ -156,15 +152,17 @@ const mostFaults = 60;
     }
   `,
 })
-export class CsvImport implements OnDestroy {
+export class CsvImport {
   private readonly api = inject(ServerApi);
   private readonly store = inject(Store);
-  private worker: Worker | null = null;
+  private readonly csv = inBackground<CatalogueCsv>(
+    () => new Worker(new URL('../../workers/catalogue-csv.worker', import.meta.url), { type: 'module' }),
+  );
 
   protected readonly columns = csvColumns;
   protected readonly mostFaults = mostFaults;
   protected readonly text = signal('');
-  protected readonly preview = signal<Preview | null>(null);
+  protected readonly preview = signal<CsvPreview | null>(null);
   protected readonly matched = signal(guessColumns([]));
   protected readonly share = signal<number | null>(null);
   protected readonly read = signal<CsvCatalogue | null>(null);
@@ -182,10 +180,6 @@ export class CsvImport implements OnDestroy {
   protected readonly message = signal('');
   protected readonly done = signal('');
 
-  ngOnDestroy(): void {
-    this.worker?.terminate();
-  }
-
   protected template(): void {
     saveFile(new Blob([csvTemplate()], { type: 'text/csv' }), 'catalogue-template.csv');
   }
@@ -194,7 +188,12 @@ export class CsvImport implements OnDestroy {
     if (!file) return;
     this.forget();
     this.text.set(await file.text());
-    this.ask({ ask: 'titles', text: this.text() });
+    await this.asked(async () => {
+      const head = await this.csv.run((worker) => worker.titles(this.text()));
+      if (!head) return;
+      this.matched.set(guessColumns(head.titles));
+      this.preview.set(head);
+    });
   }
 
   protected forget(): void {
@@ -211,14 +210,19 @@ export class CsvImport implements OnDestroy {
     this.read.set(null);
   }
 
-  protected readAll(): void {
+  protected async readAll(): Promise<void> {
     this.share.set(0);
-    this.ask({ ask: 'items', text: this.text(), columns: this.matched() });
+    await this.asked(async () => {
+      const told = proxy((share: number) => this.share.set(share));
+      const catalogue = await this.csv.run((worker) => worker.items(this.text(), this.matched(), told));
+      if (!catalogue) return;
+      this.share.set(null);
+      this.read.set(catalogue);
+    });
   }
 
   protected cancel(): void {
-    this.worker?.terminate();
-    this.worker = null;
+    this.csv.end();
     this.share.set(null);
   }
 
@@ -237,26 +241,12 @@ export class CsvImport implements OnDestroy {
     }
   }
 
-  private ask(request: CsvRequest): void {
-    if (!this.worker) {
-      this.worker = new Worker(new URL('../../workers/catalogue-csv.worker', import.meta.url), { type: 'module' });
-      this.worker.onmessage = ({ data }: MessageEvent<CsvReply>) => this.heard(data);
-      this.worker.onerror = () => {
-        this.cancel();
-        this.message.set('The file could not be read: it is no text, or no table.');
-      };
-    }
-    this.worker.postMessage(request);
-  }
-
-  private heard(reply: CsvReply): void {
-    if (reply.said === 'progress') this.share.set(reply.share);
-    else if (reply.said === 'titles') {
-      this.matched.set(guessColumns(reply.titles));
-      this.preview.set(reply);
-    } else {
-      this.share.set(null);
-      this.read.set(reply.catalogue);
+  private async asked(work: () => Promise<void>): Promise<void> {
+    try {
+      await work();
+    } catch {
+      this.cancel();
+      this.message.set('The file could not be read: it is no text, or no table.');
     }
   }
 }

@@ -4,7 +4,7 @@ import { axisLabels, chartFrame, type Colour } from '../../shared/chart.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
 import { ReadChart, type ChartReading } from '../../shared/read-chart.ts';
 import { openBoat } from '../open-boat.ts';
-import { seriesVariable } from './series.ts';
+import { seriesVariable } from '../../shared/series.ts';
 
 const points = 40;
 const shares = [0.1, 0.25, 0.5, 0.75, 1];

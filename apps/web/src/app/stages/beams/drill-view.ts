@@ -20,7 +20,7 @@ import { FigurePipe } from '../../shared/figure-pipe.ts';
 import { openBoat } from '../open-boat.ts';
 import { FishSection, type FishMoved } from './fish-section.ts';
 import { MarkPlan, type PlanPlace } from './mark-plan.ts';
-import { seriesVariable } from './series.ts';
+import { seriesVariable } from '../../shared/series.ts';
 
 const lowestHz = 30_000;
 const octaves = 6;
@@ -37,7 +37,7 @@ const whyWords: Readonly<Record<FishSeen['state'], string>> = {
   hidden: "it lies in the bottom's echo",
 };
 
-/** Short exercises on this boat in her own water: answered in the drawings, scored by the stages' own calculations. */
+/** Short exercises on this boat in its own water: answered in the drawings, scored by the stages' own calculations. */
 @Component({
   selector: 'gk-drill-view',
   imports: [ComputedNumber, FigurePipe, FishSection, MarkPlan],
@@ -47,8 +47,8 @@ const whyWords: Readonly<Record<FishSeen['state'], string>> = {
       <h2 id="drill-title">Drill</h2>
       @if (round().length === 0) {
         <p>
-          Three short exercises on this boat in her water: where a mark is, which beam shows a fish, and which frequency
-          covers a range. Each is worth 100; nothing of it is kept in her plan.
+          Three short exercises on this boat in its water: where a mark is, which beam shows a fish, and which frequency
+          covers a range. Each is worth 100; none of it is saved in the plan.
         </p>
         @if (started()) {
           <p class="lost">

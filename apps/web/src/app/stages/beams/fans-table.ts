@@ -77,8 +77,8 @@ const drawnWords: Readonly<Record<SceneFan['kind'], string>> = {
         </table>
       </div>
       <p class="small faint">
-        A side-scan and a down fan show it as she passes; over a flat bottom. The dark mark on the bottom is its shadow:
-        the further it lies behind the echo, the higher the fish stands.
+        A side-scan and a down fan show it as the boat passes; over a flat bottom. The dark mark on the bottom is its
+        shadow: the further it lies behind the echo, the higher the fish stands.
       </p>
     }
   `,

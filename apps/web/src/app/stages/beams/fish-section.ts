@@ -14,7 +14,7 @@ import { placedFishSchema, type PlacedFish, type Plan } from '@grey-keel/model';
 import { scaleLinear } from 'd3-scale';
 import { Movable } from '../../shared/movable.ts';
 import { fishInWords } from './fish-in-words.ts';
-import { seriesVariable } from './series.ts';
+import { seriesVariable } from '../../shared/series.ts';
 
 const width = 880;
 const height = 400;
@@ -29,7 +29,7 @@ export interface FishMoved {
   readonly depthM: number;
 }
 
-/** The boat from astern over the bottom with her cones and fans, and fish in them that are dragged or moved by the arrows. */
+/** The boat from astern over the bottom with its cones and fans, and fish in them that are dragged or moved by the arrows. */
 @Component({
   selector: 'gk-fish-section',
   imports: [Movable],
@@ -39,7 +39,7 @@ export interface FishMoved {
     <svg
       viewBox="0 0 ${width} ${height}"
       role="group"
-      aria-label="The boat from astern over the bottom, with her cones and the fish"
+      aria-label="The boat from astern over the bottom, with its cones and the fish"
     >
       <defs>
         <clipPath id="clip-scene">

@@ -1,25 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
-import {
-  coveredAhead,
-  fansAt,
-  formatFigure,
-  forwardMounting,
-  looksAhead,
-  outlineAhead,
-  silhouetteOf,
-  svgPoints,
-  sweptAhead,
-  usualForward,
-  type Point,
-} from '@grey-keel/core';
+import { fansAt, forwardMounting, looksAhead, usualForward } from '@grey-keel/core';
 import {
   forwardModes,
-  forwardSettingSchema,
-  placedFishSchema,
   type ForwardSetting,
+  forwardSettingSchema,
   type PlacedFish,
+  placedFishSchema,
 } from '@grey-keel/model';
-import { scaleLinear } from 'd3-scale';
 import * as z from 'zod';
 import { ChoiceField, choicesOf } from '../../shared/choice-field.ts';
 import { ComputedNumber } from '../../shared/computed-number.ts';
@@ -27,12 +14,7 @@ import { FigurePipe } from '../../shared/figure-pipe.ts';
 import { Movable } from '../../shared/movable.ts';
 import { QuantityField } from '../../shared/quantity-field.ts';
 import { openBoat } from '../open-boat.ts';
-import { seriesVariable } from './series.ts';
-
-const width = 880;
-const height = 300;
-const left = 66;
-const top = 42;
+import { forwardPicture, height, left, top, width } from './forward-picture.ts';
 
 export interface FishMovedAhead {
   readonly id: string;
@@ -40,7 +22,7 @@ export interface FishMovedAhead {
   readonly depthM: number;
 }
 
-/** The boat from starboard with what looks ahead of her, as it is set: its fan, its blind disc, and the fish in it. */
+/** The boat from starboard with what looks ahead of it, as it is set: its fan, its blind disc, and the fish in it. */
 @Component({
   selector: 'gk-forward-section',
   imports: [ChoiceField, ComputedNumber, FigurePipe, Movable, QuantityField],
@@ -163,7 +145,7 @@ export interface FishMovedAhead {
                   [decimals]="1"
                   [steps]="view.working.slice(0, 1)"
                 />
-                on the bottom about the unit. A target vanishes exactly when she comes over it.
+                on the bottom about the unit. A target vanishes exactly when the boat comes over it.
               </li>
             }
             @if (view.bottomToM !== null) {
@@ -276,87 +258,10 @@ export class ForwardSection {
 
   private readonly unit = computed(() => fansAt(this.plan(), this.depthM(), this.fish())?.find(looksAhead));
 
-  /** Pixels a metre, and where the transom stands: room for the boat astern and the range ahead. */
-  private readonly frame = computed(() => {
-    const unit = this.unit();
-    const lengthM = this.plan().boat.lengthM ?? 6;
-    const asternM = lengthM * 1.15;
-    const aheadM = (unit?.forwardM ?? 0) + this.setting().rangeM * 1.08;
-    const perMetre = Math.min((height - top - 30) / (this.depthM() * 1.05), (width - left) / (asternM + aheadM));
-    return { perMetre, zero: left + 0.15 * lengthM * perMetre + 4 };
-  });
-
   protected readonly drawing = computed(() => {
     const unit = this.unit();
-    if (!unit) return null;
-    const { perMetre, zero } = this.frame();
-    const depthM = this.depthM();
-    const setting = this.setting();
-    const x = (metres: number): number => zero + metres * perMetre;
-    const y = (metres: number): number => top + metres * perMetre;
-    const points = (list: readonly Point[]): string => svgPoints(list.map((p) => ({ x: x(p.x), y: y(p.y) })));
-    const turning = unit.kind === 'sector';
-    const view = turning ? null : coveredAhead(unit, setting, depthM);
-    const swept = (waterM: number) => sweptAhead(unit, setting, waterM, this.turnDegPerS());
-    const sector = turning
-      ? {
-          ...swept(depthM),
-          byDepth: [0.25, 0.5, 1].map((share) => ({ waterM: share * depthM, ...swept(share * depthM) })),
-        }
-      : null;
-    const shown = scaleLinear([0, depthM * 1.05], [0, 1]).ticks(4);
-    return {
-      name: unit.name,
-      kind: unit.kind,
-      view,
-      sector,
-      colour: seriesVariable(unit.series),
-      forwardM: (pixelX: number): number => (pixelX - zero) / perMetre,
-      depthM: (pixelY: number): number => (pixelY - top) / perMetre,
-      bottomY: y(depthM),
-      fan: points(outlineAhead(unit, setting, depthM, unit.forwardM)),
-      blind:
-        view && view.blindM !== null && view.blindM > 0
-          ? {
-              from: x(unit.forwardM - view.blindM),
-              to: x(unit.forwardM + view.blindM),
-              middle: x(unit.forwardM),
-            }
-          : null,
-      boat: silhouetteOf(this.plan().boat).side.map((list) => points(list.map((p) => ({ x: p.x, y: -p.y })))),
-      lean: `rotate(${-(this.plan().scene.pitchDeg ?? 0)} ${x((this.plan().boat.lengthM ?? 6) / 2)} ${top})`,
-      ticks: shown.map((metres) => ({
-        y: y(metres),
-        label: formatFigure({ value: metres, quantity: 'depth' }, this.units(), { decimals: 0 }),
-      })),
-      fish: Object.keys(this.fish())
-        .sort()
-        .flatMap((id, i) => {
-          const one = this.fish()[id];
-          return one
-            ? [
-                {
-                  id,
-                  number: i + 1,
-                  depthM: one.depthM,
-                  forwardM: one.forwardM,
-                  x: x(one.forwardM),
-                  y: y(one.depthM),
-                  shown: unit.seen[id]?.state === 'seen',
-                  words: this.inWords(one),
-                },
-              ]
-            : [];
-        }),
-    };
+    return unit ? forwardPicture(this.plan(), unit, this.fish(), this.turnDegPerS(), this.units()) : null;
   });
-
-  private inWords({ forwardM, depthM }: PlacedFish): string {
-    const ahead = forwardM - (this.plan().boat.lengthM ?? 6);
-    const far = formatFigure({ value: Math.abs(ahead), quantity: 'length' }, this.units(), { decimals: 1 });
-    const deep = formatFigure({ value: depthM, quantity: 'depth' }, this.units(), { decimals: 1 });
-    return `${deep} deep, ${far} ${ahead < 0 ? 'behind' : 'ahead of'} the bow`;
-  }
 
   protected set(changes: Partial<ForwardSetting>): void {
     this.open.edits.edit('how it looks ahead', {

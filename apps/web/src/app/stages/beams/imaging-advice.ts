@@ -23,7 +23,7 @@ import { openBoat } from '../open-boat.ts';
         <h3>
           {{ one.kind }}, {{ one.rangeM | figure: 'length' : units() : { decimals: 0 } }}
           <span class="small faint">{{
-            one.ways.length ? 'looked at when ' + one.ways.join(', ') : 'not looked at in her ways of working'
+            one.ways.length ? 'looked at when ' + one.ways.join(', ') : 'not looked at in this boat's ways of working'
           }}</span>
         </h3>
         @if (one.places.length) {

@@ -24,14 +24,14 @@ export interface PlanPlace {
   readonly starboardM: number;
 }
 
-/** The boat from above, bow up, with what her cones cover at a depth, where a mark may be, and a cross to set. */
+/** The boat from above, bow up, with what its cones cover at a depth, where a mark may be, and a cross to set. */
 @Component({
   selector: 'gk-mark-plan',
   imports: [Movable],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let it = drawing();
-    <svg viewBox="0 0 ${width} ${height}" role="group" aria-label="Plan of the boat, bow up, with her cones">
+    <svg viewBox="0 0 ${width} ${height}" role="group" aria-label="Plan of the boat, bow up, with its cones">
       <defs>
         <pattern id="area-hatch" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
           <line x1="0" x2="0" y1="0" y2="6" class="hatch" />

@@ -15,7 +15,7 @@ import { FigurePipe } from '../../shared/figure-pipe.ts';
 import { QuantityField } from '../../shared/quantity-field.ts';
 import { openBoat } from '../open-boat.ts';
 import { MarkPlan, type PlanBeam } from './mark-plan.ts';
-import { seriesVariable } from './series.ts';
+import { seriesVariable } from '../../shared/series.ts';
 
 type Shown = MarkStrength | 'not asked';
 
@@ -121,7 +121,7 @@ const shownWords: Readonly<Record<Shown, string>> = {
           </div>
         </div>
       } @else {
-        <p>There is no sounder on her yet: choose one under "advice" or from the catalogue under "section".</p>
+        <p>There is no sounder aboard yet: choose one under "advice" or from the catalogue under "section".</p>
       }
     </section>
   `,

@@ -24,11 +24,12 @@ import { openBoat } from '../open-boat.ts';
 import { DetailView } from './detail-view.ts';
 import { ImagingRange } from './imaging-range.ts';
 import { reachCurves } from './reach-curves.ts';
+import { Fold } from '../../shared/fold.ts';
 
 /** How far down each sounder sees the fish and the bottom, as curves, as figures and as a table. */
 @Component({
   selector: 'gk-reach-view',
-  imports: [ComputedNumber, DetailView, FigurePipe, ImagingRange, ReadChart],
+  imports: [Fold, ComputedNumber, DetailView, FigurePipe, ImagingRange, ReadChart],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (wants(); as it) {
@@ -119,8 +120,7 @@ import { reachCurves } from './reach-curves.ts';
               them is as good as they are.
             </p>
           }
-          <details (toggle)="listed.set($any($event.target).open)">
-            <summary>The same as a table</summary>
+          <gk-fold heading="The same as a table" [(open)]="listed">
             @if (listed()) {
               <div class="wide">
                 <table class="figures" aria-label="Signal over noise by depth">
@@ -145,7 +145,7 @@ import { reachCurves } from './reach-curves.ts';
                 </table>
               </div>
             }
-          </details>
+          </gk-fold>
         } @else {
           <p class="faint">No sounder is chosen yet: take one from the advice or the catalogue.</p>
         }

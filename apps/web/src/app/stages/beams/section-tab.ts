@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
-import { sectionAt, workingWater } from '@grey-keel/core';
+import { act, sectionAt, workingWater } from '@grey-keel/core';
 import { planSchema } from '@grey-keel/model';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
@@ -8,15 +8,23 @@ import { TurnByTurn } from '../../shared/turn-by-turn.ts';
 import { openBoat } from '../open-boat.ts';
 import { AbsorptionChart } from './absorption-chart.ts';
 import { ChosenTable } from './chosen-table.ts';
-import { greatestM, leastM, SectionView } from './section-view.ts';
+import { greatestM, leastM } from './section-picture.ts';
+import { SectionView } from './section-view.ts';
+import { PlanPlace } from '../../shared/plan-place.ts';
 
 /** The section with its footprints, whose bottom can be dragged, and the figures of what is chosen. */
 @Component({
   selector: 'gk-section-tab',
-  imports: [AbsorptionChart, ChosenTable, ComputedNumber, FigurePipe, QuantityField, SectionView],
+  imports: [PlanPlace, AbsorptionChart, ChosenTable, ComputedNumber, FigurePipe, QuantityField, SectionView],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <section class="sheet picture" id="section" tabindex="-1" aria-label="Section and footprints">
+    <section
+      class="sheet picture"
+      id="section"
+      [gkPlace]="sectionPlace"
+      tabindex="-1"
+      aria-label="Section and footprints"
+    >
       <gk-section-view
         [section]="section()"
         [depthM]="depthM()"
@@ -30,6 +38,7 @@ import { greatestM, leastM, SectionView } from './section-view.ts';
         <gk-quantity-field
           label="Depth of the bottom"
           fieldId="working-depth"
+          [at]="['working', 'depthM']"
           quantity="depth"
           [decimals]="1"
           [value]="besideM()"
@@ -82,7 +91,13 @@ import { greatestM, leastM, SectionView } from './section-view.ts';
         [selected]="selected()"
         (chose)="chose.emit($event)"
       />
-      <section class="sheet" id="absorption-chart" tabindex="-1" aria-labelledby="absorption-title">
+      <section
+        class="sheet"
+        id="absorption-chart"
+        [gkPlace]="absorptionPlace"
+        tabindex="-1"
+        aria-labelledby="absorption-title"
+      >
         <h2 id="absorption-title">Frequency, not cone: lost to absorption</h2>
         @if (water(); as here) {
           <p class="small faint">
@@ -141,6 +156,8 @@ import { greatestM, leastM, SectionView } from './section-view.ts';
   `,
 })
 export class SectionTab {
+  protected readonly sectionPlace = act('show the section');
+  protected readonly absorptionPlace = act('show the absorption');
   /** The id of the transducer whose fields are open. */
   readonly selected = input.required<string | null>();
   readonly chose = output<string>();

@@ -5,7 +5,7 @@ import { FigurePipe } from '../../shared/figure-pipe.ts';
 import { catalogueEvents, catalogueFeature } from '../../state/lists.ts';
 import { openBoat } from '../open-boat.ts';
 import { Printing } from '../printing.ts';
-import { seriesVariable } from './series.ts';
+import { seriesVariable } from '../../shared/series.ts';
 
 /** What to buy and why: the chosen gear, what it gives together, and what it was compared with. */
 @Component({

@@ -1,16 +1,17 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
-import { speedTable } from '@grey-keel/core';
+import { act, speedTable } from '@grey-keel/core';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
 import { openBoat } from '../open-boat.ts';
+import { PlanPlace } from '../../shared/plan-place.ts';
 
 /** Which of the sounders still reads the bottom, at idle, cruise and top speed, and what takes it away. */
 @Component({
   selector: 'gk-speed-view',
-  imports: [ComputedNumber, FigurePipe],
+  imports: [PlanPlace, ComputedNumber, FigurePipe],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <section class="sheet" id="speed-table" tabindex="-1" aria-labelledby="speed-title">
+    <section class="sheet" id="speed-table" [gkPlace]="place" tabindex="-1" aria-labelledby="speed-title">
       <h2 id="speed-title">The bottom at speed</h2>
       @if (rows(); as list) {
         @if (list.length) {
@@ -114,6 +115,7 @@ import { openBoat } from '../open-boat.ts';
   `,
 })
 export class SpeedView {
+  protected readonly place = act('show the speeds');
   private readonly open = openBoat();
   protected readonly plan = this.open.plan;
   protected readonly units = this.open.units;

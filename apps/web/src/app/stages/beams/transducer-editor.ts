@@ -18,6 +18,7 @@ import { TextField } from '../../shared/text-field.ts';
 import { OpenPlan } from '../../state/open-plan.ts';
 import { selectPlan } from '../../state/plan.selectors.ts';
 import { TickField } from '../../shared/tick-field.ts';
+import { PlanPlace } from '../../shared/plan-place.ts';
 
 const usualLevels: readonly Choice[] = [
   { value: '-3', label: '-3 dB (half power)' },
@@ -28,14 +29,15 @@ const usualLevels: readonly Choice[] = [
 /** One transducer of the boat: what it is, where its face lies, when it transmits. */
 @Component({
   selector: 'gk-transducer-editor',
-  imports: [ChoiceField, ComputedNumber, QuantityField, TextField, TickField],
+  imports: [PlanPlace, ChoiceField, ComputedNumber, QuantityField, TextField, TickField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let it = transducer();
-    <div class="fields" [id]="'transducer-' + id()">
+    <div class="fields" [id]="'transducer-' + id()" [gkPlace]="['transducers', id()]">
       <gk-text-field
         label="Name"
         [fieldId]="'transducer-name-' + id()"
+        [at]="['transducers', id(), 'name']"
         [value]="it.name"
         [schema]="shape.name"
         (changed)="set({ name: $event })"
@@ -43,6 +45,7 @@ const usualLevels: readonly Choice[] = [
       <gk-choice-field
         label="Mounting"
         [fieldId]="'transducer-mounting-' + id()"
+        [at]="['transducers', id(), 'mounting']"
         [value]="it.mounting"
         [choices]="mountings"
         (changed)="set({ mounting: $event })"
@@ -50,6 +53,7 @@ const usualLevels: readonly Choice[] = [
       <gk-quantity-field
         label="Face above keel"
         [fieldId]="'transducer-above-keel-' + id()"
+        [at]="['transducers', id(), 'aboveKeelM']"
         quantity="length"
         [value]="it.aboveKeelM"
         [schema]="shape.aboveKeelM"
@@ -58,6 +62,7 @@ const usualLevels: readonly Choice[] = [
       <gk-quantity-field
         label="Forward of transom"
         [fieldId]="'transducer-forward-' + id()"
+        [at]="['transducers', id(), 'forwardM']"
         quantity="length"
         [value]="it.forwardM"
         [schema]="shape.forwardM"
@@ -66,6 +71,7 @@ const usualLevels: readonly Choice[] = [
       <gk-quantity-field
         label="Starboard of centre"
         [fieldId]="'transducer-starboard-' + id()"
+        [at]="['transducers', id(), 'starboardM']"
         quantity="length"
         [value]="it.starboardM"
         [schema]="shape.starboardM"
@@ -74,6 +80,7 @@ const usualLevels: readonly Choice[] = [
       <gk-quantity-field
         label="Face diameter"
         [fieldId]="'transducer-face-' + id()"
+        [at]="['transducers', id(), 'apertureM']"
         quantity="length"
         [decimals]="3"
         [value]="it.apertureM"
@@ -136,7 +143,7 @@ const usualLevels: readonly Choice[] = [
         />
       </div>
     }
-    <fieldset [id]="'transmits-' + id()">
+    <fieldset [id]="'transmits-' + id()" [gkPlace]="['transducers', id(), 'transmitsIn']">
       <legend class="small faint">Transmits while</legend>
       @for (way of ways(); track way) {
         <gk-tick-field [label]="way" [value]="it.transmitsIn[way] === true" (changed)="transmits(way, $event)" />
@@ -206,7 +213,7 @@ export class TransducerEditor {
   }
 
   protected remove(): void {
-    this.edits.edit(`take ${this.transducer().name} off`, { type: 'removeTransducer', id: this.id() });
+    this.edits.edit(`remove ${this.transducer().name}`, { type: 'removeTransducer', id: this.id() });
     this.closed.emit();
   }
 }

@@ -16,11 +16,12 @@ import { TickField } from '../../shared/tick-field.ts';
 import { newId } from '../../state/open-plan.ts';
 import { focusField } from './focus-field.ts';
 import { openBoat } from '../open-boat.ts';
+import { PlanPlace } from '../../shared/plan-place.ts';
 
 /** What the boat is, and how deep it floats when it is loaded. */
 @Component({
   selector: 'gk-boat-section',
-  imports: [ChoiceField, QuantityField, TextField, TickField],
+  imports: [PlanPlace, ChoiceField, QuantityField, TextField, TickField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let it = plan();
@@ -30,6 +31,7 @@ import { openBoat } from '../open-boat.ts';
         <gk-text-field
           label="Name"
           fieldId="boat-name"
+          [at]="['boat', 'name']"
           [value]="it.boat.name"
           [schema]="boat.name"
           (changed)="set({ name: $event })"
@@ -37,6 +39,7 @@ import { openBoat } from '../open-boat.ts';
         <gk-quantity-field
           label="Length"
           fieldId="boat-length"
+          [at]="['boat', 'lengthM']"
           quantity="length"
           [value]="it.boat.lengthM"
           [schema]="boat.lengthM"
@@ -45,6 +48,7 @@ import { openBoat } from '../open-boat.ts';
         <gk-quantity-field
           label="Beam"
           fieldId="boat-beam"
+          [at]="['boat', 'beamM']"
           quantity="length"
           [value]="it.boat.beamM"
           [schema]="boat.beamM"
@@ -53,6 +57,7 @@ import { openBoat } from '../open-boat.ts';
         <gk-quantity-field
           label="Draught to the keel"
           fieldId="boat-draught"
+          [at]="['boat', 'draughtM']"
           quantity="length"
           [value]="it.boat.draughtM"
           [schema]="boat.draughtM"
@@ -61,6 +66,7 @@ import { openBoat } from '../open-boat.ts';
         <gk-choice-field
           label="Hull form"
           fieldId="boat-hull"
+          [at]="['boat', 'hullForm']"
           [value]="it.boat.hullForm"
           [choices]="choices.hull"
           (changed)="set({ hullForm: $event })"
@@ -68,6 +74,7 @@ import { openBoat } from '../open-boat.ts';
         <gk-choice-field
           label="Material"
           fieldId="boat-material"
+          [at]="['boat', 'hullMaterial']"
           [value]="it.boat.hullMaterial"
           [choices]="choices.material"
           (changed)="set({ hullMaterial: $event })"
@@ -75,6 +82,7 @@ import { openBoat } from '../open-boat.ts';
         <gk-choice-field
           label="Propulsion"
           fieldId="boat-propulsion"
+          [at]="['boat', 'propulsion']"
           [value]="it.boat.propulsion"
           [choices]="choices.propulsion"
           (changed)="set({ propulsion: $event })"
@@ -83,12 +91,14 @@ import { openBoat } from '../open-boat.ts';
           class="works"
           label="electric bow motor"
           fieldId="boat-bow-motor"
+          [at]="['boat', 'bowMotor']"
           [value]="it.boat.bowMotor === true"
           (changed)="set({ bowMotor: $event })"
         />
         <gk-quantity-field
           label="Cruise speed"
           fieldId="boat-cruise-speed"
+          [at]="['boat', 'cruiseSpeedMps']"
           quantity="speed"
           [value]="it.boat.cruiseSpeedMps"
           [schema]="boat.cruiseSpeedMps"
@@ -97,6 +107,7 @@ import { openBoat } from '../open-boat.ts';
         <gk-quantity-field
           label="Top speed"
           fieldId="boat-top-speed"
+          [at]="['boat', 'topSpeedMps']"
           quantity="speed"
           [value]="it.boat.topSpeedMps"
           [schema]="boat.topSpeedMps"
@@ -105,6 +116,7 @@ import { openBoat } from '../open-boat.ts';
         <gk-quantity-field
           label="Electrical system"
           fieldId="boat-voltage"
+          [at]="['boat', 'systemVoltageV']"
           quantity="voltage"
           [value]="it.boat.systemVoltageV"
           [schema]="boat.systemVoltageV"
@@ -120,6 +132,7 @@ import { openBoat } from '../open-boat.ts';
           <gk-text-field
             label="Loaded with"
             [fieldId]="'loading-name-' + entry[0]"
+            [at]="['loadings', entry[0], 'name']"
             [value]="entry[1].name"
             [schema]="loading.name"
             (changed)="setLoading(entry, { name: $event })"
@@ -127,6 +140,7 @@ import { openBoat } from '../open-boat.ts';
           <gk-quantity-field
             label="Draught then"
             [fieldId]="'loading-draught-' + entry[0]"
+            [at]="['loadings', entry[0], 'draughtM']"
             quantity="length"
             [value]="entry[1].draughtM"
             [schema]="loading.draughtM"
@@ -142,7 +156,9 @@ import { openBoat } from '../open-boat.ts';
           </button>
         </div>
       }
-      <button type="button" class="action" id="add-loading" (click)="addLoading()">Add a loading</button>
+      <button type="button" class="action" id="add-loading" [gkPlace]="['loadings']" (click)="addLoading()">
+        Add a loading
+      </button>
       @if (it.boat.hullMaterial === 'cored composite') {
         <p class="caution" role="note">
           Cored hull: haul out to drill, seal the hole to the core; structural work is for a yard.

@@ -7,11 +7,12 @@ import { TextField } from '../../shared/text-field.ts';
 import { newId } from '../../state/open-plan.ts';
 import { focusField } from './focus-field.ts';
 import { openBoat } from '../open-boat.ts';
+import { PlanPlace } from '../../shared/plan-place.ts';
 
 /** The fish or things that are sought, and where they stand. */
 @Component({
   selector: 'gk-sought-section',
-  imports: [ChoiceField, QuantityField, TextField],
+  imports: [PlanPlace, ChoiceField, QuantityField, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet" aria-labelledby="sought-title">
@@ -21,6 +22,7 @@ import { openBoat } from '../open-boat.ts';
           <gk-text-field
             label="Fish or thing"
             [fieldId]="'sought-name-' + entry[0]"
+            [at]="['sought', entry[0], 'name']"
             [value]="entry[1].name"
             [schema]="thing.name"
             (changed)="setSought(entry[0], { name: $event })"
@@ -28,6 +30,7 @@ import { openBoat } from '../open-boat.ts';
           <gk-quantity-field
             label="Its length"
             [fieldId]="'sought-length-' + entry[0]"
+            [at]="['sought', entry[0], 'lengthCm']"
             quantity="fishLength"
             [value]="entry[1].lengthCm"
             [schema]="thing.lengthCm"
@@ -36,6 +39,7 @@ import { openBoat } from '../open-boat.ts';
           <gk-quantity-field
             label="Stands from"
             [fieldId]="'sought-shallowest-' + entry[0]"
+            [at]="['sought', entry[0], 'shallowestM']"
             quantity="depth"
             [value]="entry[1].shallowestM"
             [schema]="thing.shallowestM"
@@ -44,6 +48,7 @@ import { openBoat } from '../open-boat.ts';
           <gk-quantity-field
             label="down to"
             [fieldId]="'sought-deepest-' + entry[0]"
+            [at]="['sought', entry[0], 'deepestM']"
             quantity="depth"
             [value]="entry[1].deepestM"
             [schema]="thing.deepestM"
@@ -52,6 +57,7 @@ import { openBoat } from '../open-boat.ts';
           <gk-choice-field
             label="Over"
             [fieldId]="'sought-over-' + entry[0]"
+            [at]="['sought', entry[0], 'over']"
             [value]="entry[1].over"
             [choices]="choices.over"
             (changed)="setSought(entry[0], { over: $event })"
@@ -66,7 +72,9 @@ import { openBoat } from '../open-boat.ts';
           </button>
         </div>
       }
-      <button type="button" class="action" id="add-sought" (click)="addSought()">Add what is sought</button>
+      <button type="button" class="action" id="add-sought" [gkPlace]="['sought']" (click)="addSought()">
+        Add what is sought
+      </button>
     </section>
   `,
   styles: `

@@ -7,6 +7,7 @@ import { TextField } from '../../shared/text-field.ts';
 import { newId } from '../../state/open-plan.ts';
 import { focusField } from './focus-field.ts';
 import { openBoat } from '../open-boat.ts';
+import { PlanPlace } from '../../shared/plan-place.ts';
 
 /** What a new water starts from, by kind: only the salt is known beforehand. */
 const saltOf: Record<Water['kind'], number> = { fresh: 0, brackish: 10, salt: 35 };
@@ -14,7 +15,7 @@ const saltOf: Record<Water['kind'], number> = { fresh: 0, brackish: 10, salt: 35
 /** The waters the boat works in: their salt, temperatures and depths. */
 @Component({
   selector: 'gk-waters-section',
-  imports: [ChoiceField, QuantityField, TextField],
+  imports: [PlanPlace, ChoiceField, QuantityField, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let it = plan();
@@ -34,6 +35,7 @@ const saltOf: Record<Water['kind'], number> = { fresh: 0, brackish: 10, salt: 35
           <gk-text-field
             label="Water"
             [fieldId]="'water-name-' + entry[0]"
+            [at]="['waters', entry[0], 'name']"
             [value]="entry[1].name"
             [schema]="water.name"
             (changed)="setWater(entry[0], { name: $event })"
@@ -41,6 +43,7 @@ const saltOf: Record<Water['kind'], number> = { fresh: 0, brackish: 10, salt: 35
           <gk-choice-field
             label="Kind"
             [fieldId]="'water-kind-' + entry[0]"
+            [at]="['waters', entry[0], 'kind']"
             [value]="entry[1].kind"
             [choices]="choices.kind"
             (changed)="setKind(entry[0], $event)"
@@ -48,6 +51,7 @@ const saltOf: Record<Water['kind'], number> = { fresh: 0, brackish: 10, salt: 35
           <gk-quantity-field
             label="Salinity"
             [fieldId]="'water-salinity-' + entry[0]"
+            [at]="['waters', entry[0], 'salinityPpt']"
             quantity="salinity"
             [value]="entry[1].salinityPpt"
             [schema]="water.salinityPpt"
@@ -56,6 +60,7 @@ const saltOf: Record<Water['kind'], number> = { fresh: 0, brackish: 10, salt: 35
           <gk-quantity-field
             label="Usual temperature"
             [fieldId]="'water-temperature-' + entry[0]"
+            [at]="['waters', entry[0], 'temperatureC']"
             quantity="temperature"
             [value]="entry[1].temperatureC"
             [schema]="water.temperatureC"
@@ -64,6 +69,7 @@ const saltOf: Record<Water['kind'], number> = { fresh: 0, brackish: 10, salt: 35
           <gk-quantity-field
             label="Coldest"
             [fieldId]="'water-coldest-' + entry[0]"
+            [at]="['waters', entry[0], 'coldestC']"
             quantity="temperature"
             [value]="entry[1].coldestC"
             [schema]="water.coldestC"
@@ -72,6 +78,7 @@ const saltOf: Record<Water['kind'], number> = { fresh: 0, brackish: 10, salt: 35
           <gk-quantity-field
             label="Warmest"
             [fieldId]="'water-warmest-' + entry[0]"
+            [at]="['waters', entry[0], 'warmestC']"
             quantity="temperature"
             [value]="entry[1].warmestC"
             [schema]="water.warmestC"
@@ -80,6 +87,7 @@ const saltOf: Record<Water['kind'], number> = { fresh: 0, brackish: 10, salt: 35
           <gk-quantity-field
             label="Shallowest"
             [fieldId]="'water-shallowest-' + entry[0]"
+            [at]="['waters', entry[0], 'shallowestM']"
             quantity="depth"
             [value]="entry[1].shallowestM"
             [schema]="water.shallowestM"
@@ -88,6 +96,7 @@ const saltOf: Record<Water['kind'], number> = { fresh: 0, brackish: 10, salt: 35
           <gk-quantity-field
             label="Usual deepest"
             [fieldId]="'water-deepest-' + entry[0]"
+            [at]="['waters', entry[0], 'usualDeepestM']"
             quantity="depth"
             [value]="entry[1].usualDeepestM"
             [schema]="water.usualDeepestM"
@@ -96,6 +105,7 @@ const saltOf: Record<Water['kind'], number> = { fresh: 0, brackish: 10, salt: 35
           <gk-quantity-field
             label="Greatest depth"
             [fieldId]="'water-greatest-' + entry[0]"
+            [at]="['waters', entry[0], 'greatestM']"
             quantity="depth"
             [value]="entry[1].greatestM"
             [schema]="water.greatestM"
@@ -104,6 +114,7 @@ const saltOf: Record<Water['kind'], number> = { fresh: 0, brackish: 10, salt: 35
           <gk-choice-field
             label="Clarity"
             [fieldId]="'water-clarity-' + entry[0]"
+            [at]="['waters', entry[0], 'clarity']"
             [value]="entry[1].clarity"
             [choices]="choices.clarity"
             (changed)="setWater(entry[0], { clarity: $event })"
@@ -122,7 +133,9 @@ const saltOf: Record<Water['kind'], number> = { fresh: 0, brackish: 10, salt: 35
           No water yet. Its salt and temperature set the speed of sound, its depths what the sonar must reach.
         </p>
       }
-      <button type="button" class="action" id="add-water" (click)="addWater()">Add a water</button>
+      <button type="button" class="action" id="add-water" [gkPlace]="['waters']" (click)="addWater()">
+        Add a water
+      </button>
     </section>
   `,
   styles: `

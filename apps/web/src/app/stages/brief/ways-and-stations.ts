@@ -8,15 +8,16 @@ import { TickField } from '../../shared/tick-field.ts';
 import { newId } from '../../state/open-plan.ts';
 import { focusField } from './focus-field.ts';
 import { openBoat } from '../open-boat.ts';
+import { PlanPlace } from '../../shared/plan-place.ts';
 
 /** How the boat is worked, and where it is worked from. */
 @Component({
   selector: 'gk-ways-and-stations',
-  imports: [ChoiceField, QuantityField, TextField, TickField],
+  imports: [PlanPlace, ChoiceField, QuantityField, TextField, TickField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let it = plan();
-    <section class="sheet" aria-labelledby="ways-title" id="ways">
+    <section class="sheet" aria-labelledby="ways-title" id="ways" [gkPlace]="['ways']">
       <h2 id="ways-title">Ways of working</h2>
       <div class="ways">
         @for (way of allWays; track way) {
@@ -29,6 +30,7 @@ import { openBoat } from '../open-boat.ts';
           <gk-text-field
             label="Station"
             [fieldId]="'station-name-' + entry[0]"
+            [at]="['stations', entry[0], 'name']"
             [value]="entry[1].name"
             [schema]="station.name"
             (changed)="setStation(entry[0], { name: $event })"
@@ -36,6 +38,7 @@ import { openBoat } from '../open-boat.ts';
           <gk-quantity-field
             label="Eye to screen"
             [fieldId]="'station-distance-' + entry[0]"
+            [at]="['stations', entry[0], 'viewingDistanceM']"
             quantity="length"
             [value]="entry[1].viewingDistanceM"
             [schema]="station.viewingDistanceM"
@@ -44,6 +47,7 @@ import { openBoat } from '../open-boat.ts';
           <gk-choice-field
             label="Posture"
             [fieldId]="'station-posture-' + entry[0]"
+            [at]="['stations', entry[0], 'posture']"
             [value]="entry[1].posture"
             [choices]="choices.posture"
             (changed)="setStation(entry[0], { posture: $event })"
@@ -58,7 +62,9 @@ import { openBoat } from '../open-boat.ts';
           </button>
         </div>
       }
-      <button type="button" class="action" id="add-station" (click)="addStation()">Add a station</button>
+      <button type="button" class="action" id="add-station" [gkPlace]="['stations']" (click)="addStation()">
+        Add a station
+      </button>
     </section>
   `,
   styles: `

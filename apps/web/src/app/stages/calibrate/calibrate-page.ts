@@ -1,10 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, linkedSignal, untracked } from '@angular/core';
-import { depthOffsetInputs, depthOffsetOf, depthGivers, depthOffsetResult, offsetStanding } from '@grey-keel/core';
+import { depthGivers, depthOffsetOf, measuredOffset } from '@grey-keel/core';
 import type { DepthOffset } from '@grey-keel/model';
 import { RouterLink } from '@angular/router';
-import { DifferencesChart, type Difference } from '../../shared/differences-chart.ts';
-import { FigurePipe } from '../../shared/figure-pipe.ts';
 import { Store } from '@ngrx/store';
+import { type Difference, DifferencesChart } from '../../shared/differences-chart.ts';
+import { FigurePipe } from '../../shared/figure-pipe.ts';
 import { selectFindings } from '../../state/plan.selectors.ts';
 import { openBoat } from '../open-boat.ts';
 import { GoTo } from '../../shared/go-to.ts';
@@ -12,10 +12,11 @@ import { OffsetReadings } from './offset-readings.ts';
 import { OffsetResult } from './offset-result.ts';
 import { readingRows } from './reading-rows.ts';
 import { LeadLinePicture, type PicturedReading } from './lead-line-picture.ts';
+import { PlanPlace } from '../../shared/plan-place.ts';
 
 @Component({
   selector: 'gk-calibrate-page',
-  imports: [DifferencesChart, FigurePipe, LeadLinePicture, OffsetReadings, OffsetResult, RouterLink],
+  imports: [PlanPlace, DifferencesChart, FigurePipe, LeadLinePicture, OffsetReadings, OffsetResult, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (sounders().length === 0) {
@@ -52,6 +53,7 @@ import { LeadLinePicture, type PicturedReading } from './lead-line-picture.ts';
           class="sheet top"
           [attr.aria-label]="'Depth offset, ' + name()"
           [id]="'offset-' + chosen()"
+          [gkPlace]="['depthOffsets', chosen()]"
           tabindex="-1"
         >
           <div>
@@ -224,7 +226,7 @@ export class CalibratePage {
     depthGivers(this.plan()).map(({ id, name }) => ({
       id,
       name,
-      state: offsetStanding(this.plan(), id).state,
+      state: measuredOffset.standing(this.plan(), id).state,
       offsetM: this.plan().depthOffsets[id]?.entered?.offsetM ?? null,
     })),
   );
@@ -235,11 +237,8 @@ export class CalibratePage {
   });
   protected readonly name = computed(() => this.plan().transducers[this.chosen()]?.name ?? '');
   protected readonly settings = computed(() => depthOffsetOf(this.plan(), this.chosen()));
-  private readonly inputs = computed(() => depthOffsetInputs(this.plan(), this.chosen()));
-  protected readonly result = computed(() => {
-    const inputs = this.inputs();
-    return inputs && depthOffsetResult(inputs);
-  });
+  private readonly inputs = computed(() => measuredOffset.slice(this.plan(), this.chosen()));
+  protected readonly result = computed(() => measuredOffset.of(this.plan(), this.chosen()));
   protected readonly answer = computed(() => {
     const result = this.result();
     return result?.known ? result.answer : null;
@@ -249,11 +248,9 @@ export class CalibratePage {
     const goTo = inject(GoTo);
     // A way out leads to one transducer's field: it is shown before its field is looked for.
     effect(() => {
-      const target = goTo.target();
-      const wanted = this.sounders().find(({ id }) => target?.includes(`-${id}`));
-      if (!wanted) return;
-      untracked(() => this.chosen.set(wanted.id));
-      goTo.target.set(null);
+      const target = goTo.wanted();
+      const id = target && 'path' in target && target.path[0] === 'depthOffsets' ? target.path[1] : null;
+      if (this.sounders().some((one) => one.id === id)) untracked(() => this.chosen.set(String(id)));
     });
   }
 

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
-import { entryDoubts, offsetAtGrounding, offsetStanding, type DepthOffsetAnswer } from '@grey-keel/core';
+import { type DepthOffsetAnswer, entryDoubts, measuredOffset, offsetAtGrounding } from '@grey-keel/core';
 import { enteredOffsetSchema } from '@grey-keel/model';
 import { FigurePipe, SentencePipe } from '../../shared/figure-pipe.ts';
 import { TextField } from '../../shared/text-field.ts';
@@ -78,7 +78,7 @@ export class EnterOffset {
   private readonly plan = this.open.plan;
   protected readonly units = this.open.units;
   protected readonly because = enteredOffsetSchema.shape.reason.unwrap();
-  protected readonly standing = computed(() => offsetStanding(this.plan(), this.transducerId()));
+  protected readonly standing = computed(() => measuredOffset.standing(this.plan(), this.transducerId()));
   protected readonly doubts = computed(() => entryDoubts(this.plan(), this.transducerId(), this.answer()));
   protected readonly holdsM = computed(
     () => offsetAtGrounding(this.plan(), this.transducerId(), this.answer())?.value ?? null,

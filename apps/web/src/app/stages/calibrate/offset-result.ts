@@ -5,18 +5,16 @@ import {
   agroundInWords,
   cautions,
   changeOnEntering,
-  depthOffsetFingerprint,
-  depthOffsetInputs,
-  depthOffsetOf,
-  depthOffsetResult,
-  offsetStanding,
-  signInWords,
   type DepthOffsetAnswer,
+  depthOffsetOf,
+  type DepthOffsetResult,
+  measuredOffset,
+  signInWords,
 } from '@grey-keel/core';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe, SentencePipe } from '../../shared/figure-pipe.ts';
 import { openBoat } from '../open-boat.ts';
-import { EnterOffset, type Entering } from './enter-offset.ts';
+import { type Entering, EnterOffset } from './enter-offset.ts';
 import type { ReadingRow } from './reading-rows.ts';
 
 /** Below this a display's wrong sound speed is lost in its own steps. */
@@ -151,7 +149,7 @@ const noticeableError = 0.002;
 })
 export class OffsetResult {
   readonly transducerId = input.required<string>();
-  readonly result = input.required<ReturnType<typeof depthOffsetResult> | null>();
+  readonly result = input.required<DepthOffsetResult | null>();
   readonly rows = input.required<readonly ReadingRow[]>();
 
   private readonly open = openBoat();
@@ -159,7 +157,7 @@ export class OffsetResult {
   protected readonly units = this.open.units;
   protected readonly caution = cautions.grounding;
   protected readonly settings = computed(() => depthOffsetOf(this.plan(), this.transducerId()));
-  protected readonly standing = computed(() => offsetStanding(this.plan(), this.transducerId()));
+  protected readonly standing = computed(() => measuredOffset.standing(this.plan(), this.transducerId()));
   protected readonly answer = computed(() => {
     const result = this.result();
     return result?.known ? result.answer : null;
@@ -202,7 +200,7 @@ export class OffsetResult {
   protected readonly readsOff = computed(() => Math.abs(this.answer()?.displayDepthError ?? 0) >= noticeableError);
 
   protected enter(answer: DepthOffsetAnswer, { offsetM, reason }: Entering): void {
-    const inputs = depthOffsetInputs(this.plan(), this.transducerId());
+    const inputs = measuredOffset.slice(this.plan(), this.transducerId());
     if (!inputs) return;
     this.open.edits.edit('enter the depth offset', {
       type: 'enterDepthOffset',
@@ -212,7 +210,7 @@ export class OffsetResult {
         ...(reason ? { reason } : {}),
         standardErrorM: answer.standardErrorM,
         at: new Date().toISOString(),
-        fingerprint: depthOffsetFingerprint(inputs),
+        fingerprint: measuredOffset.fingerprint(inputs),
         inputs: JSON.parse(JSON.stringify(inputs)) as never,
       },
     });

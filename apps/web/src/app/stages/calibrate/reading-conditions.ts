@@ -36,6 +36,7 @@ const usualMps = 1500;
       <gk-choice-field
         label="Display was set to"
         [fieldId]="'reading-set-to-' + transducerId()"
+        [at]="['depthOffsets', transducerId(), 'displaySetTo']"
         [value]="setTo() ?? ''"
         [choices]="choices"
         (changed)="setDisplay($event)"
@@ -53,6 +54,7 @@ const usualMps = 1500;
       <gk-quantity-field
         label="Water was"
         [fieldId]="'reading-temperature-' + transducerId()"
+        [at]="['depthOffsets', transducerId(), 'takenIn', 'temperatureC']"
         quantity="temperature"
         [value]="water()?.temperatureC ?? null"
         [schema]="waterShape.temperatureC"
@@ -61,6 +63,7 @@ const usualMps = 1500;
       <gk-quantity-field
         label="with salt"
         [fieldId]="'reading-salinity-' + transducerId()"
+        [at]="['depthOffsets', transducerId(), 'takenIn', 'salinityPpt']"
         quantity="salinity"
         [value]="water()?.salinityPpt ?? null"
         [schema]="waterShape.salinityPpt"

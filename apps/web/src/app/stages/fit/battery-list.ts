@@ -6,6 +6,7 @@ import { QuantityField } from '../../shared/quantity-field.ts';
 import { TextField } from '../../shared/text-field.ts';
 import { newId } from '../../state/open-plan.ts';
 import { openBoat } from '../open-boat.ts';
+import { PlanPlace } from '../../shared/plan-place.ts';
 
 const usualBattery: Battery = {
   name: 'Battery',
@@ -21,20 +22,21 @@ const usualBattery: Battery = {
 /** The batteries of the boat, each with what its day is calculated from. */
 @Component({
   selector: 'gk-battery-list',
-  imports: [ChoiceField, QuantityField, TextField],
+  imports: [PlanPlace, ChoiceField, QuantityField, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet" aria-labelledby="batteries-title">
       <h2 id="batteries-title">Batteries</h2>
       <p class="small faint">
         One school gives the sonar a battery of its own: no dip when the engine starts, none of its noise. The other
-        shares one, well fused: less weight, one charger, and the alternator fills it while she runs.
+        shares one, well fused: less weight, one charger, and the alternator fills it while the engine runs.
       </p>
       @for (entry of batteries(); track entry[0]) {
         <div class="fields item">
           <gk-text-field
             label="Battery"
             [fieldId]="'battery-name-' + entry[0]"
+            [at]="['power', 'batteries', entry[0], 'name']"
             [value]="entry[1].name"
             [schema]="battery.name"
             (changed)="setBattery(entry[0], { name: $event })"
@@ -42,6 +44,7 @@ const usualBattery: Battery = {
           <gk-choice-field
             label="Kind"
             [fieldId]="'battery-kind-' + entry[0]"
+            [at]="['power', 'batteries', entry[0], 'chemistry']"
             [value]="entry[1].chemistry"
             [choices]="kinds"
             (changed)="setBattery(entry[0], { chemistry: $event })"
@@ -50,6 +53,7 @@ const usualBattery: Battery = {
             <gk-choice-field
               label="Its voltage"
               [fieldId]="'battery-curve-' + entry[0]"
+              [at]="['power', 'batteries', entry[0], 'curve']"
               [value]="entry[1].curve ?? 'flat'"
               [choices]="curves"
               (changed)="setBattery(entry[0], { curve: $event })"
@@ -59,6 +63,7 @@ const usualBattery: Battery = {
             <gk-quantity-field
               [label]="one.label"
               [fieldId]="'battery-' + one.id + '-' + entry[0]"
+              [at]="['power', 'batteries', entry[0], one.key]"
               [quantity]="one.quantity"
               [decimals]="one.decimals"
               [value]="entry[1][one.key]"
@@ -71,7 +76,9 @@ const usualBattery: Battery = {
           </button>
         </div>
       }
-      <button type="button" class="action" id="add-battery" (click)="addBattery()">Add a battery</button>
+      <button type="button" class="action" id="add-battery" [gkPlace]="['power', 'batteries']" (click)="addBattery()">
+        Add a battery
+      </button>
     </section>
   `,
   styles: `

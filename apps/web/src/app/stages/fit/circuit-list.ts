@@ -1,16 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
-import { circuitStanding, devicesOf, inOrder } from '@grey-keel/core';
-import {
-  circuitSchema,
-  conductors,
-  gauges,
-  insulationRatingsC,
-  loadSchema,
-  waysOfWorking,
-  type Circuit,
-  type Load,
-  type Way,
-} from '@grey-keel/model';
+import { circuitStanding, inOrder } from '@grey-keel/core';
+import { type Circuit, circuitSchema, conductors, gauges, insulationRatingsC, type Load } from '@grey-keel/model';
 import { ChoiceField, choicesOf } from '../../shared/choice-field.ts';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
@@ -18,14 +8,13 @@ import { QuantityField } from '../../shared/quantity-field.ts';
 import { TextField } from '../../shared/text-field.ts';
 import { newId } from '../../state/open-plan.ts';
 import { openBoat } from '../open-boat.ts';
-import { TickField } from '../../shared/tick-field.ts';
-
-const usualLoad: Load = { name: 'Display', currentA: 3, lowestV: 10, highestV: 17, runsIn: {} };
+import { PlanPlace } from '../../shared/plan-place.ts';
+import { LoadFields, usualLoad } from './load-fields.ts';
 
 /** The circuits of the boat: wire, fuse, what they lose, and what hangs on them. */
 @Component({
   selector: 'gk-circuit-list',
-  imports: [ChoiceField, ComputedNumber, FigurePipe, QuantityField, TextField, TickField],
+  imports: [LoadFields, PlanPlace, ChoiceField, ComputedNumber, FigurePipe, QuantityField, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet" aria-labelledby="circuits-title">
@@ -36,6 +25,7 @@ const usualLoad: Load = { name: 'Display', currentA: 3, lowestV: 10, highestV: 1
             <gk-text-field
               label="Circuit"
               [fieldId]="'circuit-name-' + it.id"
+              [at]="['power', 'circuits', it.id, 'name']"
               [value]="it.circuit.name"
               [schema]="circuit.name"
               (changed)="setCircuit(it.id, { name: $event })"
@@ -43,6 +33,7 @@ const usualLoad: Load = { name: 'Display', currentA: 3, lowestV: 10, highestV: 1
             <gk-choice-field
               label="Hangs on"
               [fieldId]="'circuit-battery-' + it.id"
+              [at]="['power', 'circuits', it.id, 'batteryId']"
               [value]="it.circuit.batteryId ?? ''"
               [choices]="batteryChoices()"
               (changed)="setCircuit(it.id, { batteryId: $event || null })"
@@ -50,6 +41,7 @@ const usualLoad: Load = { name: 'Display', currentA: 3, lowestV: 10, highestV: 1
             <gk-choice-field
               label="Wire"
               [fieldId]="'circuit-gauge-' + it.id"
+              [at]="['power', 'circuits', it.id, 'gauge']"
               [value]="it.circuit.gauge"
               [choices]="gaugeChoices"
               (changed)="setCircuit(it.id, { gauge: $event })"
@@ -57,6 +49,7 @@ const usualLoad: Load = { name: 'Display', currentA: 3, lowestV: 10, highestV: 1
             <gk-choice-field
               label="Conductor"
               [fieldId]="'circuit-conductor-' + it.id"
+              [at]="['power', 'circuits', it.id, 'conductor']"
               [value]="it.circuit.conductor"
               [choices]="conductorChoices"
               (changed)="setCircuit(it.id, { conductor: $event })"
@@ -64,6 +57,7 @@ const usualLoad: Load = { name: 'Display', currentA: 3, lowestV: 10, highestV: 1
             <gk-quantity-field
               label="Length, one way"
               [fieldId]="'circuit-length-' + it.id"
+              [at]="['power', 'circuits', it.id, 'oneWayLengthM']"
               quantity="length"
               [value]="it.circuit.oneWayLengthM"
               [schema]="circuit.oneWayLengthM"
@@ -72,6 +66,7 @@ const usualLoad: Load = { name: 'Display', currentA: 3, lowestV: 10, highestV: 1
             <gk-quantity-field
               label="Wire's temperature"
               [fieldId]="'circuit-temperature-' + it.id"
+              [at]="['power', 'circuits', it.id, 'temperatureC']"
               quantity="temperature"
               [value]="it.circuit.temperatureC"
               [schema]="circuit.temperatureC"
@@ -80,6 +75,7 @@ const usualLoad: Load = { name: 'Display', currentA: 3, lowestV: 10, highestV: 1
             <gk-choice-field
               label="Insulation, as printed"
               [fieldId]="'circuit-insulation-' + it.id"
+              [at]="['power', 'circuits', it.id, 'insulationC']"
               [value]="insulationOf(it.circuit)"
               [choices]="insulations"
               (changed)="setInsulation(it.id, $event)"
@@ -87,6 +83,7 @@ const usualLoad: Load = { name: 'Display', currentA: 3, lowestV: 10, highestV: 1
             <gk-quantity-field
               label="Fuse"
               [fieldId]="'circuit-fuse-' + it.id"
+              [at]="['power', 'circuits', it.id, 'fuseA']"
               quantity="current"
               [value]="it.circuit.fuseA"
               [schema]="circuit.fuseA"
@@ -95,6 +92,7 @@ const usualLoad: Load = { name: 'Display', currentA: 3, lowestV: 10, highestV: 1
             <gk-quantity-field
               label="Fuse from the post"
               [fieldId]="'circuit-fuse-place-' + it.id"
+              [at]="['power', 'circuits', it.id, 'fuseFromPostM']"
               quantity="length"
               [value]="it.circuit.fuseFromPostM"
               [schema]="circuit.fuseFromPostM"
@@ -137,50 +135,7 @@ const usualLoad: Load = { name: 'Display', currentA: 3, lowestV: 10, highestV: 1
             </ul>
           }
           @for (load of it.loads; track load[0]) {
-            <div class="load" role="group" [attr.aria-label]="load[1].name + ' on ' + it.circuit.name">
-              <gk-text-field
-                label="Load"
-                [fieldId]="'load-name-' + it.id + '-' + load[0]"
-                [value]="load[1].name"
-                [schema]="loadShape.name"
-                (changed)="setLoad(it.id, load, { name: $event })"
-              />
-              <gk-choice-field
-                label="It is"
-                [fieldId]="'load-device-' + it.id + '-' + load[0]"
-                [value]="load[1].deviceId ?? ''"
-                [choices]="deviceChoices()"
-                (changed)="setLoad(it.id, load, asDevice(load[1], $event))"
-              />
-              @for (one of loadFields; track one.key) {
-                <gk-quantity-field
-                  [label]="one.label"
-                  [fieldId]="'load-' + one.key + '-' + it.id + '-' + load[0]"
-                  [quantity]="one.quantity"
-                  [value]="load[1][one.key]"
-                  [schema]="loadShape[one.key]"
-                  (changed)="setLoad(it.id, load, asLoadChange(one.key, $event))"
-                />
-              }
-              <div class="ways">
-                <span class="small faint">on while</span>
-                @for (way of ways(); track way) {
-                  <gk-tick-field
-                    class="small"
-                    [label]="way"
-                    [value]="load[1].runsIn[way] === true"
-                    (changed)="runs(it.id, load, way, $event)"
-                  />
-                }
-                <button
-                  type="button"
-                  class="plain"
-                  (click)="putLoad(it.id, load[0], null, 'take ' + load[1].name + ' off')"
-                >
-                  Remove<span class="hidden-label"> {{ load[1].name }} from {{ it.circuit.name }}</span>
-                </button>
-              </div>
-            </div>
+            <gk-load-fields [circuitId]="it.id" [circuitName]="it.circuit.name" [loadId]="load[0]" [load]="load[1]" />
           }
           <div class="row">
             <button type="button" class="action" (click)="addLoad(it.id)">Hang another load on it</button>
@@ -192,7 +147,9 @@ const usualLoad: Load = { name: 'Display', currentA: 3, lowestV: 10, highestV: 1
       } @empty {
         <p class="faint">None yet. A circuit is one pair of wires from a battery, with its fuse.</p>
       }
-      <button type="button" class="action" id="circuit-add" (click)="addCircuit()">Add a circuit</button>
+      <button type="button" class="action" id="circuit-add" [gkPlace]="['power', 'circuits']" (click)="addCircuit()">
+        Add a circuit
+      </button>
       <p class="small faint">
         A fuse opens on too much current. It stops neither a dip nor a spike of voltage, and a lithium battery does not
         sharpen a picture: it holds its voltage longer, which only counts where a device runs out of it.
@@ -213,29 +170,6 @@ const usualLoad: Load = { name: 'Display', currentA: 3, lowestV: 10, highestV: 1
       padding: 0;
       list-style: none;
     }
-    .load {
-      display: grid;
-      grid-template-columns: minmax(0, 2fr) minmax(0, 2fr) repeat(3, minmax(0, 1fr));
-      gap: 4px 12px;
-      padding: 6px 0 0 14px;
-      border-left: 3px solid var(--rule);
-      margin-bottom: 8px;
-    }
-    .ways {
-      grid-column: 1 / -1;
-      display: flex;
-      flex-wrap: wrap;
-      align-items: center;
-      gap: 0 16px;
-    }
-    .ways .plain {
-      margin-left: auto;
-    }
-    @media (max-width: 900px) {
-      .load {
-        grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
-      }
-    }
   `,
 })
 export class CircuitList {
@@ -243,18 +177,12 @@ export class CircuitList {
   protected readonly plan = this.open.plan;
   protected readonly units = this.open.units;
   protected readonly circuit = circuitSchema.shape;
-  protected readonly loadShape = loadSchema.shape;
   protected readonly insulations = [
     { value: '' as const, label: 'not looked at' },
     ...Array.from(insulationRatingsC, (rated) => ({ value: `${rated}` as const, label: `for ${rated} °C` })),
   ];
   protected readonly gaugeChoices = choicesOf(gauges);
   protected readonly conductorChoices = choicesOf(conductors);
-  protected readonly loadFields = [
-    { key: 'currentA', label: 'Draws', quantity: 'current' },
-    { key: 'lowestV', label: 'Lowest', quantity: 'voltage' },
-    { key: 'highestV', label: 'Highest', quantity: 'voltage' },
-  ] as const;
 
   protected insulationOf({ insulationC }: Circuit): `${(typeof insulationRatingsC)[number]}` | '' {
     return insulationC == null ? '' : `${insulationC}`;
@@ -263,14 +191,9 @@ export class CircuitList {
   protected setInsulation(id: string, text: string): void {
     this.setCircuit(id, { insulationC: insulationRatingsC.find((rated) => `${rated}` === text) ?? null });
   }
-  protected readonly ways = computed(() => waysOfWorking.filter((way) => this.plan().ways[way]));
   protected readonly batteryChoices = computed(() => [
     { value: '', label: 'nothing yet' },
     ...inOrder(this.plan().power.batteries).map(([id, { name }]) => ({ value: id, label: name })),
-  ]);
-  protected readonly deviceChoices = computed(() => [
-    { value: '', label: 'something else' },
-    ...devicesOf(this.plan()).map(({ id, name, kind }) => ({ value: id, label: `${name}, ${kind}` })),
   ]);
   protected readonly circuits = computed(() =>
     inOrder(this.plan().power.circuits).map(([id, circuit]) => ({
@@ -280,25 +203,9 @@ export class CircuitList {
       standing: circuitStanding(this.plan(), circuit),
     })),
   );
-  /** A load that has the usual name still takes that of what it is said to be. */
-  protected asDevice({ name }: Load, deviceId: string): Partial<Load> {
-    const found = devicesOf(this.plan()).find(({ id }) => id === deviceId);
-    return { deviceId: deviceId || null, ...(found && name === usualLoad.name ? { name: found.name } : {}) };
-  }
-
-  protected asLoadChange(key: (typeof this.loadFields)[number]['key'], value: number | null): Partial<Load> {
-    return key === 'currentA' ? { currentA: value ?? 0 } : { [key]: value };
-  }
 
   protected setCircuit(id: string, changes: Partial<Omit<Circuit, 'loads'>>): void {
     this.open.edits.edit(this.plan().power.circuits[id]?.name ?? 'a circuit', { type: 'describeCircuit', id, changes });
-  }
-  protected setLoad(circuitId: string, [id, load]: readonly [string, Load], changes: Partial<Load>): void {
-    this.putLoad(circuitId, id, { ...load, ...changes }, load.name);
-  }
-  protected runs(circuitId: string, [id, load]: readonly [string, Load], way: Way, on: boolean): void {
-    const { [way]: _was, ...others } = load.runsIn;
-    this.putLoad(circuitId, id, { ...load, runsIn: on ? { ...others, [way]: true } : others }, `${load.name} ${way}`);
   }
 
   protected putLoad(circuitId: string, id: string, load: Load | null, what: string): void {

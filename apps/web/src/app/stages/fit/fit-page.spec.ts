@@ -1,3 +1,4 @@
+import { at } from '@grey-keel/core';
 import { TestBed } from '@angular/core/testing';
 import { sonarKinds } from '@grey-keel/model';
 import { GoTo } from '../../shared/go-to.ts';
@@ -53,10 +54,10 @@ describe('the fit', () => {
 
   it('opens what a way out leads to, and has its field', async () => {
     const root = await page(FitPage, withFit());
-    TestBed.inject(GoTo).target.set('place-b-narrow');
+    TestBed.inject(GoTo).wanted.set(at('transducers', 'b-narrow', 'forwardM'));
     await settle();
     expect(root.querySelector('#place-b-narrow')).not.toBeNull();
-    TestBed.inject(GoTo).target.set('fairing-a-wide');
+    TestBed.inject(GoTo).wanted.set(at('transducers', 'a-wide', 'fairingDeg'));
     await settle();
     expect(root.querySelector('#fairing-a-wide')).not.toBeNull();
   });
@@ -66,8 +67,10 @@ describe('the fit', () => {
     document.body.append(root);
     expect(text(root, 'gk-to-do-list')).toContain('put the screen of Helm where it stands');
     await press(root, 'gk-to-do-list button');
-    expect(document.activeElement?.id).toBe('thing-station-helm');
-    await press(root, '#thing-station-helm');
+    // It is drawn first.
+    await settle();
+    await new Promise((resolve) => setTimeout(resolve, 100));
+    expect(document.activeElement?.id).toBe('place-helm');
     await press(root, '#place-helm');
     expect(plan().stations['helm']?.place).toEqual({ forwardM: 3.7, starboardM: 0, aboveKeelM: 1.5 });
     await choose(root, '#new-equipment-kind', 'heading sensor');
@@ -157,7 +160,7 @@ describe('the network', () => {
       atOnce: 2,
     });
     await write(root, '#link-plug-b-narrow', 'six-pin');
-    expect(text(root, 'details ul')).toContain('Narrow 95 on Helm by six-pin.');
+    expect(text(root, 'gk-fold ul')).toContain('Narrow 95 on Helm by six-pin.');
     await laid(root);
     expect(root.querySelector('.node.wrong')?.getAttribute('data-node')).toBe('t-b-narrow');
     await choose(root, '#link-b-narrow', '');
@@ -231,7 +234,7 @@ describe('the network', () => {
 describe('who transmits when', () => {
   const { page, plan, press, text } = stageHarness();
 
-  it('says who is heard by whom, and does the least that quiets her', async () => {
+  it('says who is heard by whom, and does the least that quiets the boat', async () => {
     const start = withFit();
     const beam = start.transducers['a-wide']!.beams[0]!;
     const two = [beam, { ...beam, frequencyHz: 95_000 }];
@@ -246,7 +249,7 @@ describe('who transmits when', () => {
     expect(text(root, '.disturbs')).toBe('disturbs it');
     expect(root.querySelectorAll('td.loud').length).toBe(2);
     expect(text(root, '.advice')).toContain('Other 190 works at 95 kHz.');
-    await press(root, '#quiet-her');
+    await press(root, '#quieten');
     expect(plan().transducers['b-narrow']?.workingBeam).toBe(1);
     expect(root.querySelector('.advice')).toBeNull();
     await press(root, '#sends-a-wide-trolling');

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, untracked } from '@angular/core';
-import { fitToDo } from '@grey-keel/core';
+import { stages } from '@grey-keel/core';
+import type { Target } from '@grey-keel/model';
 import { openBoat } from '../open-boat.ts';
 import { GoTo } from '../../shared/go-to.ts';
 import { ToDoList } from '../../shared/to-do-list.ts';
@@ -9,15 +10,12 @@ import { NetworkView } from './network-view.ts';
 import { PowerView } from './power-view.ts';
 import { SheetsView } from './sheets-view.ts';
 import { TransmitView } from './transmit-view.ts';
+import { fitTabs, type FitTab } from './views.ts';
 
-const fitViews = ['hull', 'power', 'network', 'who transmits', 'sheets'] as const;
-type FitView = (typeof fitViews)[number];
-
-/** The view a way out leads to, by how its targets are named. */
-const viewOf = (target: string): FitView => {
-  if (/^(battery|circuit|load|hours)-/.test(target)) return 'power';
-  if (/^(link|device|backbone)-/.test(target)) return 'network';
-  return target.startsWith('sends-') ? 'who transmits' : 'hull';
+/** The view in which a place of the plan is changed. */
+const viewOf = (target: Target): FitTab => {
+  const part = 'path' in target ? target.path[0] : null;
+  return part === 'power' || part === 'network' ? part : 'hull';
 };
 
 @Component({
@@ -41,7 +39,7 @@ const viewOf = (target: string): FitView => {
         <gk-transmit-view />
       }
       @default {
-        <gk-hull-view [lookedFor]="lookedFor()" />
+        <gk-hull-view [wanted]="wanted()" />
       }
     }
     <p class="caution" role="note">
@@ -62,22 +60,15 @@ const viewOf = (target: string): FitView => {
 export class FitPage {
   private readonly goTo = inject(GoTo);
   private readonly plan = openBoat().plan;
-  protected readonly toDo = computed(() => fitToDo(this.plan()));
-  protected readonly views = fitViews;
-  protected readonly view = signal<FitView>('hull');
-  /** An object, so that the same way out taken again is taken again. */
-  protected readonly lookedFor = signal({ target: '' });
+  protected readonly toDo = computed(() => stages.fit.waitsFor(this.plan()));
+  protected readonly views = fitTabs;
+  protected readonly view = signal<FitTab>('hull');
+  protected readonly wanted = this.goTo.wanted;
 
   constructor() {
-    // What is looked for stands on the hull, but for batteries and circuits.
     effect(() => {
-      const target = this.goTo.target();
-      if (target === null) return;
-      untracked(() => {
-        this.view.set(viewOf(target));
-        this.lookedFor.set({ target });
-        this.goTo.target.set(null);
-      });
+      const target = this.wanted();
+      if (target) untracked(() => this.view.set(viewOf(target)));
     });
   }
 }

@@ -1,6 +1,6 @@
 import { inOrder } from '@grey-keel/core';
 import type { Edit, Place, Plan } from '@grey-keel/model';
-import { seriesVariable } from '../beams/series.ts';
+import { seriesVariable } from '../../shared/series.ts';
 
 /** Something with a place on the boat: a transducer, a piece of equipment, or the screen of a station. */
 export interface FittedThing {

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import {
+  type Device,
   devicesOf,
   diagramOf,
   findingsOf,
@@ -8,31 +9,25 @@ import {
   networkRules,
   socketOf,
   takesTransducers,
-  type Device,
 } from '@grey-keel/core';
-import {
-  backboneSchema,
-  linkSchema,
-  networkDeviceSchema,
-  type Backbone,
-  type Link,
-  type Socket,
-} from '@grey-keel/model';
+import { type Link, linkSchema, networkDeviceSchema, type Socket } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
 import { ChoiceField } from '../../shared/choice-field.ts';
 import { QuantityField } from '../../shared/quantity-field.ts';
 import { TextField } from '../../shared/text-field.ts';
 import { catalogueEvents, catalogueFeature } from '../../state/lists.ts';
 import { openBoat } from '../open-boat.ts';
-import { seriesVariable } from '../beams/series.ts';
+import { seriesVariable } from '../../shared/series.ts';
 import { NetworkDiagram } from './network-diagram.ts';
 import { SocketList } from './socket-list.ts';
 import { TickField } from '../../shared/tick-field.ts';
+import { BackboneFields } from './backbone-fields.ts';
+import { Fold } from '../../shared/fold.ts';
 
 /** The wiring of sonars and sensors: the diagram, and the lists it is made from. */
 @Component({
   selector: 'gk-network-view',
-  imports: [ChoiceField, NetworkDiagram, QuantityField, SocketList, TextField, TickField],
+  imports: [Fold, BackboneFields, ChoiceField, NetworkDiagram, QuantityField, SocketList, TextField, TickField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet" aria-labelledby="wiring-title">
@@ -47,14 +42,13 @@ import { TickField } from '../../shared/tick-field.ts';
           Drag a transducer onto the display or module its cable goes to, or choose it in the list. Broken lines: drops
           of the backbone.
         </p>
-        <details>
-          <summary>The same in words</summary>
+        <gk-fold heading="The same in words">
           <ul class="small">
             @for (line of diagram().words; track line) {
               <li>{{ line }}</li>
             }
           </ul>
-        </details>
+        </gk-fold>
       } @else {
         <p class="faint">
           Nothing to wire yet: choose transducers on Beams, fit displays on Pages, add sensors on hull.
@@ -72,6 +66,7 @@ import { TickField } from '../../shared/tick-field.ts';
           <gk-choice-field
             label="Its cable goes to"
             [fieldId]="'link-' + it.id"
+            [at]="['network', 'links', it.id]"
             [value]="it.link?.to ?? ''"
             [choices]="ends()"
             (changed)="go(it.id, $event)"
@@ -80,6 +75,7 @@ import { TickField } from '../../shared/tick-field.ts';
             <gk-text-field
               label="Plug"
               [fieldId]="'link-plug-' + it.id"
+              [at]="['network', 'links', it.id, 'plug']"
               [value]="link.plug"
               [schema]="linkShape.plug"
               (changed)="connect(it.id, { plug: $event })"
@@ -87,6 +83,7 @@ import { TickField } from '../../shared/tick-field.ts';
             <gk-choice-field
               label="An adapter leaves out"
               [fieldId]="'link-adapter-' + it.id"
+              [at]="['network', 'links', it.id, 'adapterDisables']"
               [value]="link.adapterDisables === null ? '' : '' + link.adapterDisables"
               [choices]="it.beams"
               (changed)="connect(it.id, { adapterDisables: $event === '' ? null : +$event })"
@@ -94,6 +91,7 @@ import { TickField } from '../../shared/tick-field.ts';
             <gk-quantity-field
               label="Cable"
               [fieldId]="'link-cable-' + it.id"
+              [at]="['network', 'links', it.id, 'cableM']"
               quantity="length"
               [decimals]="1"
               [value]="link.cableM"
@@ -109,41 +107,7 @@ import { TickField } from '../../shared/tick-field.ts';
 
     <section class="sheet" aria-labelledby="devices-title">
       <h2 id="devices-title">Devices and the backbone</h2>
-      <div class="fields">
-        <gk-quantity-field
-          label="Backbone, end to end"
-          fieldId="backbone-length"
-          quantity="length"
-          [decimals]="1"
-          [value]="backbone().lengthM"
-          [schema]="backboneShape.lengthM"
-          (changed)="setBackbone({ lengthM: $event })"
-        />
-        <gk-quantity-field
-          label="Terminators"
-          fieldId="backbone-terminators"
-          quantity="count"
-          [value]="backbone().terminators"
-          [schema]="backboneShape.terminators"
-          (changed)="setBackbone({ terminators: $event ?? 0 })"
-        />
-        <gk-quantity-field
-          label="Supplies"
-          fieldId="backbone-supplies"
-          quantity="count"
-          [value]="backbone().supplies"
-          [schema]="backboneShape.supplies"
-          (changed)="setBackbone({ supplies: $event ?? 0 })"
-        />
-        <gk-quantity-field
-          label="Its fuse"
-          fieldId="backbone-supply-current"
-          quantity="current"
-          [value]="backbone().supplyA"
-          [schema]="backboneShape.supplyA"
-          (changed)="setBackbone({ supplyA: $event ?? 3 })"
-        />
-      </div>
+      <gk-backbone-fields [backbone]="plan().network.backbone" />
       @for (it of devices(); track it.id) {
         <div class="line device">
           <span class="unit"
@@ -152,12 +116,14 @@ import { TickField } from '../../shared/tick-field.ts';
           <gk-tick-field
             label="on the backbone"
             [fieldId]="'device-backbone-' + it.id"
+            [at]="['network', 'devices', it.id, 'onBackbone']"
             [value]="it.device.onBackbone"
             (changed)="set(it.id, it.name, { onBackbone: $event })"
           />
           <gk-quantity-field
             label="Drop"
             [fieldId]="'device-drop-' + it.id"
+            [at]="['network', 'devices', it.id, 'dropM']"
             quantity="length"
             [decimals]="1"
             [value]="it.device.dropM"
@@ -167,6 +133,7 @@ import { TickField } from '../../shared/tick-field.ts';
           <gk-quantity-field
             label="Loads of 50 mA"
             [fieldId]="'device-loads-' + it.id"
+            [at]="['network', 'devices', it.id, 'loads']"
             quantity="count"
             [value]="it.device.loads"
             [schema]="deviceShape.loads"
@@ -248,13 +215,11 @@ export class NetworkView {
   private readonly open = openBoat();
   private readonly store = inject(Store);
   private readonly catalogue = this.store.selectSignal(catalogueFeature.selectAll);
-  private readonly plan = this.open.plan;
+  protected readonly plan = this.open.plan;
   protected readonly linkShape = linkSchema.shape;
   protected readonly deviceShape = networkDeviceSchema.shape;
-  protected readonly backboneShape = backboneSchema.shape;
 
   protected readonly diagram = computed(() => diagramOf(this.plan()));
-  protected readonly backbone = computed(() => this.plan().network.backbone);
   private readonly broken = computed(() => networkRules.flatMap((rule) => findingsOf(rule, this.plan())));
   protected readonly wrong = computed(
     () =>
@@ -333,9 +298,5 @@ export class NetworkView {
 
   protected set(id: string, name: string, changes: Partial<Device['device']>): void {
     this.open.edits.edit(name, { type: 'describeDevice', id, changes });
-  }
-
-  protected setBackbone(changes: Partial<Backbone>): void {
-    this.open.edits.edit('the backbone', { type: 'describeBackbone', changes });
   }
 }

@@ -4,7 +4,7 @@ import { waysOfWorking, type Way } from '@grey-keel/model';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
 import { openBoat } from '../open-boat.ts';
-import { seriesVariable } from '../beams/series.ts';
+import { seriesVariable } from '../../shared/series.ts';
 import { TickField } from '../../shared/tick-field.ts';
 
 /** Who transmits in which way of working, who is heard by whom, and the least that would quiet them. */
@@ -113,7 +113,7 @@ import { TickField } from '../../shared/tick-field.ts';
               <span class="step">{{ one }}.</span>
             }
           </p>
-          <button type="button" class="action chief" id="quiet-her" (click)="quieten()">Do that</button>
+          <button type="button" class="action chief" id="quieten" (click)="quieten()">Do that</button>
         </div>
       }
     </section>

@@ -58,6 +58,7 @@ import { openBoat } from '../open-boat.ts';
           <gk-quantity-field
             [label]="way"
             [fieldId]="'hours-' + way.replaceAll(' ', '-')"
+            [at]="['power', 'hours', way]"
             quantity="hours"
             [value]="plan().power.hours[way] ?? 0"
             [schema]="hoursSchema"

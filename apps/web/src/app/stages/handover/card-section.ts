@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { drawSection, formatFigure, svgPoints, type Section, type UnitChoice } from '@grey-keel/core';
-import { seriesVariable } from '../beams/series.ts';
+import { seriesVariable } from '../../shared/series.ts';
 
 const width = 860;
 const height = 230;
@@ -18,7 +18,7 @@ const panel = (width - left - gap) / 2;
     <svg
       viewBox="0 0 ${width} ${height}"
       role="img"
-      aria-label="Section of the boat and her beams, from astern and from starboard"
+      aria-label="Section of the boat and its beams, from astern and from starboard"
     >
       @for (view of it.views; track view.title; let i = $index) {
         <clipPath [id]="'card-clip-' + i">

@@ -2,34 +2,42 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { RouterLink } from '@angular/router';
 import {
   agroundInWords,
+  type Card,
   cardCautions,
   cardFingerprint,
   cardOf,
-  cardStanding,
+  printedCard,
   sectionAt,
-  type Card,
 } from '@grey-keel/core';
 import { Store } from '@ngrx/store';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe, SentencePipe } from '../../shared/figure-pipe.ts';
 import { newId } from '../../state/open-plan.ts';
 import { selectFindings, selectStages } from '../../state/plan.selectors.ts';
-import { seriesVariable } from '../beams/series.ts';
+import { seriesVariable } from '../../shared/series.ts';
 import { openBoat } from '../open-boat.ts';
-import { Printing, type Paper } from '../printing.ts';
+import { type Paper, Printing } from '../printing.ts';
 import { stageRegister } from '../stages.ts';
 import { CardSection } from './card-section.ts';
 import { StationCard } from './station-card.ts';
+import { PlanPlace } from '../../shared/plan-place.ts';
 
 @Component({
   selector: 'gk-handover-page',
-  imports: [CardSection, ComputedNumber, FigurePipe, RouterLink, SentencePipe, StationCard],
+  imports: [PlanPlace, CardSection, ComputedNumber, FigurePipe, RouterLink, SentencePipe, StationCard],
   providers: [Printing],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let it = card();
     <div class="row bar">
-      <button type="button" class="action chief" id="print-card" [disabled]="printing.busy()" (click)="printCard()">
+      <button
+        type="button"
+        class="action chief"
+        id="print-card"
+        [gkPlace]="['cards']"
+        [disabled]="printing.busy()"
+        (click)="printCard()"
+      >
         Dash cards as PDF
       </button>
       <button
@@ -199,88 +207,7 @@ import { StationCard } from './station-card.ts';
       />
     }
   `,
-  styles: `
-    :host {
-      display: grid;
-      grid-template-columns: minmax(0, 1fr);
-      gap: 10px;
-    }
-    .bar {
-      align-items: center;
-    }
-    .paper select {
-      min-height: var(--touch);
-    }
-    @media print {
-      :host {
-        display: block;
-      }
-      .bar {
-        display: none;
-      }
-    }
-    .card {
-      display: grid;
-      gap: 10px;
-      max-width: 900px;
-      padding: 18px 22px;
-    }
-    .card h2 {
-      font-size: 24px;
-      font-stretch: 115%;
-    }
-    .swatch {
-      display: inline-block;
-      width: 11px;
-      height: 11px;
-      margin-right: 8px;
-    }
-    .offset {
-      margin-right: 6px;
-      font-size: 18px;
-      font-weight: 700;
-    }
-    .foot {
-      display: grid;
-      align-items: start;
-      grid-template-columns: 1fr 1fr;
-      gap: 14px;
-    }
-    ul {
-      margin: 4px 0;
-      padding-left: 18px;
-      font-size: var(--small);
-    }
-    li {
-      margin-bottom: 3px;
-    }
-    .bad {
-      border-color: var(--stop);
-    }
-    .wide {
-      overflow-x: auto;
-    }
-    .standing.stale {
-      color: var(--check);
-    }
-    .standing.fresh {
-      color: var(--fresh);
-    }
-    @media (max-width: 760px) {
-      .foot {
-        grid-template-columns: minmax(0, 1fr);
-      }
-    }
-    @media print {
-      .card {
-        max-width: none;
-        padding: 0;
-        gap: 6px;
-        font-size: 13px;
-        line-height: 1.3;
-      }
-    }
-  `,
+  styleUrl: './handover-page.css',
 })
 export class HandoverPage {
   private readonly open = openBoat();
@@ -290,7 +217,7 @@ export class HandoverPage {
   protected readonly units = this.open.units;
   protected readonly card = computed<Card>(() => cardOf(this.open.plan()));
   protected readonly section = computed(() => sectionAt(this.open.plan(), this.open.plan().working.depthM));
-  protected readonly standing = computed(() => cardStanding(this.open.plan()));
+  protected readonly standing = computed(() => printedCard.standing(this.open.plan(), 'card').state);
   protected readonly cautions = cardCautions;
   protected readonly colour = seriesVariable;
   protected readonly printing = inject(Printing);

@@ -9,9 +9,9 @@ import {
 } from '@grey-keel/core';
 import type { Sentence } from '@grey-keel/model';
 import { FigurePipe, SentencePipe } from '../../shared/figure-pipe.ts';
-import { PageDrawing } from '../pages/page-drawing.ts';
+import { PageDrawing } from '../../shared/page-drawing.ts';
 
-/** The card for one station's dash: what keeps her off the ground, the pages, the keys. */
+/** The card for one station's dash: what keeps the boat off the ground, the pages, the keys. */
 @Component({
   selector: 'gk-station-card',
   imports: [FigurePipe, PageDrawing, SentencePipe],

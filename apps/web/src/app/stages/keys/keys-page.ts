@@ -3,7 +3,7 @@ import { RouterLink } from '@angular/router';
 import { bindProposal, fittedStations, keySchools, proposeKeys, type KeySchool } from '@grey-keel/core';
 import type { FittedDisplay } from '@grey-keel/model';
 import { openBoat } from '../open-boat.ts';
-import { KeyList } from './key-list.ts';
+import { KeyList } from '../../shared/key-list.ts';
 
 const schoolWords: Readonly<Record<KeySchool, string>> = {
   'frequent short': 'Quick for what is done often; a long press guards what is done seldom.',

@@ -28,6 +28,7 @@ const fitted = (item: DisplayEntry, entryId: string, version: number): ChosenDis
       <gk-choice-field
         [label]="label()"
         [fieldId]="'display-' + stationId()"
+        [at]="['displays', stationId()]"
         [value]="current()"
         [choices]="choices()"
         (changed)="take($event)"

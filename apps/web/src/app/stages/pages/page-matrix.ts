@@ -1,7 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import { cellTarget, fittedStations, inOrder, pageFor, usedWays } from '@grey-keel/core';
+import { act, fittedStations, inOrder, pageFor, usedWays } from '@grey-keel/core';
 import type { Plan, Way } from '@grey-keel/model';
-import { PageDrawing } from './page-drawing.ts';
+import { PageDrawing } from '../../shared/page-drawing.ts';
+import { PlanPlace } from '../../shared/plan-place.ts';
 
 export interface Cell {
   readonly stationId: string;
@@ -11,7 +12,7 @@ export interface Cell {
 /** Stations by ways of working: the one sheet on which all of a boat's screens are seen at once. A gap is hatched. */
 @Component({
   selector: 'gk-page-matrix',
-  imports: [PageDrawing],
+  imports: [PlanPlace, PageDrawing],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <table>
@@ -35,7 +36,8 @@ export interface Cell {
                   <button
                     type="button"
                     class="cell"
-                    [id]="cell.target"
+                    [id]="cell.id"
+                    [gkPlace]="cell.place"
                     [class.gap]="!cell.page"
                     [attr.aria-pressed]="chosen()?.stationId === row.id && chosen()?.way === cell.way"
                     [attr.aria-label]="row.name + ', ' + cell.way + ': ' + (cell.page?.name ?? 'no page')"
@@ -152,7 +154,8 @@ export class PageMatrix {
           display,
           cells: usedWays(plan).map((way) => ({
             way,
-            target: cellTarget(id, way),
+            id: `cell-${id}-${way.replaceAll(' ', '-')}`,
+            place: act('choose a page', id, way),
             page: pageFor(plan, id, way)?.page ?? null,
           })),
         },

@@ -1,5 +1,15 @@
-import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal, untracked } from '@angular/core';
 import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  linkedSignal,
+  signal,
+  untracked,
+} from '@angular/core';
+import {
+  at,
   changePane,
   fittedStations,
   hardestSight,
@@ -36,17 +46,19 @@ import { QuantityField } from '../../shared/quantity-field.ts';
 import { TextField } from '../../shared/text-field.ts';
 import { GoTo } from '../../shared/go-to.ts';
 import { newId } from '../../state/open-plan.ts';
-import { KeyList } from '../keys/key-list.ts';
+import { KeyList } from '../../shared/key-list.ts';
 import { openBoat } from '../open-boat.ts';
 import { DisplayPicker, type ChosenDisplay } from './display-picker.ts';
 import { LayoutGives } from './layout-gives.ts';
 import { PageMatrix, type Cell } from './page-matrix.ts';
 import { ScreenEditor, type Chosen } from './screen-editor.ts';
 import { SuggestionList } from './suggestion-list.ts';
+import { PlanPlace } from '../../shared/plan-place.ts';
 
 @Component({
   selector: 'gk-pages-page',
   imports: [
+    PlanPlace,
     ChoiceField,
     ComputedNumber,
     DisplayPicker,
@@ -61,80 +73,7 @@ import { SuggestionList } from './suggestion-list.ts';
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './pages-page.html',
-  styles: `
-    :host {
-      display: grid;
-      grid-template-columns: minmax(0, 1fr);
-      gap: 10px;
-    }
-    .work {
-      display: grid;
-      grid-template-columns: minmax(0, 1fr) 256px;
-      gap: 10px 16px;
-    }
-    .work > * {
-      min-width: 0;
-    }
-    .bar {
-      align-items: center;
-      margin-bottom: 6px;
-    }
-    .side {
-      display: grid;
-      gap: 10px;
-      align-content: start;
-    }
-    .gap {
-      display: grid;
-      place-items: center;
-      border: 6px solid var(--hull-dark);
-    }
-    .gap span {
-      padding: 6px 12px;
-      background: var(--sheet);
-    }
-    .place,
-    .sight {
-      grid-column: span 2;
-      white-space: nowrap;
-    }
-    .hint {
-      margin-top: 6px;
-    }
-    .inspector {
-      margin-top: 10px;
-      display: grid;
-      grid-template-columns: repeat(auto-fill, minmax(128px, 1fr));
-      gap: 8px 12px;
-      align-items: end;
-    }
-    .shown {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0 16px;
-    }
-    .shown label,
-    .check {
-      display: flex;
-      gap: 8px;
-      align-items: center;
-      min-height: var(--touch);
-    }
-    .unread {
-      color: var(--check);
-      font-weight: 700;
-    }
-    .displays {
-      display: grid;
-      grid-template-columns: repeat(auto-fill, minmax(260px, 1fr));
-      gap: 10px 12px;
-    }
-    @media (max-width: 760px) {
-      .work {
-        grid-template-columns: minmax(0, 1fr);
-      }
-    }
-  `,
+  styleUrl: './pages-page.css',
 })
 export class PagesPage {
   private readonly open = openBoat();
@@ -220,9 +159,24 @@ export class PagesPage {
     computation: () => null,
   });
 
+  constructor() {
+    // A page is opened in a way of working it is shown in, or else by itself in its list.
+    effect(() => {
+      const target = this.goTo.wanted();
+      if (target && 'path' in target && target.path[0] === 'pages')
+        untracked(() => this.openPage(String(target.path[1])));
+    });
+  }
+
+  private openPage(id: string): void {
+    const page = this.plan().pages[id];
+    const way = page && this.ways().find((one) => page.shownIn[one]);
+    if (page && way) this.cell.set({ stationId: page.stationId, way });
+  }
+
   protected fitDisplay(stationId: string, chosen: ChosenDisplay | null): void {
     const before = this.plan().displays[stationId];
-    if (!chosen) return this.open.edits.edit('take the display off', { type: 'removeDisplay', stationId });
+    if (!chosen) return this.open.edits.edit('remove the display', { type: 'removeDisplay', stationId });
     const kept = before ? { seatedDistanceM: before.seatedDistanceM, readAtNight: before.readAtNight } : {};
     const { display, sockets } = chosen;
     this.open.edits.edit(
@@ -326,7 +280,7 @@ export class PagesPage {
       number: { shows: shows as Readout, heightPx: Math.min(800, Math.ceil(wantedPx * 1.25)), x: 0.04, y: 0.06 },
     });
     this.chosen.set({ numberId: id });
-    this.goTo.element(`number-${id}`, 20);
+    this.goTo.show(at('pages', shown.id, 'numbers', id));
   }
 
   protected describeNumber(id: string, changes: Partial<PageNumber>): void {

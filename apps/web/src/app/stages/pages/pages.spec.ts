@@ -1,4 +1,4 @@
-import type { CatalogueEntry, Page, Plan } from '@grey-keel/model';
+import type { CatalogueEntry } from '@grey-keel/model';
 import { SplitComponent } from 'angular-split';
 import { TestBed } from '@angular/core/testing';
 import { By } from '@angular/platform-browser';
@@ -6,43 +6,10 @@ import { catalogueEvents } from '../../state/lists.ts';
 import { viewEvents } from '../../state/view.ts';
 import { aPlan } from '../../testing/plans.ts';
 import { stageHarness } from '../../testing/stage-harness.ts';
-import { KeysPage } from '../keys/keys-page.ts';
+import { display, fitted, troll } from '../../testing/fitted-station.ts';
 import { PagesPage } from './pages-page.ts';
 import { ScreenEditor } from './screen-editor.ts';
 
-const display = {
-  name: 'Display 12',
-  screenDiagonalM: 0.30734,
-  pixelsWide: 1280,
-  pixelsHigh: 800,
-  keys: 4,
-  pressesPerKey: 2,
-  keysBindTo: 'page' as const,
-  panesPerPage: 3,
-  catalogue: null,
-  seatedDistanceM: null,
-  readAtNight: false,
-};
-const troll: Page = {
-  stationId: 'helm',
-  name: 'Troll',
-  place: 1,
-  shownIn: { trolling: true },
-  layout: {
-    bandsLie: 'columns',
-    bands: [
-      { share: 0.5, panes: [{ share: 1, view: 'chart', rangeM: null }] },
-      { share: 0.5, panes: [{ share: 1, view: 'sounder', rangeM: null }] },
-    ],
-  },
-  numbers: { depth: { shows: 'depth', heightPx: 40, x: 0.4, y: 0.1 } },
-};
-const fitted = (): Plan => ({
-  ...aPlan(),
-  stations: { helm: { name: 'Helm', viewingDistanceM: 0.9, posture: 'standing' } },
-  displays: { helm: display },
-  pages: { troll },
-});
 const entry: CatalogueEntry = {
   id: 'big',
   version: 2,
@@ -199,7 +166,13 @@ describe('Pages', () => {
   it('takes the sizes of a divided screen as shares', async () => {
     await page(PagesPage, fitted());
     const fixture = TestBed.createComponent(ScreenEditor);
-    for (const [name, value] of Object.entries({ display, page: troll, chosen: null, unreadable: new Set() }))
+    for (const [name, value] of Object.entries({
+      pageId: 'p-troll',
+      display,
+      page: troll,
+      chosen: null,
+      unreadable: new Set(),
+    }))
       fixture.componentRef.setInput(name, value);
     const relaid: unknown[] = [];
     fixture.componentInstance.relaid.subscribe((layout) => relaid.push(layout.bands.map(({ share }) => share)));
@@ -207,53 +180,5 @@ describe('Pages', () => {
     const split = fixture.debugElement.query(By.directive(SplitComponent)).componentInstance as SplitComponent;
     split.dragEnd.emit({ gutterNum: 1, sizes: [75, 25] });
     expect(relaid).toEqual([[0.75, 0.25]]);
-  });
-});
-
-describe('Keys', () => {
-  const { plan, page, choose, text, settle } = stageHarness();
-
-  it('binds and clears a press, and records the place on a display that binds to places', async () => {
-    const root = await page(KeysPage, fitted());
-    await choose(root, '#key-helm-1-short', 'page troll');
-    await choose(root, '#key-helm-2-long', 'mark hazard');
-    expect(plan().keys['helm']).toEqual({
-      '1-short': { does: 'page', pageId: 'troll', place: null },
-      '2-long': { does: 'mark', mark: 'hazard' },
-    });
-    await choose(root, '#key-helm-2-long', '');
-    expect(Object.keys(plan().keys['helm'] ?? {})).toEqual(['1-short']);
-
-    const places = await page(KeysPage, { ...fitted(), displays: { helm: { ...display, keysBindTo: 'place' } } });
-    await choose(places, '#key-helm-1-short', 'page troll');
-    expect(plan().keys['helm']?.['1-short']).toEqual({ does: 'page', pageId: 'troll', place: 1 });
-    expect(text(places, 'section > p')).toContain('whatever page stands at a place');
-  });
-
-  it('keeps showing a binding whose page is gone', async () => {
-    const root = await page(KeysPage, {
-      ...fitted(),
-      keys: { helm: { '1-short': { does: 'page', pageId: 'gone', place: null } } },
-    });
-    const list = root.querySelector<HTMLSelectElement>('#key-helm-1-short');
-    expect(list?.selectedOptions[0]?.textContent?.trim()).toBe('a page that is gone');
-  });
-
-  it('takes a proposal of either school as one edit', async () => {
-    const root = await page(KeysPage, fitted());
-    const [short, long] = root.querySelectorAll<HTMLButtonElement>('.schools button');
-    short?.click();
-    await settle();
-    expect(plan().keys['helm']?.['1-short']).toEqual({ does: 'page', pageId: 'troll', place: null });
-    long?.click();
-    await settle();
-    expect(plan().keys['helm']?.['1-long']).toEqual({ does: 'page', pageId: 'troll', place: null });
-  });
-
-  it('says where to go while there is no display, and that some displays have no keys', async () => {
-    expect(text(await page(KeysPage, aPlan()), 'section')).toContain('No station has a display yet');
-    const glass = await page(KeysPage, { ...fitted(), displays: { helm: { ...display, keys: 0 } } });
-    expect(text(glass, 'gk-key-list')).toContain('no programmable keys');
-    expect(glass.querySelector('.schools')).toBeNull();
   });
 });

@@ -16,7 +16,8 @@ import type { FittedDisplay, Layout, Page, PageNumber } from '@grey-keel/model';
 import { SplitAreaComponent, SplitComponent, SplitGutterDirective } from 'angular-split';
 import type { Subscription } from 'rxjs';
 import { digitShare, sampleOf } from './readout-samples.ts';
-import { ViewArt } from './view-art.ts';
+import { ViewArt } from '../../shared/view-art.ts';
+import { PlanPlace } from '../../shared/plan-place.ts';
 
 /** What lies under the finger on a page: a pane or a number. */
 export type Chosen = { readonly pane: PanePlace } | { readonly numberId: string } | null;
@@ -29,7 +30,7 @@ const leastShare = 5;
 /** A page on its display's true outline. Panes are divided by their bars, numbers are moved where they are wanted. */
 @Component({
   selector: 'gk-screen-editor',
-  imports: [CdkDrag, SplitAreaComponent, SplitComponent, SplitGutterDirective, ViewArt],
+  imports: [PlanPlace, CdkDrag, SplitAreaComponent, SplitComponent, SplitGutterDirective, ViewArt],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let it = page();
@@ -89,6 +90,7 @@ const leastShare = 5;
             cdkDrag
             [cdkDragBoundary]="screenElement() ?? ''"
             [id]="'number-' + number.id"
+            [gkPlace]="['pages', pageId(), 'numbers', number.id]"
             [class.small]="number.small"
             [style.left.%]="number.x"
             [style.top.%]="number.y"
@@ -114,106 +116,11 @@ const leastShare = 5;
       </div>
     </div>
   `,
-  styles: `
-    .bezel {
-      padding: 6px;
-      background: var(--hull-dark);
-      border-radius: 2px;
-    }
-    .screen {
-      position: relative;
-      container-type: inline-size;
-      overflow: hidden;
-      background: var(--art-dark);
-    }
-    as-split {
-      position: absolute;
-      inset: 0;
-      --as-gutter-background-color: var(--hull-dark);
-    }
-    as-split-area {
-      position: relative;
-      overflow: hidden;
-    }
-    .divider {
-      position: relative;
-      z-index: 3;
-      width: 100%;
-      height: 100%;
-      display: grid;
-      place-items: center;
-    }
-    /* The bar is thin; what a thumb can take hold of is not. */
-    .divider::before {
-      content: '';
-      position: absolute;
-      width: 44px;
-      height: 44px;
-    }
-    .divider::after {
-      content: '';
-      position: absolute;
-      width: 18px;
-      height: 18px;
-      border-radius: 50%;
-      background: var(--sheet);
-      border: 2px solid var(--hull-dark);
-    }
-    .pane {
-      position: absolute;
-      inset: 0;
-      width: 100%;
-      height: 100%;
-      padding: 0;
-      border: 0;
-      background: none;
-      cursor: pointer;
-    }
-    .pane[aria-pressed='true']::after {
-      content: '';
-      position: absolute;
-      inset: 0;
-      border: 3px solid var(--water);
-    }
-    .pane:focus-visible {
-      outline-offset: -4px;
-    }
-    .name {
-      position: absolute;
-      left: 4px;
-      bottom: 4px;
-      padding: 0 5px;
-      background: var(--sheet);
-      color: var(--ink);
-      font-size: 12px;
-    }
-    .number {
-      position: absolute;
-      padding: 0.06em 0.16em;
-      border: 2px solid transparent;
-      background: var(--art-dark);
-      color: var(--art-bright);
-      font-weight: 700;
-      line-height: 1;
-      white-space: nowrap;
-      cursor: move;
-      touch-action: none;
-    }
-    .number small {
-      font-size: 0.45em;
-      margin-left: 0.15em;
-    }
-    .number.small {
-      border-color: var(--check);
-      border-style: dashed;
-    }
-    .number[aria-pressed='true'] {
-      border-color: var(--water);
-    }
-  `,
+  styleUrl: './screen-editor.css',
 })
 export class ScreenEditor {
   readonly display = input.required<FittedDisplay>();
+  readonly pageId = input.required<string>();
   readonly page = input.required<Page>();
   readonly chosen = input.required<Chosen>();
   /** Ids of the numbers that cannot be read. */

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, input, output } from '@angular/core
 import type { SuggestedLayout } from '@grey-keel/core';
 import type { FittedDisplay, Layout } from '@grey-keel/model';
 import { ComputedNumber } from '../../shared/computed-number.ts';
-import { PageDrawing } from './page-drawing.ts';
+import { PageDrawing } from '../../shared/page-drawing.ts';
 
 /** Layouts for a way of working, best first, each with what it gives the view it is made for. */
 @Component({

@@ -18,6 +18,7 @@ import { openBoat } from '../open-boat.ts';
         <gk-quantity-field
           [label]="'Time to act, ' + it.name"
           [fieldId]="'alarm-act-' + it.id"
+          [at]="['units', it.id, 'alarms', 'actInS']"
           quantity="wait"
           [value]="it.actInS"
           [schema]="shape.actInS"

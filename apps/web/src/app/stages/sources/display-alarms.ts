@@ -32,6 +32,7 @@ import { openBoat } from '../open-boat.ts';
                     [label]="alarm.label + ' at ' + it.name"
                     [labelHidden]="true"
                     [fieldId]="'alarm-' + alarm.id + '-' + it.id"
+                    [at]="['units', it.id, 'alarms', alarm.key]"
                     [quantity]="alarm.quantity"
                     [decimals]="1"
                     [value]="it.unit.alarms?.[alarm.key] ?? null"

@@ -12,6 +12,7 @@ import { ComputedNumber } from '../../shared/computed-number.ts';
 import { QuantityField } from '../../shared/quantity-field.ts';
 import { TickField } from '../../shared/tick-field.ts';
 import { openBoat } from '../open-boat.ts';
+import { Fold } from '../../shared/fold.ts';
 
 /** The units displays show depth in, with the steps they show it in. */
 const depthShown = (
@@ -33,7 +34,7 @@ const unset = { value: '' as const, label: 'not looked at' };
 /** What each display has set for itself, and what is ticked off on it. */
 @Component({
   selector: 'gk-display-settings',
-  imports: [ChoiceField, ComputedNumber, QuantityField, TickField],
+  imports: [Fold, ChoiceField, ComputedNumber, QuantityField, TickField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="scroll">
@@ -60,6 +61,7 @@ const unset = { value: '' as const, label: 'not looked at' };
                   label="Water type"
                   [labelHidden]="true"
                   [fieldId]="'unit-water-' + it.id"
+                  [at]="['units', it.id, 'waterType']"
                   [value]="it.unit.ownSoundSpeedMps != null ? 'own figure' : (it.unit.waterType ?? '')"
                   [choices]="waters"
                   (changed)="setWater(it.id, it.name, $event)"
@@ -69,6 +71,7 @@ const unset = { value: '' as const, label: 'not looked at' };
                     [label]="'Speed of sound of ' + it.name"
                     [labelHidden]="true"
                     [fieldId]="'unit-own-speed-' + it.id"
+                    [at]="['units', it.id, 'ownSoundSpeedMps']"
                     quantity="soundSpeed"
                     [value]="it.unit.ownSoundSpeedMps"
                     [schema]="unitShape.ownSoundSpeedMps"
@@ -95,6 +98,7 @@ const unset = { value: '' as const, label: 'not looked at' };
                   label="Unit and step of depth"
                   [labelHidden]="true"
                   [fieldId]="'unit-depth-' + it.id"
+                  [at]="['units', it.id, 'depthUnit']"
                   [value]="depthOf(it.unit)"
                   [choices]="depths"
                   (changed)="setDepth(it.id, it.name, $event)"
@@ -105,6 +109,7 @@ const unset = { value: '' as const, label: 'not looked at' };
                   label="North"
                   [labelHidden]="true"
                   [fieldId]="'unit-north-' + it.id"
+                  [at]="['units', it.id, 'north']"
                   [value]="it.unit.north ?? ''"
                   [choices]="norths"
                   (changed)="setUnit(it.id, it.name, { north: $event || null })"
@@ -115,6 +120,7 @@ const unset = { value: '' as const, label: 'not looked at' };
                   label="Sides"
                   [labelHidden]="true"
                   [fieldId]="'unit-sides-' + it.id"
+                  [at]="['units', it.id, 'sidesRight']"
                   [value]="it.unit.sidesRight"
                   [choices]="sideChoices"
                   (changed)="setUnit(it.id, it.name, { sidesRight: $event })"
@@ -125,13 +131,13 @@ const unset = { value: '' as const, label: 'not looked at' };
                   wordless
                   [label]="'The antenna’s distance is entered at ' + it.name"
                   [fieldId]="'unit-antenna-' + it.id"
+                  [at]="['units', it.id, 'antennaOffsetSet']"
                   [value]="it.unit.antennaOffsetSet === true"
                   (changed)="setUnit(it.id, it.name, { antennaOffsetSet: $event })"
                 />
               </td>
               <td class="left">
-                <details>
-                  <summary>{{ it.done }} of {{ items.length }} done</summary>
+                <gk-fold [heading]="it.done + ' of ' + items.length + ' done'">
                   @for (item of items; track item) {
                     <gk-tick-field
                       [label]="item"
@@ -139,7 +145,7 @@ const unset = { value: '' as const, label: 'not looked at' };
                       (changed)="tick(it.id, it.unit, item, $event)"
                     />
                   }
-                </details>
+                </gk-fold>
               </td>
             </tr>
           }

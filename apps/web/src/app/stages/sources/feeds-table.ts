@@ -31,6 +31,7 @@ import { openBoat } from '../open-boat.ts';
                       [label]="row.quantity + ' from'"
                       [labelHidden]="true"
                       [fieldId]="'feed-' + cell.stationId + '-' + row.id"
+                      [at]="['feeds', cell.stationId, row.quantity]"
                       [value]="cell.sourceId"
                       [choices]="row.choices"
                       (changed)="feed(cell.stationId, row.quantity, $event, cell.fallbackId)"

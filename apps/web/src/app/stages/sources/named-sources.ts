@@ -1,6 +1,6 @@
 import { devicesOf, inOrder, newSource, suggestSourceName } from '@grey-keel/core';
 import type { Plan } from '@grey-keel/model';
-import { seriesVariable } from '../beams/series.ts';
+import { seriesVariable } from '../../shared/series.ts';
 
 /** Everything that appears in a display's list of sources, with what is recorded of it and the name the rule gives it. */
 export const namedSources = (plan: Plan) =>

@@ -41,6 +41,7 @@ import { namedSources } from './named-sources.ts';
         <gk-text-field
           label="The tag on its cable says"
           [fieldId]="'source-tag-' + it.id"
+          [at]="['sources', it.id, 'tag']"
           [value]="it.source.tag"
           [schema]="shape.tag"
           (changed)="set(it.id, it.unit, { tag: $event })"
@@ -48,6 +49,7 @@ import { namedSources } from './named-sources.ts';
         <gk-text-field
           label="Type selected on the display"
           [fieldId]="'source-selected-' + it.id"
+          [at]="['sources', it.id, 'selected']"
           [value]="it.source.selected"
           [schema]="shape.selected"
           (changed)="set(it.id, it.unit, { selected: $event })"
@@ -55,6 +57,7 @@ import { namedSources } from './named-sources.ts';
         <gk-text-field
           label="Listed as"
           [fieldId]="'source-name-' + it.id"
+          [at]="['sources', it.id, 'name']"
           [value]="it.source.name"
           [schema]="shape.name"
           (changed)="set(it.id, it.unit, { name: $event })"
@@ -63,6 +66,7 @@ import { namedSources } from './named-sources.ts';
           <gk-choice-field
             label="Temperature"
             [fieldId]="'source-temperature-' + it.id"
+            [at]="['sources', it.id, 'temperature']"
             [value]="it.source.temperature"
             [choices]="sensors"
             (changed)="set(it.id, it.unit, { temperature: $event })"
@@ -73,6 +77,7 @@ import { namedSources } from './named-sources.ts';
         <gk-quantity-field
           label="Appears after"
           [fieldId]="'source-after-' + it.id"
+          [at]="['sources', it.id, 'appearsAfterS']"
           quantity="wait"
           [value]="it.source.appearsAfterS"
           [schema]="shape.appearsAfterS"

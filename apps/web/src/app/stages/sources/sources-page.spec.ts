@@ -61,7 +61,7 @@ describe('the sources', () => {
     await choose(root, '#unit-water-helm', 'salt');
     await choose(root, '#unit-north-helm', 'true');
     await choose(root, '#unit-sides-helm', 'right');
-    root.querySelector<HTMLInputElement>('details input')?.click();
+    root.querySelector<HTMLInputElement>('gk-fold input')?.click();
     expect(plan().units['helm']).toEqual({
       waterType: 'salt',
       ownSoundSpeedMps: null,

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
-import { sourcesToDo } from '@grey-keel/core';
+import { stages } from '@grey-keel/core';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
 import { ToDoList } from '../../shared/to-do-list.ts';
 import { openBoat } from '../open-boat.ts';
@@ -72,7 +72,7 @@ import { TravelView } from './travel-view.ts';
 export class SourcesPage {
   private readonly open = openBoat();
   protected readonly units = this.open.units;
-  protected readonly toDo = computed(() => sourcesToDo(this.open.plan()));
+  protected readonly toDo = computed(() => stages.sources.waitsFor(this.open.plan()));
   protected readonly slowest = computed(() => {
     const timed = namedSources(this.open.plan()).flatMap(({ unit, source: { appearsAfterS } }) =>
       appearsAfterS === null ? [] : [{ name: unit, afterS: appearsAfterS }],

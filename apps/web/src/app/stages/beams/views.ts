@@ -1,0 +1,44 @@
+import type { StageViews } from '../stage-views.ts';
+
+export const beamsTabs = [
+  'section',
+  'fish and slope',
+  'where is it',
+  'advice',
+  'reach',
+  'cone or frequency',
+  'speed',
+  'shopping',
+  'drill',
+] as const;
+export type BeamsTab = (typeof beamsTabs)[number];
+
+export const beamsViews: StageViews = {
+  stage: 'beams',
+  tabs: beamsTabs,
+  pictures: [
+    { name: 'beams', theme: 'shop', press: ['.ways button:nth-of-type(4)'] },
+    {
+      name: 'fish',
+      theme: 'shop',
+      press: ['#tab-fish-and-slope', 'gk-scene-view .action.chief'],
+    },
+    {
+      name: 'mark',
+      theme: 'shop',
+      press: ['#tab-where-is-it'],
+      choose: [
+        ['.beam:nth-of-type(1) select', 'strong'],
+        ['.beam:nth-of-type(2) select', 'not at all'],
+      ],
+    },
+    {
+      name: 'drill',
+      theme: 'sun',
+      press: ['#tab-drill', '#drill-start', '#drill-score'],
+    },
+    { name: 'advice', theme: 'shop', press: ['#tab-advice', '#place-0'] },
+    { name: 'reach', theme: 'shop', press: ['#tab-reach'] },
+    { name: 'cone', theme: 'shop', press: ['#tab-cone-or-frequency'] },
+  ],
+};

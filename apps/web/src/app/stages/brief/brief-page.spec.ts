@@ -1,0 +1,46 @@
+import { planFeature } from '../../state/plan.reducer.ts';
+import { aPlan } from '../../testing/plans.ts';
+import { stageHarness } from '../../testing/stage-harness.ts';
+import { BriefPage } from './brief-page.ts';
+
+describe('the brief', () => {
+  const { store, plan, page, write, press, text } = stageHarness();
+
+  it('keeps each field as it is left, as one edit', async () => {
+    const root = await page(BriefPage);
+    await write(root, '#boat-length', '8.2');
+    expect(plan().boat.lengthM).toBeCloseTo(8.2, 9);
+    await write(root, '#boat-name', 'Other Hull');
+    expect(plan().boat.name).toBe('Other Hull');
+    await write(root, '#boat-name', '  ');
+    expect([plan().boat.name, text(root, '#boat-name-problem')]).toEqual(['Other Hull', 'A name is needed.']);
+    expect(store().selectSignal(planFeature.selectUnsent)().length).toBe(2);
+  });
+
+  it('adds and removes waters, stations and what is sought; a kind of water brings its salt', async () => {
+    const root = await page(BriefPage);
+    await press(root, '#add-water');
+    await press(root, '#add-station');
+    await press(root, '#add-sought');
+    expect([
+      Object.keys(plan().waters).length,
+      Object.keys(plan().stations).length,
+      Object.keys(plan().sought).length,
+    ]).toEqual([2, 1, 1]);
+    const kind = root.querySelector<HTMLSelectElement>('#water-kind-pool');
+    if (kind) kind.value = 'salt';
+    kind?.dispatchEvent(new Event('change'));
+    expect(plan().waters['pool']?.salinityPpt).toBe(35);
+    await press(root, '[aria-label="Remove water Pool"]');
+    expect(plan().waters['pool']).toBeUndefined();
+    expect(plan().working.waterId).not.toBe('pool');
+    await press(root, '#ways gk-tick-field:nth-of-type(1) input');
+    expect(plan().ways.running).toBeUndefined();
+  });
+
+  it('warns of a cored hull at the place', async () => {
+    const start = aPlan();
+    const root = await page(BriefPage, { ...start, boat: { ...start.boat, hullMaterial: 'cored composite' } });
+    expect(text(root, '.caution')).toContain('Cored hull');
+  });
+});

@@ -1,0 +1,10 @@
+import type { StageViews } from '../stage-views.ts';
+
+export const briefViews: StageViews = {
+  stage: 'brief',
+  tabs: [],
+  pictures: [
+    { name: 'brief', theme: 'shop', press: [] },
+    { name: 'find', theme: 'shop', press: ['button[aria-label^=Find]'] },
+  ],
+};

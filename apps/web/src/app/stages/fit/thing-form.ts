@@ -1,0 +1,290 @@
+import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { loweredWays, markingAntennas, markShift, stationSight } from '@grey-keel/core';
+import {
+  displayMounts,
+  type Equipment,
+  equipmentKinds,
+  equipmentSchema,
+  type Path,
+  type Place,
+  placeSchema,
+  type Plan,
+  type Station,
+  stationSchema,
+  transducerSchema,
+  type WaySet,
+} from '@grey-keel/model';
+import { ChoiceField, choicesOf } from '../../shared/choice-field.ts';
+import { ComputedNumber } from '../../shared/computed-number.ts';
+import { FigurePipe } from '../../shared/figure-pipe.ts';
+import { LoweredIn } from '../../shared/lowered-in.ts';
+import { PlanPlace } from '../../shared/plan-place.ts';
+import { QuantityField } from '../../shared/quantity-field.ts';
+import { TextField } from '../../shared/text-field.ts';
+import { openBoat } from '../open-boat.ts';
+import { type FittedThing, placing } from './fitted-things.ts';
+
+/** What is known of one thing on the boat, typed: where it is, what it is, when it is down. */
+@Component({
+  selector: 'gk-thing-form',
+  imports: [ChoiceField, ComputedNumber, FigurePipe, LoweredIn, PlanPlace, QuantityField, TextField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (thing(); as it) {
+      <h2 id="chosen-thing">{{ it.name }}</h2>
+      <div class="fields">
+        @if (piece(); as own) {
+          <gk-text-field
+            label="Name"
+            [fieldId]="'equipment-name-' + it.id"
+            [at]="['equipment', it.id, 'name']"
+            [value]="own.name"
+            [schema]="equipment.name"
+            (changed)="describe({ name: $event })"
+          />
+          <gk-choice-field
+            label="Kind"
+            [fieldId]="'equipment-kind-' + it.id"
+            [at]="['equipment', it.id, 'kind']"
+            [value]="own.kind"
+            [choices]="kinds"
+            (changed)="describe({ kind: $event })"
+          />
+        }
+        @if (it.place; as at) {
+          <gk-quantity-field
+            label="Forward of transom"
+            [fieldId]="'place-' + it.id"
+            [at]="placeOf(it)"
+            quantity="length"
+            [value]="at.forwardM"
+            [schema]="place.forwardM"
+            (changed)="type(it, { forwardM: $event ?? at.forwardM })"
+          />
+          <gk-quantity-field
+            label="Starboard of centre"
+            [fieldId]="'place-starboard-' + it.id"
+            quantity="length"
+            [value]="at.starboardM"
+            [schema]="place.starboardM"
+            (changed)="type(it, { starboardM: $event ?? at.starboardM })"
+          />
+          <gk-quantity-field
+            label="Above the keel"
+            [fieldId]="'place-above-' + it.id"
+            quantity="length"
+            [value]="at.aboveKeelM"
+            [schema]="place.aboveKeelM"
+            (changed)="type(it, { aboveKeelM: $event ?? at.aboveKeelM })"
+          />
+        } @else {
+          <button
+            type="button"
+            class="action chief"
+            [id]="'place-' + it.id"
+            [gkPlace]="placeOf(it)"
+            (click)="putDown(it)"
+          >
+            Put it on the boat
+          </button>
+        }
+        @if (piece(); as own) {
+          @if (own.kind === 'strake or fitting' || own.kind === 'cable run') {
+            <gk-quantity-field
+              label="Runs forward from there"
+              [fieldId]="'runs-' + it.id"
+              [at]="['equipment', it.id, 'runsForwardM']"
+              quantity="length"
+              [value]="own.runsForwardM ?? null"
+              [schema]="equipment.runsForwardM"
+              (changed)="describe({ runsForwardM: $event })"
+            />
+          }
+          @if (own.kind === 'propeller' || own.kind === 'bow motor') {
+            <gk-quantity-field
+              label="Propeller, diameter"
+              [fieldId]="'propeller-' + it.id"
+              [at]="['equipment', it.id, 'propellerDiameterM']"
+              quantity="length"
+              [value]="own.propellerDiameterM"
+              [schema]="equipment.propellerDiameterM"
+              (changed)="describe({ propellerDiameterM: $event })"
+            />
+          }
+        }
+        @if (inHull(); as own) {
+          <gk-quantity-field
+            label="Levelled by a fairing"
+            [fieldId]="'fairing-' + it.id"
+            [at]="['transducers', it.id, 'fairingDeg']"
+            quantity="angle"
+            [value]="own.fairingDeg ?? null"
+            [schema]="fairing"
+            (changed)="fair(it.id, $event)"
+          />
+        }
+      </div>
+      @if (raised(); as ways) {
+        <gk-lowered-in [fieldId]="'lowered-' + it.id" [plan]="plan()" [lowered]="ways" (changed)="lower(it, $event)" />
+      }
+      @if (station(); as own) {
+        <div class="fields">
+          <gk-quantity-field
+            label="Eye above the keel"
+            [fieldId]="'eye-' + it.id"
+            [at]="['stations', it.id, 'eyeAboveKeelM']"
+            quantity="length"
+            [value]="own.eyeAboveKeelM ?? null"
+            [schema]="stationShape.eyeAboveKeelM"
+            (changed)="setStation(it, { eyeAboveKeelM: $event })"
+          />
+          <gk-choice-field
+            label="The screen is"
+            [fieldId]="'mount-' + it.id"
+            [at]="['stations', it.id, 'mount']"
+            [value]="own.mount ?? 'fixed'"
+            [choices]="mounts"
+            (changed)="setStation(it, { mount: $event })"
+          />
+        </div>
+      }
+      @if (sight(); as seen) {
+        <p>
+          @if (seen.seenFromM !== null) {
+            Running, the water is seen over the {{ seen.hiddenBy }} from
+            <gk-number
+              of="Where the water is first seen"
+              [value]="seen.seenFromM"
+              quantity="length"
+              [decimals]="1"
+              [steps]="seen.working"
+            />
+            on; the most is {{ seen.limitM | figure: 'length' : units() : { decimals: 1 } }}.
+          } @else {
+            Running, the {{ seen.hiddenBy }} hides all the water ahead.
+          }
+        </p>
+      }
+      @for (shift of shifts(); track shift.name) {
+        <p>
+          At {{ shift.at }}, from {{ shift.name }}:
+          <gk-number
+            [of]="'From ' + shift.name"
+            [value]="shift.byM"
+            quantity="length"
+            [decimals]="1"
+            [steps]="[shift.working]"
+          />
+          off each mark, unless the display is told.
+        </p>
+      }
+      @if (piece()) {
+        <button type="button" class="action risky" (click)="removed.emit(it)">Take {{ it.name }} off</button>
+      }
+    } @else {
+      <h2 id="chosen-thing">Nothing chosen</h2>
+      <p class="faint">Choose a thing in the drawing or the list to type where it is.</p>
+    }
+  `,
+  styles: `
+    :host {
+      display: block;
+    }
+    .fields + .fields,
+    .action.risky {
+      margin-top: 10px;
+    }
+  `,
+})
+export class ThingForm {
+  readonly thing = input.required<FittedThing | null>();
+  /** As it is while something is moved. */
+  readonly plan = input.required<Plan>();
+  readonly removed = output<FittedThing>();
+
+  private readonly open = openBoat();
+  protected readonly units = this.open.units;
+  protected readonly place = placeSchema.shape;
+  protected readonly equipment = equipmentSchema.shape;
+  protected readonly fairing = transducerSchema.shape.fairingDeg;
+  protected readonly stationShape = stationSchema.shape;
+  protected readonly mounts = choicesOf(displayMounts);
+  protected readonly kinds = choicesOf(equipmentKinds);
+
+  protected readonly piece = computed((): Equipment | null => {
+    const it = this.thing();
+    return it?.of === 'equipment' ? (this.plan().equipment[it.id] ?? null) : null;
+  });
+  protected readonly inHull = computed(() => {
+    const it = this.thing();
+    const own = it?.of === 'transducer' ? this.plan().transducers[it.id] : undefined;
+    return own && ['through-hull', 'shoot-through-hull'].includes(own.mounting) ? own : null;
+  });
+  /** Of what can be raised out of the water, the ways of working it is down in; null for what always is. */
+  protected readonly raised = computed(() => {
+    const it = this.thing();
+    const kind = it?.of === 'equipment' ? this.plan().equipment[it.id]?.kind : undefined;
+    const mounting = it?.of === 'transducer' ? this.plan().transducers[it.id]?.mounting : undefined;
+    const lifts = kind === 'propeller' || kind === 'bow motor' || mounting === 'bow motor' || mounting === 'pole';
+    return it && lifts ? loweredWays(this.plan(), it.id) : null;
+  });
+  protected readonly station = computed((): Station | null => {
+    const it = this.thing();
+    return it?.of === 'station' ? (this.plan().stations[it.id] ?? null) : null;
+  });
+  protected readonly sight = computed(() => {
+    const it = this.thing();
+    return it?.of === 'station' ? stationSight(this.plan(), it.id) : null;
+  });
+  protected readonly shifts = computed(() => {
+    const it = this.thing();
+    const at = it?.of === 'transducer' ? it.place : null;
+    return at
+      ? markingAntennas(this.plan()).map(({ antenna, stationIds }) => ({
+          name: antenna.name,
+          at: stationIds.map((id) => this.plan().stations[id]?.name ?? id).join(' and '),
+          ...markShift(antenna, at),
+        }))
+      : [];
+  });
+
+  /** Where a thing stands, as a place of the plan. */
+  protected placeOf({ id, of }: FittedThing): Path {
+    if (of === 'station') return ['stations', id, 'place'];
+    return [of === 'transducer' ? 'transducers' : 'equipment', id, 'forwardM'];
+  }
+
+  protected type(thing: FittedThing, changes: Partial<Place>): void {
+    if (thing.place) this.open.edits.edit(`where ${thing.name} is`, placing(thing, { ...thing.place, ...changes }));
+  }
+
+  protected putDown(thing: FittedThing): void {
+    const lengthM = this.plan().boat.lengthM ?? 6;
+    this.open.edits.edit(
+      `where ${thing.name} is`,
+      placing(thing, { forwardM: Math.round(50 * lengthM) / 100, starboardM: 0, aboveKeelM: 1.5 }),
+    );
+  }
+
+  protected describe(changes: Partial<Equipment>): void {
+    const it = this.thing();
+    if (it) this.open.edits.edit(it.name, { type: 'describeEquipment', id: it.id, changes });
+  }
+
+  protected fair(id: string, fairingDeg: number | null): void {
+    this.open.edits.edit('the fairing', { type: 'describeTransducer', id, changes: { fairingDeg } });
+  }
+
+  protected lower({ of, id, name }: FittedThing, loweredIn: WaySet): void {
+    this.open.edits.edit(
+      `when ${name} is down`,
+      of === 'equipment'
+        ? { type: 'describeEquipment', id, changes: { loweredIn } }
+        : { type: 'describeTransducer', id, changes: { loweredIn } },
+    );
+  }
+
+  protected setStation({ id, name }: FittedThing, changes: Partial<Station>): void {
+    this.open.edits.edit(name, { type: 'describeStation', id, changes });
+  }
+}

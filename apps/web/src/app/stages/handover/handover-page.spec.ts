@@ -1,0 +1,42 @@
+import { HttpTestingController } from '@angular/common/http/testing';
+import { TestBed } from '@angular/core/testing';
+import { stageHarness } from '../../testing/stage-harness.ts';
+import { HandoverPage } from './handover-page.ts';
+
+describe('the handover', () => {
+  const { plan, page, press, text, settle } = stageHarness();
+
+  it('shows the card with its figures, what is not settled and the cautions', async () => {
+    const root = await page(HandoverPage);
+    expect(text(root, 'article')).toContain('Length 7.40 m, draught 0.50 m');
+    expect(text(root, 'tr[data-transducer="Wide 190"]')).toContain('not measured');
+    expect(text(root, '[aria-labelledby="open-title"]')).toContain('Stage 5, Calibrate: missing.');
+    expect(text(root, '.caution')).toContain('A wrong sign grounds the boat');
+    expect(root.querySelectorAll('gk-card-section polygon').length).toBeGreaterThan(6);
+  });
+
+  it('prints by way of the server and remembers that it was printed', async () => {
+    const root = await page(HandoverPage);
+    await press(root, '#print-card');
+    const asked = TestBed.inject(HttpTestingController).expectOne(({ url }) => url === 'api/boats/test-hull/card.pdf');
+    expect(asked.request.params.get('paper')).toBe('A4');
+    asked.flush(new Blob(['%PDF-']));
+    await settle();
+    await new Promise((resolve) => setTimeout(resolve));
+    expect(Object.keys(plan().cards).length).toBe(1);
+    await settle();
+    expect(text(root, '.standing')).toContain('shows these figures');
+  });
+
+  it('says so when the server does not answer', async () => {
+    const root = await page(HandoverPage);
+    await press(root, '#print-card');
+    TestBed.inject(HttpTestingController)
+      .expectOne(({ url }) => url.endsWith('card.pdf'))
+      .error(new ProgressEvent('error'));
+    await new Promise((resolve) => setTimeout(resolve));
+    await settle();
+    expect(text(root, '[role="alert"]')).toContain('does not answer');
+    expect(Object.keys(plan().cards).length).toBe(0);
+  });
+});

@@ -1,0 +1,52 @@
+import { aPlan } from '../../testing/plans.ts';
+import { display, fitted } from '../../testing/fitted-station.ts';
+import { stageHarness } from '../../testing/stage-harness.ts';
+import { KeysPage } from './keys-page.ts';
+
+describe('Keys', () => {
+  const { plan, page, choose, text, settle } = stageHarness();
+
+  it('binds and clears a press, and records the place on a display that binds to places', async () => {
+    const root = await page(KeysPage, fitted());
+    await choose(root, '#key-helm-1-short', 'page troll');
+    await choose(root, '#key-helm-2-long', 'mark hazard');
+    expect(plan().keys['helm']).toEqual({
+      '1-short': { does: 'page', pageId: 'troll', place: null },
+      '2-long': { does: 'mark', mark: 'hazard' },
+    });
+    await choose(root, '#key-helm-2-long', '');
+    expect(Object.keys(plan().keys['helm'] ?? {})).toEqual(['1-short']);
+
+    const places = await page(KeysPage, { ...fitted(), displays: { helm: { ...display, keysBindTo: 'place' } } });
+    await choose(places, '#key-helm-1-short', 'page troll');
+    expect(plan().keys['helm']?.['1-short']).toEqual({ does: 'page', pageId: 'troll', place: 1 });
+    expect(text(places, 'section > p')).toContain('whatever page stands at a place');
+  });
+
+  it('keeps showing a binding whose page is gone', async () => {
+    const root = await page(KeysPage, {
+      ...fitted(),
+      keys: { helm: { '1-short': { does: 'page', pageId: 'gone', place: null } } },
+    });
+    const list = root.querySelector<HTMLSelectElement>('#key-helm-1-short');
+    expect(list?.selectedOptions[0]?.textContent?.trim()).toBe('a page that is gone');
+  });
+
+  it('takes a proposal of either school as one edit', async () => {
+    const root = await page(KeysPage, fitted());
+    const [short, long] = root.querySelectorAll<HTMLButtonElement>('.schools button');
+    short?.click();
+    await settle();
+    expect(plan().keys['helm']?.['1-short']).toEqual({ does: 'page', pageId: 'troll', place: null });
+    long?.click();
+    await settle();
+    expect(plan().keys['helm']?.['1-long']).toEqual({ does: 'page', pageId: 'troll', place: null });
+  });
+
+  it('says where to go while there is no display, and that some displays have no keys', async () => {
+    expect(text(await page(KeysPage, aPlan()), 'section')).toContain('No station has a display yet');
+    const glass = await page(KeysPage, { ...fitted(), displays: { helm: { ...display, keys: 0 } } });
+    expect(text(glass, 'gk-key-list')).toContain('no programmable keys');
+    expect(glass.querySelector('.schools')).toBeNull();
+  });
+});

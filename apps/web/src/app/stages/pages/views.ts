@@ -1,0 +1,7 @@
+import type { StageViews } from '../stage-views.ts';
+
+export const pagesViews: StageViews = {
+  stage: 'pages',
+  tabs: [],
+  pictures: [{ name: 'pages', theme: 'shop', press: ['#cell-a-helm-port-searching'] }],
+};

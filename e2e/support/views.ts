@@ -1,0 +1,16 @@
+import { stageViews } from '../../apps/web/src/app/stages/views.ts';
+import { eventually, find, type Browser } from './browser.ts';
+
+/** Every view a boat has, and the fleet. */
+export const views = ['', ...stageViews.map(({ stage }) => `boats/sable-wren/${stage}`)];
+
+/** Opens a view and waits for what it shows, its letters included. */
+export async function show({ driver }: Browser, address: string, path: string): Promise<void> {
+  await driver.get(`${address}/${path}`);
+  await find(driver, '.sheet');
+  await eventually(
+    () => driver.executeScript<string>('return document.fonts.status'),
+    (status) => status === 'loaded',
+    'the fonts',
+  );
+}

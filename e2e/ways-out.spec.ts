@@ -1,0 +1,78 @@
+import { findings } from '@grey-keel/core';
+import type { Finding, Plan } from '@grey-keel/model';
+import { everyFault } from '../packages/core/src/testing/every-fault.ts';
+import { startApplication, type Application } from './support/application.ts';
+import { eventually, find, openBrowser, type Browser } from './support/browser.ts';
+import { pointer } from './support/hands.ts';
+import { findingIs } from './support/job.ts';
+
+const minutes = 60_000;
+
+/** What is registered under where a way out leads, as the interface marks it. */
+const placeOf = ({ wayOut: { target } }: Finding): string =>
+  'path' in target ? target.path.join('/') : [target.action, ...target.of].join(': ');
+
+describe('the way out of every finding', () => {
+  let app: Application;
+  let browser: Browser;
+  beforeAll(async () => {
+    app = await startApplication();
+    browser = await openBrowser();
+  });
+  afterAll(async () => {
+    await browser.close();
+    await app.remove();
+  });
+
+  let brought = 0;
+  const bring = async (id: string, plan: Plan): Promise<void> => {
+    // A server takes so many bundles a minute.
+    if ((brought += 1) % 50 === 0) {
+      await app.remove();
+      app = await startApplication();
+    }
+    const bundle = {
+      format: 'grey-keel-bundle',
+      version: 1,
+      exportedAt: '2026-05-01T10:00:00.000Z',
+      plan,
+      catalogue: [],
+    };
+    const response = await fetch(`${app.address}/api/bundles/${id}`, {
+      method: 'PUT',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(bundle),
+    });
+    if (!response.ok) throw new Error(`${id}: ${response.status} ${await response.text()}`);
+  };
+
+  [...everyFault()].forEach(([name, plan], i) =>
+    it(
+      `leads to the field that puts it right, or does it: ${name}`,
+      async () => {
+        const { driver } = browser;
+        const finding = findings(plan).find(({ id }) => id.split(':')[0] === name.split(':')[0]);
+        if (!finding) return fail('nothing is found');
+        await bring(`fault-${i}`, plan);
+        await driver.get(`${app.address}/boats/fault-${i}/${finding.stage}`);
+        await find(driver, '.sheet');
+        await findingIs(driver, finding.id, true);
+        await pointer(driver).press(`[data-finding="${finding.id}"] .way-out`);
+        if (finding.wayOut.edits) return expect(await findingIs(driver, finding.id, false)).toBeFalse();
+        // A thing is found at its first field.
+        const places = await eventually(
+          () =>
+            driver.executeScript<string[]>(`
+            const places = [];
+            for (let at = document.activeElement; at; at = at.parentElement)
+              if (at.dataset.place) places.push(at.dataset.place);
+            return places`),
+          (there) => there.includes(placeOf(finding)),
+          `the focus at ${placeOf(finding)}`,
+        );
+        expect(places).toContain(placeOf(finding));
+      },
+      minutes,
+    ),
+  );
+});

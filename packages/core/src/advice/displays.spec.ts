@@ -1,0 +1,82 @@
+import type { CatalogueEntry } from '@grey-keel/model';
+import { aPlan, aTransducer } from '../testing/sample-plan.ts';
+import { judgeDisplays } from './displays.ts';
+
+const display = (id: string, inches: number, changes: object = {}): CatalogueEntry => ({
+  id,
+  version: 1,
+  shipped: true,
+  item: {
+    type: 'display',
+    name: id,
+    screenDiagonalM: inches * 0.0254,
+    pixelsWide: 1280,
+    pixelsHigh: 800,
+    keys: 4,
+    pressesPerKey: 2,
+    keysBindTo: 'page',
+    panesPerPage: 3,
+    sockets: ['nine-pin'],
+    travellingSettings: [],
+    ...changes,
+  },
+});
+const { catalogue: _none, mounting: _mounting, ...element } = aTransducer();
+const transducer: CatalogueEntry = {
+  id: 'wide',
+  version: 1,
+  shipped: true,
+  item: {
+    type: 'transducer',
+    element: {
+      name: element.name,
+      kind: element.kind,
+      beams: element.beams,
+      apertureM: null,
+      constantBeamwidth: false,
+      electricalPowerW: 600,
+    },
+    mountings: ['transom'],
+    temperatureSensor: 'none',
+    socket: 'nine-pin',
+  },
+};
+const plan = {
+  ...aPlan(),
+  transducers: { one: aTransducer({ catalogue: { entryId: 'wide', version: 1 } }) },
+  stations: { helm: { name: 'Helm', viewingDistanceM: 1, posture: 'standing' as const } },
+};
+const first = (...list: CatalogueEntry[]) => judgeDisplays(plan, [transducer, ...list])[0]?.displays ?? [];
+
+describe('the displays of a catalogue', () => {
+  it('want a socket where nothing aboard can be plugged in, unless the network brings it', () => {
+    const found = first(
+      display('plain', 12),
+      display('other', 12, { sockets: ['twelve-pin'] }),
+      display('net', 12, { sockets: ['network'] }),
+    );
+    const of = (id: string) => found.find((one) => one.id === id);
+    expect([of('plain')?.drives, of('plain')?.wants]).toEqual([1, []]);
+    expect(of('other')?.wants).toEqual(['a socket for what is aboard']);
+    expect([of('net')?.drives, of('net')?.byModule, of('net')?.wants]).toEqual([0, 1, []]);
+    expect(found.map(({ id }) => id)).toEqual(['plain', 'net', 'other']);
+  });
+
+  it('want a larger screen where a digit that can be read would fill more than an eighth of it', () => {
+    // 16 minutes of arc at 1 m are 4.65 mm; a screen of 8:5 is 0.53 of its diagonal high.
+    const [small, large] = [display('small', 2), display('large', 12)];
+    const share = (id: string): number => first(small, large).find((one) => one.id === id)?.digitShare ?? 0;
+    expect(share('large')).toBeCloseTo(0.004654 / (12 * 0.0254 * 0.52999), 2);
+    expect(first(small).map(({ wants }) => wants)).toEqual([['a larger screen, or a nearer one']]);
+    expect(share('large')).toBeLessThan(1 / 8);
+  });
+
+  it('want keys enough for the ways of working, or none at all', () => {
+    const many = { ...plan, ways: { running: true, searching: true, trolling: true } as const };
+    const wants = (changes: object): readonly string[] =>
+      judgeDisplays(many, [display('d', 12, changes)])[0]?.displays[0]?.wants ?? [];
+    expect(wants({ keys: 2, pressesPerKey: 1 })).toEqual(['a key for each way of working']);
+    expect(wants({ keys: 2, pressesPerKey: 2 })).toEqual([]);
+    expect(wants({ keys: 0 })).toEqual([]);
+  });
+});

@@ -1,2 +1,0 @@
-/** The way out of a finding about where something stands. */
-export const move = (id: string) => ({ label: 'Move it', target: `place-${id}` });

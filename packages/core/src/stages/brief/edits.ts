@@ -1,0 +1,44 @@
+import { briefEditSchemas } from '@grey-keel/model';
+import { clearStation } from '../../edits/clear-station.ts';
+import { putOrDelete } from '../../edits/collection.ts';
+import { sought, stations, waters } from '../../edits/collections.ts';
+import { editRows } from '../../edits/edit-row.ts';
+
+export const briefEdits = editRows(briefEditSchemas, {
+  describeBoat: (plan, { changes }) => {
+    Object.assign(plan.boat, changes);
+  },
+  putLoading: (plan, { id, loading }) => putOrDelete(plan.loadings, id, loading),
+
+  addStation: (plan, { id, station }) => stations.add(plan, id, station),
+  describeStation: (plan, { id, changes }) => stations.describe(plan, id, changes),
+  removeStation: (plan, { id }) => {
+    stations.remove(plan, id);
+    clearStation(plan, id);
+  },
+
+  addWater: (plan, { id, water }) => {
+    waters.add(plan, id, water);
+    plan.working.waterId ??= id;
+  },
+  describeWater: (plan, { id, changes }) => waters.describe(plan, id, changes),
+  removeWater: (plan, { id }) => {
+    waters.remove(plan, id);
+    if (plan.working.waterId === id) plan.working.waterId = Object.keys(plan.waters).sort()[0] ?? null;
+  },
+
+  addSought: (plan, edit) => sought.add(plan, edit.id, edit.sought),
+  describeSought: (plan, { id, changes }) => sought.describe(plan, id, changes),
+  removeSought: (plan, { id }) => {
+    sought.remove(plan, id);
+  },
+
+  useWay: (plan, { way, used }) => putOrDelete(plan.ways, way, used ? true : null),
+  workIn: (plan, { waterId }) => {
+    if (waterId !== null) waters.get(plan, waterId);
+    plan.working.waterId = waterId;
+  },
+  workAtDepth: (plan, { depthM }) => {
+    plan.working.depthM = depthM;
+  },
+});

@@ -1,0 +1,14 @@
+import { allOfIt, defineStage } from '../define-stage.ts';
+import { briefEdits } from './edits.ts';
+import { briefMissing, missingFacts } from './rules/brief-missing.ts';
+import { orderOfValues } from './rules/order-of-values.ts';
+import { salinityKind } from './rules/salinity-kind.ts';
+
+export const briefStage = defineStage({
+  stage: 'brief',
+  edits: briefEdits,
+  rules: [briefMissing, salinityKind, orderOfValues],
+  waitsFor: (plan) => missingFacts(plan).map(({ name, target }) => ({ what: `give ${name}`, target: target(plan) })),
+  results: [],
+  forAnotherBoat: allOfIt,
+});

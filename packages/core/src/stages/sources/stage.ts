@@ -1,0 +1,19 @@
+import { defineStage } from '../define-stage.ts';
+import { sourcesEdits } from './edits.ts';
+import { sourceRules } from './rules/sources.ts';
+import { sourcesWaitFor } from './waits-for.ts';
+
+export const sourcesStage = defineStage({
+  stage: 'sources',
+  edits: sourcesEdits,
+  rules: sourceRules,
+  waitsFor: sourcesWaitFor,
+  results: [],
+  // Tags are read and settings looked at on each boat anew.
+  forAnotherBoat: (plan) => ({
+    sources: Object.fromEntries(
+      Object.entries(plan.sources).map(([id, source]) => [id, { ...source, tag: '', selected: '' }]),
+    ),
+    units: {},
+  }),
+});

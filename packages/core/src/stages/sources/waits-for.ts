@@ -1,0 +1,50 @@
+import type { Plan } from '@grey-keel/model';
+import { fittedStations } from '../../plan/fitted-stations.ts';
+import type { ToDo } from '../../plan/to-do.ts';
+import { chooseTransducer, fitDisplay } from '../../plan/usual-to-dos.ts';
+import { inOrder } from '../../plan/working-water.ts';
+import { at } from '../../plan/target.ts';
+
+/** Every transducer is named, its tag read and its type selected; every screen has its depth, its water, its north and its sides. */
+export const sourcesWaitFor = (plan: Plan): ToDo[] => {
+  const transducers = inOrder(plan.transducers);
+  const fitted = fittedStations(plan);
+  return [
+    ...(transducers.length ? [] : [chooseTransducer]),
+    ...(fitted.length ? [] : [fitDisplay(plan)]),
+    ...(fitted.length && !fitted.some(({ id }) => plan.units[id]?.alarms?.shallowM != null)
+      ? [
+          {
+            what: 'set a shallow alarm at one station at least',
+            target: at('units', fitted[0]?.id ?? '', 'alarms', 'shallowM'),
+          },
+        ]
+      : []),
+    ...transducers.flatMap(([id, { name }]): ToDo[] => {
+      const source = plan.sources[id];
+      return [
+        ...(source?.tag ? [] : [{ what: `read the tag of ${name}`, target: at('sources', id, 'tag') }]),
+        ...(source?.selected ? [] : [{ what: `select the type of ${name}`, target: at('sources', id, 'selected') }]),
+        ...(source?.name ? [] : [{ what: `name ${name}`, target: at('sources', id, 'name') }]),
+      ];
+    }),
+    ...fitted.flatMap(({ id, station: { name } }): ToDo[] => {
+      const unit = plan.units[id];
+      return [
+        ...(plan.feeds[id]?.depth
+          ? []
+          : [{ what: `say where ${name} takes its depth from`, target: at('feeds', id, 'depth') }]),
+        ...(unit?.waterType || unit?.ownSoundSpeedMps != null
+          ? []
+          : [{ what: `look at the water ${name} is set to`, target: at('units', id, 'waterType') }]),
+        ...(unit?.depthUnit
+          ? []
+          : [{ what: `say which unit ${name} shows depth in`, target: at('units', id, 'depthUnit') }]),
+        ...(unit?.north ? [] : [{ what: `look at the north ${name} counts from`, target: at('units', id, 'north') }]),
+        ...(unit && unit.sidesRight !== 'not looked at'
+          ? []
+          : [{ what: `look whether ${name} draws port on port`, target: at('units', id, 'sidesRight') }]),
+      ];
+    }),
+  ];
+};

@@ -1,0 +1,88 @@
+import type { Edit, Transducer } from '@grey-keel/model';
+import type { Fault } from './sound-boat.ts';
+import { device, linked, transducer } from './fault-edits.ts';
+
+/** Faults of sockets and the backbone, by the rule that has to speak, once, and what is put in where there are several. */
+export const networkFaults: Readonly<Record<string, Fault>> = {
+  'not-connected': () => ({
+    faulty: [{ type: 'connect', transducerId: 'c-sides', link: null }],
+    nearly: [linked('c-sides', { to: 'helm', plug: '' })],
+  }),
+  'socket-wrong': () => ({
+    faulty: [linked('c-sides', { plug: 'twelve-pin' })],
+    nearly: [linked('c-sides', { plug: 'twelve-pin' }), device({ sockets: ['twelve-pin', 'nine-pin'] })],
+  }),
+  'socket-cannot-drive': () => {
+    const drives = (...kinds: Transducer['kind'][]): Edit =>
+      device({ sockets: [{ plug: 'nine-pin', drives: kinds, atOnce: 2 }] });
+    return { faulty: [drives('side-scan', 'sounder')], nearly: [drives('side-scan', 'forward-facing')] };
+  },
+  'socket-taken': (_, random) => {
+    const atHelm: Edit[] =
+      random() < 0.5
+        ? []
+        : [
+            {
+              type: 'describeDevice',
+              id: 'helm',
+              changes: { sockets: [{ plug: 'nine-pin', drives: ['sounder', 'side-scan'], atOnce: 2 }] },
+            },
+          ];
+    return { faulty: [...atHelm, linked('c-sides', { to: 'helm' })], nearly: atHelm };
+  },
+  'taken-along': (_, random) => {
+    const off = (id: string): Edit => ({ type: 'describeStation', id, changes: { mount: 'taken off' } });
+    // What hangs on the bow's own screen steps in.
+    const stepsIn: Edit = {
+      type: 'feed',
+      stationId: 'bow',
+      quantity: 'depth',
+      feed: { sourceId: 'a-hull', fallbackId: 'd-ahead' },
+    };
+    return { faulty: [off('helm')], nearly: random() < 0.5 ? [off('bow')] : [off('helm'), stepsIn] };
+  },
+  'beam-off': (plan) => {
+    const { beams } = plan.transducers['b-stern']!;
+    const two: Edit = transducer('b-stern', { beams: [beams[0]!, { ...beams[0]!, frequencyHz: 45_000 }] });
+    return {
+      faulty: [two, linked('b-stern', { to: 'helm', adapterDisables: 0 })],
+      nearly: [two, linked('b-stern', { to: 'helm', adapterDisables: 1 })],
+    };
+  },
+  'backbone-terminators': () => ({
+    faulty: [{ type: 'describeBackbone', changes: { terminators: 3 } }],
+    nearly: [{ type: 'describeBackbone', changes: { terminators: 2 } }],
+  }),
+  'backbone-supply': (_, random) => ({
+    faulty: [{ type: 'describeBackbone', changes: { supplies: random() < 0.5 ? 0 : 2 } }],
+    nearly: [
+      { type: 'describeBackbone', changes: { supplies: 0 } },
+      device({ onBackbone: false }),
+      { type: 'describeDevice', id: 'helm', changes: { onBackbone: false } },
+    ],
+  }),
+  'backbone-long': () => ({
+    faulty: [{ type: 'describeBackbone', changes: { lengthM: 100.1 } }],
+    nearly: [{ type: 'describeBackbone', changes: { lengthM: 100 } }],
+  }),
+  'drop-long': () => ({ faulty: [device({ dropM: 6.1 })], nearly: [device({ dropM: 6 })] }),
+  'drops-long': (plan) => {
+    const id = (i: number): string => `z-${i}`;
+    const many = (count: number): Edit[] =>
+      Array.from({ length: count }, (_, i) => i).flatMap((i): Edit[] => [
+        {
+          type: 'placeEquipment',
+          id: id(i),
+          equipment: { ...plan.equipment['b-antenna']!, kind: 'engine gateway', name: id(i) },
+        },
+        { type: 'describeDevice', id: id(i), changes: { onBackbone: true, dropM: 6, loads: 1 } },
+      ]);
+    // Two drops of 2 m are there: 12 of 6 m make 76, 13 make 82.
+    return { faulty: many(13), nearly: many(12) };
+  },
+  'backbone-load': () => ({
+    // Three loads of 50 mA are there on the other: 3 A bear sixty in all.
+    faulty: [device({ loads: 40 }), { type: 'describeDevice', id: 'helm', changes: { loads: 21 } }],
+    nearly: [device({ loads: 40 }), { type: 'describeDevice', id: 'helm', changes: { loads: 20 } }],
+  }),
+};

@@ -1,0 +1,113 @@
+import type { Edit } from '@grey-keel/model';
+import { wireAmpacityA } from '../power/wire.ts';
+import type { Fault } from './sound-boat.ts';
+import { helm, house, load, screenA, screenOf } from './fault-edits.ts';
+
+/** Faults of wires, fuses and batteries, by the rule that has to speak, once, and what is put in where there are several. */
+export const powerFaults: Readonly<Record<string, Fault>> = {
+  'circuit-loose': () => ({
+    faulty: [helm({ batteryId: null })],
+    nearly: [helm({ name: 'Loose' })],
+  }),
+  'wire-drop': (plan) => {
+    // 2.5 mm2 stranded and tinned: 7.586 ohm a kilometre at 20 degrees.
+    const length = (percent: number): Edit =>
+      helm({
+        gauge: '2.5 mm2',
+        temperatureC: 20,
+        oneWayLengthM: ((percent / 100) * 12 * 1000) / (2 * 7.586 * screenA(plan)),
+      });
+    return { faulty: [length(3.05)], nearly: [length(2.95)] };
+  },
+  'wire-drop-worst': (plan) => {
+    const length = (percent: number): Edit =>
+      helm({
+        gauge: '2.5 mm2',
+        temperatureC: 20,
+        oneWayLengthM: ((percent / 100) * 12 * 1000) / (2 * 7.586 * screenA(plan)),
+      });
+    return { faulty: [length(10.1), load(plan, { lowestV: null })], nearly: [length(9.9)] };
+  },
+  'fuse-missing': () => ({ faulty: [helm({ fuseA: null })], nearly: [helm({ fuseA: 9 })] }),
+  'fuse-over-wire': () => {
+    const bears = wireAmpacityA('4 mm2', 70, false);
+    const fuse = (fuseA: number): Edit => helm({ gauge: '4 mm2', temperatureC: 20, fuseA });
+    return { faulty: [fuse(bears + 1)], nearly: [fuse(bears)] };
+  },
+  'fuse-over-wire: by the insulation that is printed on it': () => {
+    // ISO 10133: 8.4 mm2 counts as 6 mm2, 60 A with insulation for 105 degrees and 40 A for 60.
+    const fuse = (insulationC: 60 | 105): Edit => helm({ gauge: 'AWG 8', temperatureC: 20, fuseA: 50, insulationC });
+    return { faulty: [fuse(60)], nearly: [fuse(105)] };
+  },
+  'fuse-under-load': (plan) => ({
+    faulty: [helm({ fuseA: screenA(plan) - 0.1 })],
+    nearly: [helm({ fuseA: screenA(plan) + 0.1 })],
+  }),
+  'fuse-far': () => ({ faulty: [helm({ fuseFromPostM: 0.21 })], nearly: [helm({ fuseFromPostM: 0.2 })] }),
+  'starts-out': (plan) => {
+    const full = plan.power.batteries['house']?.chemistry === 'lithium' ? 13.4 : 12.7;
+    // Wires of a metre of 50 mm2 lose nothing that counts.
+    const cranked = (lowestV: number): Edit[] => [
+      house({ crankingA: 500 }),
+      { type: 'workHours', way: 'trolling', hours: 0 },
+      helm({ gauge: '50 mm2', oneWayLengthM: 0.1 }),
+      load(plan, { lowestV }),
+      { type: 'describeCircuit', id: 'b-bow', changes: { batteryId: null } },
+    ];
+    return { faulty: cranked(full - 3 + 0.05), nearly: cranked(full - 3 - 0.05) };
+  },
+  'charged-over': (plan) => ({
+    faulty: [load(plan, { highestV: 14.3 })],
+    nearly: [load(plan, { highestV: 14.4 })],
+  }),
+  'day-too-long': (plan) => {
+    const battery = plan.power.batteries['house']!;
+    const k = battery.chemistry === 'lithium' ? 1 : 1.2;
+    const current = 2 * screenA(plan);
+    // Peukert the other way round: the capacity of which four hours take a share.
+    const holding = (share: number): Edit =>
+      house({ capacityAh: 20 * current * (4 / (20 * share)) ** (1 / k), internalOhm: 0 });
+    const bears = battery.chemistry === 'lithium' ? 0.8 : 0.5;
+    return { faulty: [holding(bears + 0.01)], nearly: [holding(bears - 0.01)] };
+  },
+  'evening-out': (plan) => {
+    const wants = (lowestV: number): Edit[] => [
+      house({ capacityAh: 2000, internalOhm: 0 }),
+      helm({ gauge: '50 mm2', oneWayLengthM: 0.1 }),
+      load(plan, { lowestV }),
+    ];
+    // A battery that large stays nearly full: over 12.6 V.
+    return { faulty: wants(13.6), nearly: wants(12.5) };
+  },
+  'day-too-long: empty before the day ends': (plan) => {
+    const current = 2 * screenA(plan);
+    const k = plan.power.batteries['house']!.chemistry === 'lithium' ? 1 : 1.2;
+    // Three hours of what four want, by Peukert the other way round; the near miss holds three times as much.
+    const holding = (factor: number): Edit => house({ capacityAh: factor * 20 * current * (3 / 20) ** (1 / k) });
+    return { faulty: [holding(1)], nearly: [holding(3)] };
+  },
+  'evening-out: the battery is empty': (plan) => {
+    const current = 2 * screenA(plan);
+    const k = plan.power.batteries['house']!.chemistry === 'lithium' ? 1 : 1.2;
+    const holding = (hours: number): Edit[] => [
+      house({ capacityAh: 20 * current * (hours / 20) ** (1 / k), internalOhm: 0 }),
+      load(plan, { lowestV: null }),
+      { type: 'describeCircuit', id: 'b-bow', changes: { gauge: '50 mm2', oneWayLengthM: 0.1 } },
+      {
+        type: 'putLoad',
+        circuitId: 'b-bow',
+        id: 'screen',
+        load: { ...screenOf(plan), lowestV: null, deviceId: 'bow' },
+      },
+    ];
+    // Both screens go out with it; only one is on this circuit's side of the near miss.
+    return {
+      faulty: [
+        ...holding(3.9),
+        { type: 'removeCircuit', id: 'b-bow' },
+        load(plan, { lowestV: null, currentA: current }),
+      ],
+      nearly: holding(4.1),
+    };
+  },
+};

@@ -1,0 +1,31 @@
+import * as z from 'zod';
+import { boatSchema } from '../plan/boat.ts';
+import { idSchema } from '../plan/id.ts';
+import { loadingSchema } from '../plan/loading.ts';
+import { soughtSchema } from '../plan/sought.ts';
+import { stationSchema } from '../plan/station.ts';
+import { waterSchema } from '../plan/water.ts';
+import { waySchema } from '../plan/ways.ts';
+
+/** Changes of the brief: the boat, its stations, waters and what is sought. */
+export const briefEditSchemas = {
+  describeBoat: z.strictObject({ type: z.literal('describeBoat'), changes: boatSchema.partial() }),
+  /** Null takes it away. */
+  putLoading: z.strictObject({ type: z.literal('putLoading'), id: idSchema, loading: loadingSchema.nullable() }),
+  addStation: z.strictObject({ type: z.literal('addStation'), id: idSchema, station: stationSchema }),
+  describeStation: z.strictObject({
+    type: z.literal('describeStation'),
+    id: idSchema,
+    changes: stationSchema.partial(),
+  }),
+  removeStation: z.strictObject({ type: z.literal('removeStation'), id: idSchema }),
+  addWater: z.strictObject({ type: z.literal('addWater'), id: idSchema, water: waterSchema }),
+  describeWater: z.strictObject({ type: z.literal('describeWater'), id: idSchema, changes: waterSchema.partial() }),
+  removeWater: z.strictObject({ type: z.literal('removeWater'), id: idSchema }),
+  addSought: z.strictObject({ type: z.literal('addSought'), id: idSchema, sought: soughtSchema }),
+  describeSought: z.strictObject({ type: z.literal('describeSought'), id: idSchema, changes: soughtSchema.partial() }),
+  removeSought: z.strictObject({ type: z.literal('removeSought'), id: idSchema }),
+  useWay: z.strictObject({ type: z.literal('useWay'), way: waySchema, used: z.boolean() }),
+  workIn: z.strictObject({ type: z.literal('workIn'), waterId: idSchema.nullable() }),
+  workAtDepth: z.strictObject({ type: z.literal('workAtDepth'), depthM: z.number().min(0.5).max(2000) }),
+};
