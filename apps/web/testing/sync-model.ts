@@ -11,7 +11,7 @@ import { seeded } from '../../../packages/core/src/testing/sample-plan.ts';
 import { valueAt } from '@grey-keel/core';
 import type { BoatNews, Edit, Path } from '@grey-keel/model';
 import { provideEffects } from '@ngrx/effects';
-import { provideState, provideStore, Store } from '@ngrx/store';
+import { ActionsSubject, provideState, provideStore, Store } from '@ngrx/store';
 import { BehaviorSubject, Subject } from 'rxjs';
 import { ServerApi } from '../src/app/api/server-api.ts';
 import { Outbox } from '../src/app/state/outbox.ts';
@@ -126,6 +126,19 @@ export const runModel = async (seed: number, steps = 24): Promise<ModelFault[]> 
   /** Edits that were asked about, and what became of them was chosen. */
   const asked = new Set<string>();
   let count = 0;
+  const open = (): void => {
+    const client = openClient(server);
+    clients.push(client);
+    // What answers itself is answered by the program.
+    client.injector.get(ActionsSubject).subscribe((action) => {
+      if (action.type !== planEvents.clashSettled.type) return;
+      const { revisionId, replaces } = action as ReturnType<typeof planEvents.clashSettled>;
+      for (const id of replaces) asked.add(id);
+      const { number, unsent } = client.state();
+      const along = new Set(unsent.map((one) => one.revisionId));
+      if (!made.has(revisionId)) made.set(revisionId, { client, seen: number, along, chosen: true });
+    });
+  };
   const pick = (): Client | undefined => clients[Math.floor(random() * clients.length)];
 
   const edit = (client: Client): void => {
@@ -183,11 +196,12 @@ export const runModel = async (seed: number, steps = 24): Promise<ModelFault[]> 
     for (const { news } of clients) news.tabCloses.next();
   };
 
-  clients.push(openClient(server), openClient(server));
+  open();
+  open();
   for (let step = 0; step < steps; step++) {
     const client = pick();
     const chance = random();
-    if (!client) clients.push(openClient(server));
+    if (!client) open();
     else if (chance < 0.5) edit(client);
     else if (chance < 0.6) elsewhere();
     else if (chance < 0.68) settle(client);
@@ -195,14 +209,14 @@ export const runModel = async (seed: number, steps = 24): Promise<ModelFault[]> 
     else if (chance < 0.8) server.losesNext = true;
     else if (chance < 0.86) client.store.dispatch(planEvents.retryDue());
     else if (chance < 0.93) kill(client);
-    else if (clients.length < 3) clients.push(openClient(server));
+    else if (clients.length < 3) open();
     for (let turns = Math.floor(8 * random()); turns > 0; turns--) await turn();
   }
 
   // All comes to rest: the server is there, somebody opens the boat, and every question is answered.
   server.down = false;
   server.losesNext = false;
-  if (clients.length === 0) clients.push(openClient(server));
+  if (clients.length === 0) open();
   for (const { news } of clients) news.linked.next(true);
   const atRest = ({ state }: Client): boolean => {
     const now = state();
@@ -249,12 +263,6 @@ export const runModel = async (seed: number, steps = 24): Promise<ModelFault[]> 
     if (!maker) continue;
     for (const other of server.revisions.slice(maker.seen, revision.number - 1)) {
       if (maker.along.has(other.revisionId) || made.get(other.revisionId)?.client === maker.client) continue;
-      // What counts is where the maker's own edits led in the end: some take each other back.
-      const last = Math.max(
-        ...server.revisions
-          .filter(({ revisionId }) => made.get(revisionId)?.client === maker.client)
-          .map((one) => one.number),
-      );
       const valueAfter = (number: number, path: Path): string | undefined => {
         const plan = server.plans[number];
         return JSON.stringify(plan && valueAt(plan, path));
@@ -266,6 +274,15 @@ export const runModel = async (seed: number, steps = 24): Promise<ModelFault[]> 
             number < revision.number &&
             made.get(revisionId)?.client !== maker.client &&
             paths.some((two) => meet(one, two)),
+        );
+        // What counts is where the maker's edits led that were made without having seen it: some take each other back.
+        const last = Math.max(
+          ...server.revisions
+            .filter(({ revisionId }) => {
+              const one = made.get(revisionId);
+              return one?.client === maker.client && one.seen < other.number;
+            })
+            .map(({ number }) => number),
         );
         return valueAfter(theirLast?.number ?? 0, one) !== valueAfter(last, one);
       });

@@ -11,7 +11,7 @@ import { selectUnitChoice } from '../state/view.ts';
   selector: 'gk-clash-panel',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    @if (clash(); as it) {
+    @if (clash()?.clashes?.length) {
       <section role="alertdialog" aria-labelledby="clash-title" class="sheet">
         <h2 id="clash-title">Changed in two places</h2>
         <p>

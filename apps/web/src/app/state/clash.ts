@@ -23,15 +23,15 @@ export const whatFits = (plan: Plan, patches: readonly Patch[]): { plan: Plan; e
 };
 
 /**
- * What has to be asked where changes made here meet changes made elsewhere, and the plan to show meanwhile; null where
- * both came to the same values, so that there is nothing to ask.
+ * What has to be asked where changes made here meet changes made elsewhere, and the plan to show meanwhile. Where both came
+ * to the same values there is nothing to ask: what met is let go, and the rest is sent as one, since the steps that led
+ * there would pass over what stands.
  */
 export const openClash = (
   kept: Plan,
   { mine, paths, replaces }: Pick<OpenClash, 'mine' | 'paths' | 'replaces'>,
-): { plan: Plan; clash: OpenClash } | null => {
+): { plan: Plan; clash: OpenClash } => {
   const { clear, clashing, clashes } = splitPatches(mine, paths, kept);
-  if (clashes.length === 0) return null;
   return { plan: whatFits(kept, clear).plan, clash: { mine, paths, replaces, clear, clashing, clashes } };
 };
 

@@ -5,11 +5,14 @@ import { planEvents } from './plan.actions.ts';
 
 let counter = 0;
 
-/** An id that sorts by the time it was made. */
+/**
+ * An id that sorts by the time it was made, after all that were made before: lists stand in the order of their ids, so
+ * its first part stays as it always was. The rest is a count and 64 random bits, so that two devices never make the same.
+ */
 export const newId = (): string => {
   counter = (counter + 1) % 1296;
-  const random = crypto.getRandomValues(new Uint16Array(1))[0] ?? 0;
-  return `${Date.now().toString(36)}-${counter.toString(36).padStart(2, '0')}${random.toString(36)}`;
+  const random = crypto.getRandomValues(new BigUint64Array(1))[0] ?? 0n;
+  return `${Date.now().toString(36)}-${counter.toString(36).padStart(2, '0')}${random.toString(36).padStart(13, '0')}`;
 };
 
 /** What components do to the open boat: one gesture, one edit. */

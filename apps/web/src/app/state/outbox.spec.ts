@@ -46,6 +46,22 @@ describe('the outbox', () => {
     expect((await outbox.adopt(boatId)).map((one) => one.revisionId)).toEqual([revisionId]);
   });
 
+  it('holds what it adopted apart from its own until that is joined, since neither was made upon the other', async () => {
+    const [left, own] = [crypto.randomUUID(), crypto.randomUUID()];
+    const gone = new Outbox();
+    await gone.put(entry(left, boatId));
+    void navigator.locks
+      .request(`grey-keel-tab-${gone.tabId}`, { steal: true }, () => Promise.resolve())
+      .catch(() => undefined);
+    await new Promise((resolve) => setTimeout(resolve, 50));
+    const ids = async (): Promise<string[]> => (await outbox.adopt(boatId)).map(({ revisionId }) => revisionId);
+    expect(await ids()).toEqual([left]);
+    await outbox.put(entry(own, boatId));
+    expect(await ids()).toEqual([own]);
+    await outbox.join([left]);
+    expect(await ids()).toEqual([left, own]);
+  });
+
   it('takes up what a tab that is gone had only noted, in the order it was made, once', async () => {
     const ids = [crypto.randomUUID(), crypto.randomUUID()];
     const gone = new Outbox();

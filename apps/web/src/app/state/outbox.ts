@@ -203,10 +203,18 @@ export class Outbox {
         .map((one) => ({ ...one, line: one.line ?? one.tabId, tabId: this.tabId }))
         .sort((a, b) => a.order - b.order);
       const line = unknown.some((one) => one.line === this.tabId) ? this.tabId : unknown[0]?.line;
-      for (const one of unknown) await store.put(one.line === line ? { ...one, line: this.tabId } : one);
+      for (const one of unknown) await store.put(one);
       adopted = unknown.filter((one) => one.line === line);
     });
     return adopted;
+  }
+
+  /** What was adopted stands in the window's own line from the moment it is shown there: what follows was made upon it. */
+  async join(revisionIds: readonly string[]): Promise<void> {
+    const joined = new Set(revisionIds);
+    await this.writing(async (store, all) => {
+      for (const one of all) if (joined.has(one.revisionId)) await store.put({ ...one, line: this.tabId });
+    });
   }
 
   private after(all: readonly OutboxEntry[]): number {

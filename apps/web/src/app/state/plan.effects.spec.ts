@@ -179,6 +179,26 @@ describe('sending', () => {
     expect(state().plan?.boat.name).toBe('Old');
   });
 
+  it('answers a question with nothing to choose between by itself, and sends the rest', async () => {
+    const theirs = revision(5, [rename('Both')]);
+    server.answer = (request) => {
+      server.answer = (next) => server.keep(next);
+      return request.base < 5 ? httpError(412, { detail: 'behind', missing: [theirs] }) : server.keep(request);
+    };
+    plan.edit('a', { type: 'describeBoat', changes: { name: 'Both', beamM: 3 } });
+    await until(() => state().number === 6);
+    expect([state().clash, state().unsent, state().kept?.boat.name, state().kept?.boat.beamM]).toEqual([
+      null,
+      [],
+      'Both',
+      3,
+    ]);
+    expect(server.sent.map(({ base }) => base)).toEqual([4, 5]);
+    expect(JSON.stringify(server.sent[1]?.edits)).toBe(
+      '[{"type":"restore","patches":[{"op":"replace","path":["boat","beamM"],"value":3}]}]',
+    );
+  });
+
   it('sends nothing while a clash is open', async () => {
     server.answer = () => httpError(412, { detail: 'behind', missing: [revision(5, [rename('Theirs')])] });
     plan.edit('a', rename('Mine'));

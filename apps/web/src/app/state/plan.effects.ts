@@ -87,6 +87,16 @@ export class PlanEffects {
     ),
   );
 
+  /** A question with nothing to choose between is answered at once. */
+  readonly settleMoot = createEffect(() =>
+    this.store.select(planFeature.selectClash).pipe(
+      filter((clash) => clash?.clashes.length === 0),
+      map((clash) =>
+        planEvents.clashSettled({ revisionId: crypto.randomUUID(), mine: [], replaces: clash?.replaces ?? [] }),
+      ),
+    ),
+  );
+
   readonly settle = createEffect(() =>
     this.events.pipe(
       ofType(planEvents.clashSettled),
@@ -199,10 +209,29 @@ export class PlanEffects {
   readonly takeLeft = createEffect(() =>
     merge(interval(lookForLeftMs), this.news.tabCloses.pipe(switchMap(() => timer(200)))).pipe(
       // What is made here is sent first: where it meets what was left, the server's history shows it.
-      filter(() => this.state().status === 'ready' && this.state().unsent.length === 0 && !this.state().clash),
+      filter(() => this.atRest()),
       exhaustMap(() => this.leftTaken()),
     ),
   );
+
+  readonly joinLine = createEffect(
+    () =>
+      this.events.pipe(
+        ofType(planEvents.boatLoaded, planEvents.leftTakenUp),
+        concatMap(({ unsent, stuck }) => this.outbox.join(this.idsIn([...unsent, ...stuck])).catch(() => undefined)),
+      ),
+    { dispatch: false },
+  );
+
+  private idsIn(entries: readonly Unsent[]): string[] {
+    return entries.map(({ revisionId }) => revisionId);
+  }
+
+  /** Whether nothing that is made here waits to be sent or to be answered. */
+  private atRest(): boolean {
+    const { status, unsent, clash } = this.state();
+    return status === 'ready' && unsent.length === 0 && !clash;
+  }
 
   private idsOf(revisions: readonly Revision[]): string[] {
     return revisions.map(({ revisionId }) => revisionId);
@@ -261,7 +290,7 @@ export class PlanEffects {
   }
 
   private leftTaken(): Observable<Action> {
-    const { boatId } = this.state();
+    const { boatId, number } = this.state();
     if (boatId === null) return EMPTY;
     return from(this.outbox.adopt(boatId, this.waitingHere())).pipe(
       // What came to be known while it was looked is not left.
@@ -269,12 +298,12 @@ export class PlanEffects {
       filter((entries) => entries.length > 0),
       map(sorted),
       concatMap(({ unsent, stuck }) =>
-        this.sinceBaseOf(boatId, unsent, this.state().number).pipe(
+        this.sinceBaseOf(boatId, unsent, number).pipe(
           map((since) => planEvents.leftTakenUp({ unsent: this.withIds(unsent, since), stuck, since })),
         ),
       ),
-      filter(() => this.state().boatId === boatId),
-      // They are this tab's by now, and are found again by the next look.
+      // What was made or heard meanwhile comes first. They are this tab's by now, and are found again by the next look.
+      filter(() => this.state().boatId === boatId && this.state().number === number && this.atRest()),
       catchError(() => EMPTY),
     );
   }

@@ -121,6 +121,16 @@ describe('the open plan', () => {
     expect(state.unsent).toEqual([]);
   });
 
+  it('asks where an edit says a value that stood so already, and that was changed elsewhere since', () => {
+    const before = ready();
+    const own = run(before, edited(1, { lengthM: 8, beamM: before.plan?.boat.beamM ?? 0 }));
+    expect(own.unsent[0]?.patches.map(({ path }) => path)).toEqual([['boat', 'lengthM']]);
+    const others = run(own, planEvents.othersChanged({ revisions: [revision(5, boat({ beamM: 3 }))] }));
+    expect(others.clash?.clashes).toEqual([{ path: ['boat', 'beamM'], mine: before.plan?.boat.beamM, theirs: 3 }]);
+    const theirs = run(others, planEvents.clashSettled({ revisionId: uuid(9), mine: [], replaces: [] }));
+    expect([theirs.plan?.boat.lengthM, theirs.plan?.boat.beamM]).toEqual([8, 3]);
+  });
+
   it('settles by field, mine or theirs, in one edit on top of what is kept', () => {
     const mine = run(
       clashed(),
@@ -201,13 +211,18 @@ describe('the open plan', () => {
     expect([mine.plan?.boat.lengthM, mine.plan?.boat.beamM, mine.unsent[0]?.base]).toEqual([9, 3, 6]);
   });
 
-  it('asks nothing where both came to the same', () => {
-    const state = run(
+  it('leaves nothing to choose where both came to the same, and lets what met go', () => {
+    const asked = run(
       ready(),
-      edited(1, { lengthM: 8 }),
+      edited(1, { lengthM: 7 }),
+      edited(2, { lengthM: 8, beamM: 3 }),
       planEvents.othersChanged({ revisions: [revision(5, boat({ lengthM: 8 }))] }),
     );
-    expect([state.clash, state.plan?.boat.lengthM]).toEqual([null, 8]);
+    expect([asked.clash?.clashes, asked.plan?.boat.lengthM, asked.unsent]).toEqual([[], 8, []]);
+    const state = run(asked, planEvents.clashSettled({ revisionId: uuid(9), mine: [], replaces: [] }));
+    expect([state.clash, state.notice, state.plan?.boat.lengthM, state.plan?.boat.beamM]).toEqual([null, null, 8, 3]);
+    expect(state.unsent.map(({ revisionId }) => revisionId)).toEqual([uuid(9)]);
+    expect(state.unsent[0]?.patches.map(({ path }) => path)).toEqual([['boat', 'beamM']]);
   });
 
   it('builds each edit on the revision it was made on, by number and id, and moves it up with what is kept', () => {

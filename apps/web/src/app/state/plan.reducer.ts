@@ -58,7 +58,7 @@ const stuckNotice = (stuck: readonly Stuck[]): string =>
 
 /**
  * Puts what waits here on top of a plan that was kept: as it is where nothing was changed elsewhere in the same places,
- * as a question where something was. `paths` are those places, for what waits and for a question that is open already.
+ * as a question where something was, even one that answers itself. `paths` are those places, for what waits and for a question that is open already.
  */
 const onTop = (
   state: PlanState,
@@ -66,28 +66,27 @@ const onTop = (
   { unsent, paths }: { readonly unsent: readonly Unsent[]; readonly paths: readonly Path[] },
 ): PlanState => {
   const base = { number: state.number, revisionId: state.revisionId };
-  const meets = touches(
-    unsent.flatMap(({ patches }) => patches),
-    paths,
-  );
   const asked = state.clash;
+  const patches = unsent.flatMap((entry) => entry.patches);
+  // What it said before in a place that stood so already would now take back what was changed there.
+  const taking = replay(kept, unsent, base)
+    .unsent.flatMap((entry) => entry.patches)
+    .filter((patch) => touches([patch], paths) && !touches(patches, [patch.path]));
+  const meets = taking.length > 0 || touches(patches, paths);
   const opened =
     asked || meets
       ? openClash(kept, {
-          mine: [...(asked?.mine ?? []), ...(meets ? unsent.flatMap(({ patches }) => patches) : [])],
+          mine: [...(asked?.mine ?? []), ...(meets ? [...patches, ...taking] : [])],
           paths: [...(asked?.paths ?? []), ...paths],
           replaces: [...(asked?.replaces ?? []), ...(meets ? unsent.map(({ revisionId }) => revisionId) : [])],
         })
       : null;
-  // A question that has lost its point stays asked as it was, with nothing to choose between: its patches still wait.
-  const clash = opened?.clash ?? (asked ? { ...asked, paths: [...asked.paths, ...paths], clashes: [] } : null);
-  const under = opened?.plan ?? (asked ? whatFits(kept, asked.clear).plan : kept);
-  const { plan, unsent: again, stuck } = replay(under, opened && meets ? [] : unsent, base);
+  const { plan, unsent: again, stuck } = replay(opened?.plan ?? kept, meets ? [] : unsent, base);
   return {
     ...state,
     kept,
     plan,
-    clash,
+    clash: opened?.clash ?? null,
     unsent: again,
     stuck: [...state.stuck, ...stuck],
     notice: stuck.length ? stuckNotice(stuck) : state.notice,
