@@ -24,11 +24,12 @@ import { ModelServer } from './model-server.ts';
 
 const boatId = 'hull';
 const nothingAbove: unknown = Injector.NULL;
-/** Retries and looks come soon enough for thousands of runs. */
+/** Retries and looks come soon enough for thousands of runs; a database that is slow in a busy process is waited for as usual. */
 const faster = 60;
+const patienceMs = 4000;
 const { setTimeout: later, setInterval: again } = globalThis;
 Object.assign(globalThis, {
-  setTimeout: (work: () => void, ms = 0) => later(work, ms / faster),
+  setTimeout: (work: () => void, ms = 0) => later(work, ms < patienceMs ? ms / faster : ms),
   setInterval: (work: () => void, ms = 0) => again(work, ms / faster),
 });
 const turn = (): Promise<void> => new Promise((resolve) => setImmediate(resolve));
