@@ -146,7 +146,7 @@ export const mutants = [
   { file: 'beams/scene-fans.ts', from: '- Math.sign(toStarboard) * rollDeg', to: '+ Math.sign(toStarboard) * rollDeg' },
   { file: 'beams/scene-fans.ts', from: 'const overBottomDb = 3;', to: 'const overBottomDb = -300;' },
   { file: 'beams/detail-at-depth.ts', from: 'Math.PI) / 360', to: 'Math.PI) / 180' },
-  { file: 'drill/score.ts', from: 'covers ? 1 : 0.5', to: '1' },
+  { file: 'stages/beams/exercises/which-frequency.ts', from: 'covers ? 1 : 0.5', to: '1' },
   { file: 'advice/imaging.ts', from: 'reachM >= rangeM);', to: 'reachM >= 0);' },
   { file: 'beams/forward-fan.ts', from: "mode: kind === 'sector' ? 'flat' : mode,", to: 'mode,' },
   { file: 'power/wire.ts', from: 'copperOhmMm2PerKm = 17.241;', to: 'copperOhmMm2PerKm = 18.241;' },
@@ -179,7 +179,11 @@ export const mutants = [
     to: '0',
   },
   { file: 'disturbance/quiet-plan.ts', from: 'otherBeamCost * changed.length', to: '0 * changed.length' },
-  { file: 'drill/exercise.ts', from: "!(state === 'seen' && insideCone)", to: "(state === 'seen' && insideCone)" },
+  {
+    file: 'stages/beams/exercises/which-beam-shows-it.ts',
+    from: '!inCone(seenIn(one, pair.silent.id))',
+    to: 'inCone(seenIn(one, pair.silent.id))',
+  },
   {
     file: 'calibration/depth-offset-subject.ts',
     from: 'const water = takenIn ?? workingWater(plan);',

@@ -1,4 +1,5 @@
 import type { Plan, Stage } from '@grey-keel/model';
+import type { AnyExercise } from '../drill/exercise.ts';
 import type { EditRow } from '../edits/edit-row.ts';
 import type { Rule } from '../findings/rule.ts';
 import type { Result } from '../plan/define-result.ts';
@@ -14,6 +15,8 @@ export interface StageDefinition<S extends Stage = Stage> {
   readonly waitsFor: (plan: Plan) => readonly ToDo[];
   /** What is measured, printed or looked over in it, and can go stale. */
   readonly results: readonly Result[];
+  /** What can be practised of it on the boat that is open, in the order it is asked. */
+  readonly exercises: readonly AnyExercise[];
   /** What of the plan says nothing about another boat, and what a copy has in its place. */
   readonly forAnotherBoat: (plan: Plan) => Partial<Plan>;
 }

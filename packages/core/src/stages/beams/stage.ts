@@ -1,6 +1,7 @@
 import { chooseTransducer } from '../../plan/usual-to-dos.ts';
 import { allOfIt, defineStage } from '../define-stage.ts';
 import { beamsEdits } from './edits.ts';
+import { beamsExercises } from './exercises/exercises.ts';
 import { absorptionHeavy } from './rules/absorption-heavy.ts';
 import { bottomOnPlane } from './rules/bottom-on-plane.ts';
 import { brackishAbsorption } from './rules/brackish-absorption.ts';
@@ -33,5 +34,6 @@ export const beamsStage = defineStage({
   ],
   waitsFor: (plan) => (Object.keys(plan.transducers).length > 0 ? [] : [chooseTransducer]),
   results: [],
+  exercises: Object.values(beamsExercises),
   forAnotherBoat: allOfIt,
 });

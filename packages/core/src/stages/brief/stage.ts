@@ -10,5 +10,6 @@ export const briefStage = defineStage({
   rules: [briefMissing, salinityKind, orderOfValues],
   waitsFor: (plan) => missingFacts(plan).map(({ name, target }) => ({ what: `give ${name}`, target: target(plan) })),
   results: [],
+  exercises: [],
   forAnotherBoat: allOfIt,
 });

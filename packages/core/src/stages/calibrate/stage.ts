@@ -37,5 +37,6 @@ export const calibrateStage = defineStage({
         })),
   results: [measuredOffset],
   // A depth offset taken over by mistake grounds the other boat.
+  exercises: [],
   forAnotherBoat: () => ({ depthOffsets: {} }),
 });

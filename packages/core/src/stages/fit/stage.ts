@@ -13,5 +13,6 @@ export const fitStage = defineStage({
   rules: [...placeRules, ...fitRules, ...powerRules, ...networkRules],
   waitsFor: fitWaitsFor,
   results: [placesLookedOver],
+  exercises: [],
   forAnotherBoat: allOfIt,
 });

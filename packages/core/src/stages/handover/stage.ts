@@ -13,5 +13,6 @@ export const handoverStage = defineStage({
       ? [{ what: 'print the card for the dash', target: at('cards') }]
       : [],
   results: [printedCard],
+  exercises: [],
   forAnotherBoat: () => ({ cards: {} }),
 });

@@ -21,5 +21,6 @@ export const keysStage = defineStage({
     );
   },
   results: [],
+  exercises: [],
   forAnotherBoat: allOfIt,
 });

@@ -31,5 +31,6 @@ export const pagesStage = defineStage({
     );
   },
   results: [],
+  exercises: [],
   forAnotherBoat: allOfIt,
 });

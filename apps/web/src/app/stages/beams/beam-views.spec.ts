@@ -257,7 +257,7 @@ describe('the views of the beams', () => {
     expect(root.querySelector('gk-scene-view')).not.toBeNull();
     await key(root, '#tab-fish-and-slope', 'ArrowLeft');
     await key(root, '#tab-section', 'ArrowLeft');
-    expect(root.querySelector('gk-drill-view')).not.toBeNull();
+    expect(root.querySelector('gk-drill-frame')).not.toBeNull();
     expect(document.activeElement?.id).toBe('tab-drill');
     root.remove();
   });

@@ -7,7 +7,8 @@ import { newId } from '../../state/open-plan.ts';
 import { openBoat } from '../open-boat.ts';
 import { AdviceView } from './advice-view.ts';
 import { ConeOrFrequencyView } from './cone-or-frequency-view.ts';
-import { DrillView } from './drill-view.ts';
+import { DrillFrame } from '../../shared/drill/drill-frame.ts';
+import { beamsDrill } from './drill/beams-drill.ts';
 import { MarkView } from './mark-view.ts';
 import { ReachView } from './reach-view.ts';
 import { SceneView } from './scene-view.ts';
@@ -28,7 +29,7 @@ import { beamsTabs, type BeamsTab } from './views.ts';
     ReachView,
     SceneView,
     SpeedView,
-    DrillView,
+    DrillFrame,
     MarkView,
     ShoppingView,
     StageTabs,
@@ -50,7 +51,11 @@ import { beamsTabs, type BeamsTab } from './views.ts';
         <gk-mark-view />
       }
       @case ('drill') {
-        <gk-drill-view />
+        <gk-drill-frame
+          [rows]="drill"
+          about="Short exercises on this boat in its water: where a mark is, which beam shows a fish, and which frequency covers a range."
+          needs="describe the water in the brief, and choose two sounders with different cones"
+        />
       }
       @case ('reach') {
         <gk-reach-view />
@@ -95,6 +100,7 @@ export class BeamsPage {
   private readonly goTo = inject(GoTo);
   protected readonly plan = this.open.plan;
   protected readonly views = beamsTabs;
+  protected readonly drill = beamsDrill;
   protected readonly view = signal<BeamsTab>('section');
   protected readonly selected = signal<string | null>(null);
   protected readonly selectedTransducer = computed(() => this.plan().transducers[this.selected() ?? ''] ?? null);

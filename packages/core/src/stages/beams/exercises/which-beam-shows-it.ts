@@ -1,96 +1,104 @@
-import type { Plan, WorkingStep } from '@grey-keel/model';
-import { answerOf } from '../calculation/calculation.ts';
-import { imagingFrequency } from '../beams/imaging-frequency.ts';
-import { sceneAt, type FishSeen } from '../beams/scene.ts';
-import { targetArea } from '../beams/target-area.ts';
-import type { Exercise, WhereExercise, WhichBeamExercise, WhichFrequencyExercise } from './exercise.ts';
+import type { PlacedFish } from '@grey-keel/model';
+import { uniformInt } from 'pure-rand/distribution/uniformInt';
+import { sceneAt, type FishSeen, type SceneFish } from '../../../beams/scene.ts';
+import { sectionAt } from '../../../beams/section.ts';
+import { defineExercise } from '../../../drill/exercise.ts';
 
-export interface Answer {
-  /** Where the mark is said to be, or the fish was put. */
-  readonly forwardM: number;
+/** A place for a fish is asked where one beam shows it in its cone and the other does not; side lobes do not count. */
+export interface WhichBeamQuestion {
+  readonly depthM: number;
+  readonly lengthCm: number;
+  readonly shows: { readonly id: string; readonly name: string };
+  readonly silent: { readonly id: string; readonly name: string };
+  readonly startsAt: WhichBeamAnswer;
+}
+
+/** Where the fish was put. */
+export interface WhichBeamAnswer {
   readonly starboardM: number;
   readonly depthM: number;
-  readonly frequencyHz: number;
 }
 
-export interface Score {
-  /** 0 to 100. */
-  readonly points: number;
-  readonly parts: readonly ScoredPart[];
-  readonly working: readonly WorkingStep[];
-}
-
-/** One thing that was right or not. `offM` and `idealHz` say by how much and what would have been right. */
-export type ScoredPart =
-  | { readonly is: 'inside the area' | 'outside the area'; readonly offM: number }
-  | {
-      readonly is: 'shows it' | 'should show it' | 'does not show it' | 'should not show it';
-      readonly beam: string;
-      readonly why: FishSeen['state'];
-    }
-  | { readonly is: 'covers the range' | 'does not cover the range'; readonly idealHz: number };
-
-const where = (plan: Plan, { beams, depthM }: WhereExercise, answer: Answer): Score => {
-  const { moveM, working } = answerOf(targetArea, {
-    beams: beams.map(({ beamwidthDeg, atM, shows }) => ({ beamwidthDeg, atM, shows })),
-    depthM,
-    fromAtM: [answer.forwardM, answer.starboardM],
-  });
-  const offM = moveM ?? Number.POSITIVE_INFINITY;
-  // A boat's length off is as good as not having looked.
-  const points = Math.round(100 * Math.max(0, 1 - offM / (plan.boat.lengthM ?? 6)));
-  return { points, parts: [{ is: offM === 0 ? 'inside the area' : 'outside the area', offM }], working };
+const whyWords: Readonly<Record<FishSeen['state'], string>> = {
+  seen: 'it lies outside it, in a side lobe at most',
+  faint: 'it is too faint there',
+  hidden: "it lies in the bottom's echo",
 };
 
-const whichBeam = (plan: Plan, exercise: WhichBeamExercise, answer: Answer): Score => {
-  const { starboardM, depthM } = answer;
-  const scene = sceneAt(plan, exercise.depthM, {
-    fish: { lengthCm: exercise.lengthCm, forwardM: 0, starboardM, depthM },
-  });
-  const [fish] = scene?.fish ?? [];
-  const of = (id: string): FishSeen | undefined => fish?.seen.find(({ beamId }) => beamId === id);
-  const [shows, silent] = [of(exercise.shows.id), of(exercise.silent.id)];
-  const shown = shows?.state === 'seen' && shows.insideCone && !fish?.aground;
-  const quiet = silent !== undefined && (silent.state !== 'seen' || !silent.insideCone || fish?.aground === true);
-  return {
-    points: (shown ? 50 : 0) + (quiet && !fish?.aground ? 50 : 0),
-    parts: [
-      { is: shown ? 'shows it' : 'should show it', beam: exercise.shows.name, why: shows?.state ?? 'faint' },
-      {
-        is: quiet ? 'does not show it' : 'should not show it',
-        beam: exercise.silent.name,
-        why: silent?.state ?? 'faint',
-      },
-    ],
-    working: [...(shows?.working ?? []), ...(silent?.working ?? [])],
-  };
-};
+const tenth = (value: number): number => Math.round(value * 10) / 10;
 
-const whichFrequency = (
-  { rangeM, temperatureC, salinityPpt }: WhichFrequencyExercise,
-  { frequencyHz }: Answer,
-): Score => {
-  const answer = answerOf(imagingFrequency, { rangeM, temperatureC, salinityPpt });
-  const idealHz = answer.frequencyHz ?? 0;
-  const covers = frequencyHz <= idealHz * 1.02;
-  const octaves = Math.abs(Math.log2(frequencyHz / idealHz));
-  // A picture that does not reach is worth less than one a little coarse.
-  const points = Math.round(Math.max(0, 100 * (1 - Math.max(0, octaves - 0.03))) * (covers ? 1 : 0.5));
-  return {
-    points,
-    parts: [{ is: covers ? 'covers the range' : 'does not cover the range', idealHz }],
-    working: answer.working,
-  };
-};
+/** Places a fish is tried at: thirteen across and seven down. */
+const spots = (depthM: number, halfM: number): WhichBeamAnswer[] =>
+  Array.from({ length: 91 }, (_, i) => ({
+    starboardM: tenth(((i % 13) / 6 - 1) * halfM),
+    depthM: tenth(depthM * (0.3 + 0.1 * Math.floor(i / 13))),
+  }));
 
-/** How good an answer to an exercise is, by the same calculations the stages use, with their working. */
-export const scoreOf = (plan: Plan, exercise: Exercise, answer: Answer): Score => {
-  switch (exercise.kind) {
-    case 'where is it':
-      return where(plan, exercise, answer);
-    case 'which beam shows it':
-      return whichBeam(plan, exercise, answer);
-    case 'which frequency':
-      return whichFrequency(exercise, answer);
-  }
-};
+const seenIn = (fish: SceneFish | undefined, id: string): FishSeen | undefined =>
+  fish?.seen.find(({ beamId }) => beamId === id);
+const inCone = (seen: FishSeen | undefined): boolean => seen?.state === 'seen' && seen.insideCone;
+
+export const whichBeamShowsIt = defineExercise<WhichBeamQuestion, WhichBeamAnswer>({
+  name: 'which beam shows it',
+
+  make: (plan, random) => {
+    const depthM = plan.working.depthM;
+    const lengthCm = uniformInt(random, 20, 90);
+    const widest = Math.max(0, ...sectionAt(plan, depthM).beams.map(({ onBottom }) => onBottom?.acrossM ?? 0));
+    const fish = Object.fromEntries(
+      spots(depthM, 1.6 * widest).map((spot, i): [string, PlacedFish] => [
+        `spot${i}`,
+        { ...spot, lengthCm, forwardM: 0 },
+      ]),
+    );
+    const scene = sceneAt(plan, depthM, fish);
+    if (!scene) return null;
+    const pairs = scene.beams.flatMap((shows) =>
+      scene.beams.filter((silent) => silent !== shows).map((silent) => ({ shows, silent })),
+    );
+    const fits = (pair: (typeof pairs)[number], one: SceneFish): boolean =>
+      !one.aground && inCone(seenIn(one, pair.shows.id)) && !inCone(seenIn(one, pair.silent.id));
+    const possible = pairs.filter((pair) => scene.fish.some((one) => fits(pair, one)));
+    const pair = possible[possible.length ? uniformInt(random, 0, possible.length - 1) : 0];
+    if (!pair) return null;
+    const wrong = scene.fish.filter((one) => !fits(pair, one) && !one.aground);
+    const { starboardM, depthM: startDepthM } = wrong[uniformInt(random, 0, Math.max(0, wrong.length - 1))]?.fish ?? {
+      starboardM: 0,
+      depthM: depthM / 2,
+    };
+    return {
+      depthM,
+      lengthCm,
+      shows: { id: pair.shows.id, name: pair.shows.name },
+      silent: { id: pair.silent.id, name: pair.silent.name },
+      startsAt: { starboardM, depthM: startDepthM },
+    };
+  },
+
+  startsAt: ({ startsAt }) => startsAt,
+
+  score: (plan, { depthM, lengthCm, shows, silent }, answer) => {
+    const fish = sceneAt(plan, depthM, { fish: { lengthCm, forwardM: 0, ...answer } })?.fish[0];
+    const [shown, other] = [seenIn(fish, shows.id), seenIn(fish, silent.id)];
+    const right = inCone(shown) && !fish?.aground;
+    const quiet = other !== undefined && (!inCone(other) || fish?.aground === true);
+    return {
+      points: (right ? 50 : 0) + (quiet && !fish?.aground ? 50 : 0),
+      parts: [
+        {
+          right,
+          words: [
+            right
+              ? `${shows.name} shows it.`
+              : `${shows.name} does not show it in its cone: ${whyWords[shown?.state ?? 'faint']}.`,
+          ],
+        },
+        {
+          right: quiet,
+          words: [quiet ? `${silent.name} does not show it.` : `${silent.name} has it in its cone too.`],
+        },
+      ],
+      working: [...(shown?.working ?? []), ...(other?.working ?? [])],
+    };
+  },
+});

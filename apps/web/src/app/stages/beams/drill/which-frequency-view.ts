@@ -1,0 +1,70 @@
+import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import { formatFigure, type WhichFrequencyAnswer, type WhichFrequencyQuestion } from '@grey-keel/core';
+import type { Asked } from '../../../shared/drill/drill-row.ts';
+import { FigurePipe } from '../../../shared/figure-pipe.ts';
+import { openBoat } from '../../open-boat.ts';
+
+const lowestHz = 30_000;
+const octaves = 6;
+
+/** The highest frequency that covers a range, asked on a slider over six octaves. */
+@Component({
+  selector: 'gk-which-frequency-view',
+  imports: [FigurePipe],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <p class="question">
+      Choose the highest frequency whose side-scan image still covers
+      {{ it().rangeM | figure: 'length' : units() : { decimals: 0 } }} in this water ({{
+        it().temperatureC | figure: 'temperature' : units()
+      }}, {{ it().salinityPpt | figure: 'salinity' : units() }}).
+    </p>
+    <label for="drill-frequency" class="small faint">Frequency</label>
+    <div class="row slide">
+      <input
+        id="drill-frequency"
+        type="range"
+        min="0"
+        max="1000"
+        [value]="slid()"
+        [attr.aria-valuetext]="kHz()"
+        [disabled]="asked().score() !== null"
+        (input)="slide(+$any($event.target).value)"
+      />
+      <output for="drill-frequency" class="mono large">{{ kHz() }}</output>
+    </div>
+  `,
+  styles: `
+    .question {
+      font-size: 17px;
+    }
+    .slide {
+      align-items: center;
+      margin-bottom: 14px;
+    }
+    .slide input {
+      flex: 1;
+      min-height: var(--touch);
+      accent-color: var(--water);
+    }
+    .large {
+      font-size: 22px;
+      font-weight: 700;
+      min-width: 9ch;
+    }
+  `,
+})
+export class WhichFrequencyView {
+  readonly asked = input.required<Asked<WhichFrequencyQuestion, WhichFrequencyAnswer>>();
+  protected readonly units = openBoat().units;
+  protected readonly it = computed(() => this.asked().question);
+  private readonly frequencyHz = computed(() => this.asked().answer().frequencyHz);
+  protected readonly slid = computed(() => (1000 * Math.log2(this.frequencyHz() / lowestHz)) / octaves);
+  protected readonly kHz = computed(() =>
+    formatFigure({ value: this.frequencyHz(), quantity: 'frequency' }, this.units(), { decimals: 0 }),
+  );
+
+  protected slide(step: number): void {
+    this.asked().answer.set({ frequencyHz: lowestHz * 2 ** ((octaves * step) / 1000) });
+  }
+}
