@@ -12,10 +12,12 @@ type Holder = Record<string, unknown> | unknown[];
 
 const isHolder = (value: unknown): value is Holder => typeof value === 'object' && value !== null;
 
+const has = (holder: object, key: string | number): boolean => Object.prototype.hasOwnProperty.call(holder, key);
+
 /** What a holder has under a key of its own, never what it inherits. */
 const owned = (holder: Holder, key: string | number): unknown => {
   if (Array.isArray(holder)) return typeof key === 'number' ? holder[key] : undefined;
-  return Object.prototype.hasOwnProperty.call(holder, key) ? holder[String(key)] : undefined;
+  return has(holder, key) ? holder[String(key)] : undefined;
 };
 
 const inList = (list: unknown[], key: string | number, { op, path, value }: Patch): void => {
@@ -46,6 +48,6 @@ export const putPatches = (draft: object, patches: readonly Patch[]): void => {
     };
     if (Array.isArray(at)) inList(at, key, put);
     else if (patch.op !== 'remove') at[key] = put.value;
-    else delete at[key];
+    else if (has(at, key)) delete at[key];
   }
 };

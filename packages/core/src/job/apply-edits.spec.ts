@@ -1,4 +1,4 @@
-import type { Alarms, Edit, Plan } from '@grey-keel/model';
+import type { Alarms, Edit, Patch, Plan } from '@grey-keel/model';
 import fc from 'fast-check';
 import { editSamples, samplePlan } from '../testing/edit-samples.ts';
 import { aPlan, aTransducer, aWater, edited, pair } from '../testing/sample-plan.ts';
@@ -113,6 +113,17 @@ describe('applyEdits', () => {
       expect(restore(op, [part]))
         .withContext(part)
         .toEqual(jasmine.objectContaining({ ok: false, code: 'schema' }));
+    // Added and removed again, and never there but by inheritance: nothing is left of either.
+    for (const name of ['yacht', 'toString']) {
+      const path = [name];
+      const patches: Patch[] = [
+        { op: 'add', path, value: 1 },
+        { op: 'remove', path },
+      ];
+      expect(applyEdits(aPlan(), [{ type: 'restore', patches }])).toEqual(
+        jasmine.objectContaining({ ok: true, plan: aPlan() }),
+      );
+    }
   });
 
   it('refuses what the schema does not allow and names the field and its range', () => {

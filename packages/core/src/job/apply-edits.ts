@@ -53,11 +53,12 @@ const againstSchema = (error: z.ZodError): Refused => ({
   errors: fieldErrors(error, planSchema),
 });
 
+const planParts = new Set(Object.keys(planSchema.shape));
 const schemas = new Map<string, z.ZodType>();
 
 /** The schema of what was changed: the rest obeyed its own before, and none of it looks across the parts of a plan. */
 const schemaOf = (patches: readonly Patch[]): z.ZodType => {
-  const changed = [...new Set(patches.map(({ path }) => String(path[0])))].sort();
+  const changed = [...new Set(patches.map(({ path }) => String(path[0])))].filter((part) => planParts.has(part)).sort();
   const name = changed.join(' ');
   const before = schemas.get(name);
   if (before) return before;

@@ -12,6 +12,8 @@ describe('patches put into a draft', () => {
   it('add, replace and remove what is the draft\u2019s own, in order', () => {
     expect(put({ op: 'replace', path: ['boat', 'name'], value: 'B' }).boat).toEqual({ name: 'B' });
     expect(put({ op: 'remove', path: ['boat', 'name'] }).boat as object).toEqual({});
+    // What is gone already, or was never its own, is as it should be.
+    for (const path of [['boat', 'nowhere'], ['toString']]) expect(put({ op: 'remove', path })).toEqual(start());
     const nested: Patch[] = [
       { op: 'add', path: ['fish', 'a'], value: {} },
       { op: 'add', path: ['fish', 'a', 'size'], value: 3 },

@@ -8,13 +8,15 @@ import { keysEditSchemas } from './keys-edits.ts';
 import { pagesEditSchemas } from './pages-edits.ts';
 import { sourcesEditSchemas } from './sources-edits.ts';
 
+/** Not what every object, or every list, has without being given it: no place of a plan is called so. */
+const ownName =
+  /^(?!(?:__defineGetter__|__defineSetter__|__lookupGetter__|__lookupSetter__|__proto__|constructor|hasOwnProperty|isPrototypeOf|length|propertyIsEnumerable|prototype|toLocaleString|toString|valueOf)$)/;
+
 /** One step of a change as plain data: a path from the plan's root and what stands there afterwards. */
 export const patchSchema = z.strictObject({
   op: z.enum(['add', 'replace', 'remove']),
   path: z
-    .array(
-      z.union([z.string().regex(/^(?!__proto__$|constructor$|prototype$|length$)/), z.number().int().min(0).max(1000)]),
-    )
+    .array(z.union([z.string().regex(ownName), z.number().int().min(0).max(1000)]))
     .min(1)
     .max(12),
   value: z.json().optional(),

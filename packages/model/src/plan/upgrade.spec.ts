@@ -69,7 +69,7 @@ describe('the plan', () => {
   });
 
   it('takes no ids that would reach into an object\u2019s own workings', () => {
-    for (const key of ['__proto__', 'constructor', 'prototype'])
+    for (const key of [...Object.getOwnPropertyNames(Object.prototype), 'prototype', 'length'])
       expect(
         editSchema.safeParse({ type: 'restore', patches: [{ op: 'add', path: ['waters', key, 'x'], value: 1 }] })
           .success,
