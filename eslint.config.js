@@ -1,3 +1,4 @@
+import ngrx from '@ngrx/eslint-plugin/v9';
 import angular from 'angular-eslint';
 import boundaries from 'eslint-plugin-boundaries';
 import prettier from 'eslint-config-prettier';
@@ -175,11 +176,33 @@ export default tseslint.config(
   },
   {
     files: ['apps/web/src/**/*.ts'],
-    extends: [...angular.configs.tsRecommended],
+    extends: [
+      ...angular.configs.tsRecommended,
+      ...ngrx.configs.store,
+      ...ngrx.configs.effectsTypeChecked,
+      ...ngrx.configs.operators,
+    ],
     rules: {
       '@angular-eslint/component-selector': ['error', { type: 'element', prefix: 'gk', style: 'kebab-case' }],
       '@angular-eslint/component-class-suffix': 'off',
       '@angular-eslint/directive-class-suffix': 'off',
+      '@ngrx/prefer-effect-callback-in-block-statement': 'off',
+    },
+  },
+  {
+    // What is drawn asks the store or a service, never the server.
+    files: ['apps/web/src/app/{fleet,shared,shell,stages}/**/*.ts'],
+    ignores: ['**/*.spec.ts', '**/fleet/backups.ts', '**/stages/printing.ts'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            { group: ['**/api/server-api.ts'], message: 'Components tell the store, or ask a service.' },
+            { group: ['@angular/common/http'], message: 'HTTP lives behind the doors in api.' },
+          ],
+        },
+      ],
     },
   },
   {

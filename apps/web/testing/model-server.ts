@@ -1,15 +1,14 @@
-import { HttpErrorResponse } from '@angular/common/http';
 import { applyEdits } from '@grey-keel/core';
 import type { BoatNews, KeptRevision, OpenedBoat, Plan, Revision, RevisionRequest } from '@grey-keel/model';
 import { defer, type Observable } from 'rxjs';
+import { RequestFailed } from '../src/app/api/problem.ts';
 import { aPlan } from '../src/app/testing/plans.ts';
 
 const at = '2026-05-01T09:00:00.000Z';
 
-/** Fails as the application's HTTP client does. Its errors look like errors, and are of no class of them. */
-const fail = (status: number, error: unknown = null): never => {
-  const response: unknown = new HttpErrorResponse({ status, error });
-  throw response as Error;
+/** Fails as the server's doors do. */
+const fail = (status: number, body: unknown = null): never => {
+  throw new RequestFailed({ status, detail: `The server answered ${status}.`, body });
 };
 
 /** A server as the boat store is, in memory: it can be down, lose its answers and be put back to an earlier state. */

@@ -15,7 +15,7 @@ import { ActionsSubject, provideState, provideStore, Store } from '@ngrx/store';
 import { BehaviorSubject, Subject } from 'rxjs';
 import { ServerApi } from '../src/app/api/server-api.ts';
 import { Outbox } from '../src/app/state/outbox.ts';
-import { planEvents } from '../src/app/state/plan.actions.ts';
+import { boatEvents, outboxEvents } from '../src/app/state/plan.actions.ts';
 import { PlanEffects } from '../src/app/state/plan.effects.ts';
 import { planFeature } from '../src/app/state/plan.reducer.ts';
 import type { PlanState } from '../src/app/state/plan.state.ts';
@@ -76,7 +76,7 @@ const openClient = (server: ModelServer): Client => {
   );
   const store = injector.get(Store);
   const state = store.selectSignal(planFeature.selectPlanState);
-  store.dispatch(planEvents.boatChosen({ id: boatId }));
+  store.dispatch(boatEvents.boatChosen({ id: boatId }));
   return { injector, store, outbox: injector.get(Outbox), news, state };
 };
 
@@ -132,8 +132,8 @@ export const runModel = async (seed: number, steps = 24): Promise<ModelFault[]> 
     clients.push(client);
     // What answers itself is answered by the program.
     client.injector.get(ActionsSubject).subscribe((action) => {
-      if (action.type !== planEvents.clashSettled.type) return;
-      const { revisionId, replaces } = action as ReturnType<typeof planEvents.clashSettled>;
+      if (action.type !== boatEvents.clashSettled.type) return;
+      const { revisionId, replaces } = action as ReturnType<typeof boatEvents.clashSettled>;
       for (const id of replaces) asked.add(id);
       const { number, unsent } = client.state();
       const along = new Set(unsent.map((one) => one.revisionId));
@@ -149,8 +149,8 @@ export const runModel = async (seed: number, steps = 24): Promise<ModelFault[]> 
     count += 1;
     const seen = before.number;
     const along = new Set(before.unsent.map((one) => one.revisionId));
-    if (random() < 0.15) client.store.dispatch(planEvents.undone({ revisionId }));
-    else client.store.dispatch(planEvents.edited({ revisionId, edits: [anEdit(random, count)], label: `${count}` }));
+    if (random() < 0.15) client.store.dispatch(boatEvents.undone({ revisionId }));
+    else client.store.dispatch(boatEvents.edited({ revisionId, edits: [anEdit(random, count)], label: `${count}` }));
     if (client.state().unsent.some((one) => one.revisionId === revisionId)) {
       made.set(revisionId, { client, seen, along, chosen: false });
       tell(
@@ -178,7 +178,7 @@ export const runModel = async (seed: number, steps = 24): Promise<ModelFault[]> 
     const revisionId = crypto.randomUUID();
     const along = new Set(waits.map((one) => one.revisionId));
     made.set(revisionId, { client, seen: number, along, chosen: true });
-    client.store.dispatch(planEvents.clashSettled({ revisionId, mine, replaces: clash.replaces }));
+    client.store.dispatch(boatEvents.clashSettled({ revisionId, mine, replaces: clash.replaces }));
     for (const id of clash.replaces) asked.add(id);
     tell(client, `chose ${revisionId.slice(0, 4)} for ${clash.replaces.map((id) => id.slice(0, 4)).join()}`);
     const { unsent, notice } = client.state();
@@ -208,7 +208,7 @@ export const runModel = async (seed: number, steps = 24): Promise<ModelFault[]> 
     else if (chance < 0.68) settle(client);
     else if (chance < 0.74) server.down = !server.down;
     else if (chance < 0.8) server.losesNext = true;
-    else if (chance < 0.86) client.store.dispatch(planEvents.retryDue());
+    else if (chance < 0.86) client.store.dispatch(outboxEvents.retryDue());
     else if (chance < 0.93) kill(client);
     else if (clients.length < 3) open();
     for (let turns = Math.floor(8 * random()); turns > 0; turns--) await turn();
@@ -232,10 +232,10 @@ export const runModel = async (seed: number, steps = 24): Promise<ModelFault[]> 
   for (let i = 0; i < 4000 && calm < 3; i++) {
     for (const client of clients) {
       settle(client);
-      if (client.state().status === 'failed') client.store.dispatch(planEvents.boatChosen({ id: boatId }));
+      if (client.state().status === 'failed') client.store.dispatch(boatEvents.boatChosen({ id: boatId }));
       if (!atRest(client)) {
         if (i % 40 === 39) client.news.linked.next(true);
-        client.store.dispatch(planEvents.retryDue());
+        client.store.dispatch(outboxEvents.retryDue());
       }
     }
     for (let turns = 0; turns < 20; turns++) await turn();

@@ -20,11 +20,20 @@ import {
   type Revision,
   type RevisionRequest,
 } from '@grey-keel/model';
-import { map, type Observable } from 'rxjs';
+import { map, type Observable, type OperatorFunction } from 'rxjs';
 import * as z from 'zod';
+import { misunderstood } from './problem.ts';
 
 /** What is printed: the dash cards, a sheet a station, or the report on one. */
 export type PrintedSheet = 'card' | 'report' | 'shopping' | 'wiring';
+
+/** An answer as its schema has it. */
+const as = <T>(schema: z.ZodType<T>): OperatorFunction<unknown, T> =>
+  map((body) => {
+    const answer = schema.safeParse(body);
+    if (!answer.success) throw misunderstood();
+    return answer.data;
+  });
 
 /** The server's doors, each answer checked against its schema. */
 @Injectable({ providedIn: 'root' })
@@ -32,19 +41,19 @@ export class ServerApi {
   private readonly http = inject(HttpClient);
 
   fleet(): Observable<FleetEntry[]> {
-    return this.http.get('api/boats').pipe(map((body) => z.array(fleetEntrySchema).parse(body)));
+    return this.http.get('api/boats').pipe(as(z.array(fleetEntrySchema)));
   }
 
   open(id: string): Observable<OpenedBoat> {
-    return this.http.get(`api/boats/${id}`).pipe(map((body) => openedBoatSchema.parse(body)));
+    return this.http.get(`api/boats/${id}`).pipe(as(openedBoatSchema));
   }
 
   make(id: string, name: string): Observable<OpenedBoat> {
-    return this.http.put(`api/boats/${id}`, { name }).pipe(map((body) => openedBoatSchema.parse(body)));
+    return this.http.put(`api/boats/${id}`, { name }).pipe(as(openedBoatSchema));
   }
 
   copy(from: string, id: string, name: string): Observable<OpenedBoat> {
-    return this.http.post(`api/boats/${from}/copy`, { id, name }).pipe(map((body) => openedBoatSchema.parse(body)));
+    return this.http.post(`api/boats/${from}/copy`, { id, name }).pipe(as(openedBoatSchema));
   }
 
   remove(id: string): Observable<unknown> {
@@ -52,36 +61,34 @@ export class ServerApi {
   }
 
   recall(id: string): Observable<OpenedBoat> {
-    return this.http.post(`api/boats/${id}/recall`, null).pipe(map((body) => openedBoatSchema.parse(body)));
+    return this.http.post(`api/boats/${id}/recall`, null).pipe(as(openedBoatSchema));
   }
 
   send(id: string, request: RevisionRequest): Observable<KeptRevision> {
-    return this.http.post(`api/boats/${id}/revisions`, request).pipe(map((body) => keptRevisionSchema.parse(body)));
+    return this.http.post(`api/boats/${id}/revisions`, request).pipe(as(keptRevisionSchema));
   }
 
   revisionsSince(id: string, number: number): Observable<Revision[]> {
-    return this.http
-      .get(`api/boats/${id}/revisions`, { params: { since: number } })
-      .pipe(map((body) => z.array(revisionSchema).parse(body)));
+    return this.http.get(`api/boats/${id}/revisions`, { params: { since: number } }).pipe(as(z.array(revisionSchema)));
   }
 
   catalogue(): Observable<CatalogueEntry[]> {
-    return this.http.get('api/catalogue').pipe(map((body) => z.array(catalogueEntrySchema).parse(body)));
+    return this.http.get('api/catalogue').pipe(as(z.array(catalogueEntrySchema)));
   }
 
   importCatalogue(items: CatalogueImport['items']): Observable<CatalogueEntry[]> {
-    return this.http.post('api/catalogue', { items }).pipe(map((body) => z.array(catalogueEntrySchema).parse(body)));
+    return this.http.post('api/catalogue', { items }).pipe(as(z.array(catalogueEntrySchema)));
   }
 
   putInCatalogue(id: string, item: CatalogueItem): Observable<CatalogueEntry> {
-    return this.http.put(`api/catalogue/${id}`, item).pipe(map((body) => catalogueEntrySchema.parse(body)));
+    return this.http.put(`api/catalogue/${id}`, item).pipe(as(catalogueEntrySchema));
   }
 
   /** The file is sent as it is: the server judges it. */
   importBundle(id: string, text: string): Observable<ImportedBundle> {
     return this.http
       .put(`api/bundles/${id}`, text, { headers: { 'content-type': 'application/json' } })
-      .pipe(map((body) => importedBundleSchema.parse(body)));
+      .pipe(as(importedBundleSchema));
   }
 
   bundle(id: string): Observable<Blob> {
@@ -89,11 +96,11 @@ export class ServerApi {
   }
 
   backups(): Observable<BackupEntry[]> {
-    return this.http.get('api/backups').pipe(map((body) => backupsSchema.parse(body)));
+    return this.http.get('api/backups').pipe(as(backupsSchema));
   }
 
   makeBackup(): Observable<BackupEntry[]> {
-    return this.http.post('api/backups', null).pipe(map((body) => backupsSchema.parse(body)));
+    return this.http.post('api/backups', null).pipe(as(backupsSchema));
   }
 
   restoreBackup(name: string): Observable<unknown> {

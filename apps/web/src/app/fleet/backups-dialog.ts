@@ -5,14 +5,12 @@ import { Button } from 'primeng/button';
 import { Dialog } from 'primeng/dialog';
 import { Message } from 'primeng/message';
 import { TableModule } from 'primeng/table';
-import { firstValueFrom } from 'rxjs';
-import { problemOf } from '../api/problem.ts';
-import { ServerApi } from '../api/server-api.ts';
-import { saveFile } from '../shared/save-file.ts';
+import { Backups } from './backups.ts';
 
 /** The backups of the shop: those made by themselves, one now, one to take away, and going back to one. */
 @Component({
   selector: 'gk-backups-dialog',
+  providers: [Backups],
   imports: [Button, DatePipe, DecimalPipe, Dialog, Message, TableModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
@@ -101,52 +99,34 @@ import { saveFile } from '../shared/save-file.ts';
   `,
 })
 export class BackupsDialog {
-  private readonly api = inject(ServerApi);
+  private readonly backups = inject(Backups);
   readonly open = model.required<boolean>();
-  /** What was done, in words for the page behind. */
-  readonly done = output<string>();
-  protected readonly list = signal<BackupEntry[]>([]);
+  readonly restored = output();
+  protected readonly list = this.backups.list;
+  protected readonly problem = this.backups.problem;
+  protected readonly working = this.backups.working;
   protected readonly wanted = signal<BackupEntry | null>(null);
-  protected readonly problem = signal<string | null>(null);
-  protected readonly working = signal(false);
 
   constructor() {
     effect(() => {
       if (!this.open()) return;
       this.wanted.set(null);
-      void this.trying(async () => this.list.set(await firstValueFrom(this.api.backups())));
+      void this.backups.fetch();
     });
   }
 
   protected make(): void {
-    void this.trying(async () => this.list.set(await firstValueFrom(this.api.makeBackup())));
+    void this.backups.make();
   }
 
   protected download(): void {
-    void this.trying(async () => {
-      const day = new Date().toISOString().slice(0, 10);
-      saveFile(await firstValueFrom(this.api.backup()), `grey-keel-${day}.sqlite`);
-    });
+    void this.backups.download(new Date().toISOString().slice(0, 10));
   }
 
-  protected restore(one: BackupEntry): void {
-    void this.trying(async () => {
-      await firstValueFrom(this.api.restoreBackup(one.name));
-      this.wanted.set(null);
-      this.open.set(false);
-      this.done.emit('The backup was restored. What was there before is put aside beside the data.');
-    });
-  }
-
-  private async trying(work: () => Promise<void>): Promise<void> {
-    this.working.set(true);
-    this.problem.set(null);
-    try {
-      await work();
-    } catch (error) {
-      this.problem.set(problemOf(error).detail);
-    } finally {
-      this.working.set(false);
-    }
+  protected async restore(one: BackupEntry): Promise<void> {
+    if (!(await this.backups.restore(one))) return;
+    this.wanted.set(null);
+    this.open.set(false);
+    this.restored.emit();
   }
 }

@@ -1,11 +1,14 @@
 import { HttpTestingController } from '@angular/common/http/testing';
 import { TestBed } from '@angular/core/testing';
-import { fleetEvents } from '../state/lists.ts';
+import { provideEffects } from '@ngrx/effects';
+import { FleetEffects } from '../state/fleet.effects.ts';
+import { fleetServerEvents } from '../state/fleet.ts';
 import { stageHarness } from '../testing/stage-harness.ts';
 import { FleetPage } from './fleet-page.ts';
 
 describe('the fleet', () => {
   const { store, page, press, choose, text, settle } = stageHarness();
+  beforeEach(() => TestBed.configureTestingModule({ providers: [provideEffects(FleetEffects)] }));
   const line = (id: string, name: string) => ({
     id,
     name,
@@ -25,7 +28,7 @@ describe('the fleet', () => {
 
   it('lists the boats, and deletes one with the chance to undo it', async () => {
     const root = await page(FleetPage);
-    store().dispatch(fleetEvents.loaded({ boats: [line('b', 'Beta'), line('a', 'Alpha')] }));
+    store().dispatch(fleetServerEvents.loaded({ boats: [line('b', 'Beta'), line('a', 'Alpha')] }));
     await settle();
     expect([...root.querySelectorAll('[data-boat] a')].map((one) => one.textContent.trim())).toEqual(['Alpha', 'Beta']);
     await press(root, '[data-boat="a"] .risky');
@@ -40,7 +43,7 @@ describe('the fleet', () => {
   it('finds boats by words and by how they stand, and copies one', async () => {
     const root = await page(FleetPage);
     store().dispatch(
-      fleetEvents.loaded({
+      fleetServerEvents.loaded({
         boats: [
           { ...line('a', 'Alpha'), stops: 0 },
           { ...line('b', 'Beta'), stops: 1 },
@@ -66,7 +69,7 @@ describe('the fleet', () => {
   it('puts boats in order by a column and back, and draws of a thousand only those in sight', async () => {
     const root = await page(FleetPage);
     const boats = Array.from({ length: 1000 }, (_, i) => ({ ...line(`b${i}`, `Boat ${1000 + i}`), stops: i % 7 }));
-    store().dispatch(fleetEvents.loaded({ boats: boats.slice(0, 9) }));
+    store().dispatch(fleetServerEvents.loaded({ boats: boats.slice(0, 9) }));
     await settle();
     const listed = (): string[] => [...root.querySelectorAll('[data-boat] a')].map((one) => one.textContent.trim());
     const head = (words: string): Element | undefined =>
@@ -78,7 +81,7 @@ describe('the fleet', () => {
     await press(root, byFindings);
     expect(listed()[0]).toBe('Boat 1000');
     expect(head('Findings')?.getAttribute('aria-sort')).toBe('ascending');
-    store().dispatch(fleetEvents.loaded({ boats }));
+    store().dispatch(fleetServerEvents.loaded({ boats }));
     await settle();
     await new Promise((resolve) => setTimeout(resolve, 100));
     await settle();
@@ -92,10 +95,10 @@ describe('the fleet', () => {
     root.querySelector('form')?.dispatchEvent(new Event('submit', { cancelable: true }));
     await settle();
     expect(text(root, '.told')).toContain('A name is needed');
-    store().dispatch(fleetEvents.failed({ detail: 'no server' }));
+    store().dispatch(fleetServerEvents.notLoaded({ detail: 'no server' }));
     await settle();
     expect(text(root, '[role="alert"]:not(.told)')).toContain('no server');
-    store().dispatch(fleetEvents.loaded({ boats: [] }));
+    store().dispatch(fleetServerEvents.loaded({ boats: [] }));
     await settle();
     expect(text(root, '.empty')).toContain('No boat yet');
   });

@@ -1,16 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { FormsModule } from '@angular/forms';
-import { Router } from '@angular/router';
 import { nameSchema, type FleetEntry } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
 import { InputText } from 'primeng/inputtext';
-import { debounceTime, filter, firstValueFrom, merge } from 'rxjs';
-import { problemOf } from '../api/problem.ts';
-import { ServerApi } from '../api/server-api.ts';
+import { debounceTime, filter, merge } from 'rxjs';
 import { ChoiceField, choicesOf } from '../shared/choice-field.ts';
-import { fileNameOf, saveFile } from '../shared/save-file.ts';
-import { fleetEvents, fleetFeature } from '../state/lists.ts';
+import { calledAlike, fleetFeature, fleetPageEvents } from '../state/fleet.ts';
 import { newId } from '../state/open-plan.ts';
 import { ServerNews } from '../state/server-news.ts';
 import { selectTheme, selectUnitChoice, viewEvents } from '../state/view.ts';
@@ -41,7 +37,7 @@ const largestBundleBytes = 8 * 1024 * 1024;
           @if (words.removed; as gone) {
             <button type="button" class="plain" (click)="recall(gone)">Undo</button>
           }
-          <button type="button" class="plain" (click)="message.set(null)">Good</button>
+          <button type="button" class="plain" (click)="store.dispatch(messageRead)">Close</button>
         </p>
       }
       <section class="sheet" aria-labelledby="fleet-title">
@@ -110,7 +106,7 @@ const largestBundleBytes = 8 * 1024 * 1024;
       </section>
     </main>
     @defer (when backupsOpen()) {
-      <gk-backups-dialog [(open)]="backupsOpen" (done)="restored($event)" />
+      <gk-backups-dialog [(open)]="backupsOpen" (restored)="store.dispatch(restored)" />
     }
   `,
   styles: `
@@ -179,21 +175,23 @@ const largestBundleBytes = 8 * 1024 * 1024;
 })
 export class FleetPage {
   protected readonly store = inject(Store);
-  private readonly api = inject(ServerApi);
-  private readonly router = inject(Router);
   protected readonly backupsOpen = signal(false);
   protected readonly nextTheme = viewEvents.nextThemeWanted();
+  protected readonly messageRead = fleetPageEvents.messageRead();
+  protected readonly restored = fleetPageEvents.backupRestored();
   protected readonly theme = this.store.selectSignal(selectTheme);
   protected readonly units = this.store.selectSignal(selectUnitChoice);
   protected readonly boats = this.store.selectSignal(fleetFeature.selectAll);
   protected readonly status = this.store.selectSignal(fleetFeature.selectStatus);
   protected readonly problem = this.store.selectSignal(fleetFeature.selectProblem);
-  protected readonly message = signal<{ text: string; bad: boolean; removed?: FleetEntry } | null>(null);
+  protected readonly message = this.store.selectSignal(fleetFeature.selectMessage);
   protected name = '';
   protected readonly filters = choicesOf(fleetFilters);
   protected readonly search = signal('');
   protected readonly filter = signal<FleetFilter>('all');
   protected readonly shown = computed(() => filterFleet(this.boats(), this.search(), this.filter()));
+  /** A name that was said to be there already: pressing again means it. */
+  private asked = '';
 
   constructor() {
     this.load();
@@ -205,101 +203,50 @@ export class FleetPage {
   }
 
   protected load(): void {
-    this.store.dispatch(fleetEvents.opened());
+    this.store.dispatch(fleetPageEvents.opened());
   }
 
   protected make(): void {
     const name = nameSchema.safeParse(this.name.trim());
-    if (!name.success) return this.tell(`New boat: ${name.error.issues[0]?.message ?? ''}`);
-    if (this.called(name.data) && this.asked !== name.data) {
+    if (!name.success) return this.refuse(`New boat: ${name.error.issues[0]?.message ?? ''}`);
+    if (calledAlike(this.boats(), name.data).length && this.asked !== name.data) {
       this.asked = name.data;
-      return this.tell(
+      return this.refuse(
         `New boat: there is a boat called "${name.data}" already. Give this one another name, or press "Add boat" again to have two of it.`,
       );
     }
-    void this.trying(async () => {
-      const { id } = await firstValueFrom(this.api.make(newId(), name.data));
-      await this.router.navigate(['boats', id, 'brief']);
-    });
+    this.store.dispatch(fleetPageEvents.boatNamed({ id: newId(), name: name.data }));
   }
 
-  /** A name that was said to be there already: pressing again means it. */
-  private asked = '';
-
-  private called(name: string): boolean {
-    const plain = name.trim().toLowerCase();
-    return this.boats().some((one) => one.name.trim().toLowerCase() === plain);
-  }
-
-  protected take(event: Event): void {
+  protected async take(event: Event): Promise<void> {
     const field = event.target as HTMLInputElement;
     const file = field.files?.[0];
     if (!file) return;
     field.value = '';
     if (file.size > largestBundleBytes)
-      return this.tell(
+      return this.refuse(
         `${file.name} is ${(file.size / 1024 / 1024).toFixed(0)} MB long; a bundle has at most 8 MB. Nothing was imported.`,
       );
-    void this.trying(async () => {
-      const boat = await firstValueFrom(this.api.importBundle(newId(), await file.text()));
-      const { name } = boat.plan.boat;
-      const there = this.called(name);
-      const parts = boat.beside.map((one) => `${one.name} (${one.id})`).join(', ');
-      const beside = parts && ` Into the catalogue, beside what has their ids here and is something else: ${parts}.`;
-      this.message.set({
-        text: there
-          ? `${name} was imported beside the boat of that name that is already here: neither was changed. Rename one, or delete one.${beside}`
-          : `${name} was imported.${beside}`,
-        bad: false,
-      });
-      this.load();
-    });
+    this.store.dispatch(fleetPageEvents.bundleChosen({ id: newId(), text: await file.text() }));
   }
 
   protected export(boat: FleetEntry): void {
-    void this.trying(async () =>
-      saveFile(await firstValueFrom(this.api.bundle(boat.id)), fileNameOf(boat.name, '.grey-keel.json')),
-    );
+    this.store.dispatch(fleetPageEvents.bundleWanted({ boat }));
   }
 
   protected copy(boat: FleetEntry): void {
-    void this.trying(async () => {
-      const name = `${boat.name}, copy`.slice(0, 80);
-      const { id } = await firstValueFrom(this.api.copy(boat.id, newId(), name));
-      await this.router.navigate(['boats', id, 'brief']);
-    });
-  }
-
-  protected restored(words: string): void {
-    this.message.set({ text: words, bad: false });
-    this.load();
+    this.store.dispatch(fleetPageEvents.copyWanted({ id: newId(), boat }));
   }
 
   protected remove(boat: FleetEntry): void {
-    void this.trying(async () => {
-      await firstValueFrom(this.api.remove(boat.id));
-      this.store.dispatch(fleetEvents.boatRemoved({ id: boat.id }));
-      this.message.set({ text: `${boat.name} was deleted.`, bad: false, removed: boat });
-    });
+    this.store.dispatch(fleetPageEvents.boatDeleted({ boat }));
   }
 
   protected recall(boat: FleetEntry): void {
-    void this.trying(async () => {
-      await firstValueFrom(this.api.recall(boat.id));
-      this.message.set({ text: `${boat.name} is back.`, bad: false });
-      this.load();
-    });
+    this.store.dispatch(fleetPageEvents.boatWantedBack({ boat }));
   }
 
-  private tell(text: string): void {
-    this.message.set({ text, bad: true });
-  }
-
-  private async trying(work: () => Promise<void>): Promise<void> {
-    try {
-      await work();
-    } catch (error) {
-      this.tell(problemOf(error).detail);
-    }
+  private refuse(words: string): void {
+    this.store.dispatch(fleetPageEvents.refused({ words }));
   }
 }

@@ -7,7 +7,7 @@ import { Store } from '@ngrx/store';
 import { filter, map, startWith } from 'rxjs';
 import { stageRegister } from '../stages/stages.ts';
 import { OpenPlan } from '../state/open-plan.ts';
-import { planEvents } from '../state/plan.actions.ts';
+import { boatEvents } from '../state/plan.actions.ts';
 import { selectNotice, selectProblem, selectStatus } from '../state/plan.selectors.ts';
 import { viewEvents } from '../state/view.ts';
 import { ClashPanel } from './clash-panel.ts';
@@ -193,7 +193,7 @@ export class BoatShell {
   protected readonly status = this.store.selectSignal(selectStatus);
   protected readonly problem = this.store.selectSignal(selectProblem);
   protected readonly notice = this.store.selectSignal(selectNotice);
-  protected readonly noticeRead = planEvents.noticeRead();
+  protected readonly noticeRead = boatEvents.noticeRead();
   protected readonly shortcutsOpen = signal(false);
   protected readonly findOpen = signal(false);
   protected readonly helpOpen = signal(false);
@@ -215,12 +215,12 @@ export class BoatShell {
   constructor() {
     effect(() => {
       const id = this.boatId();
-      untracked(() => this.store.dispatch(planEvents.boatChosen({ id })));
+      untracked(() => this.store.dispatch(boatEvents.boatChosen({ id })));
     });
   }
 
   protected openBoat(): void {
-    this.store.dispatch(planEvents.boatChosen({ id: this.boatId() }));
+    this.store.dispatch(boatEvents.boatChosen({ id: this.boatId() }));
   }
 
   protected pressed(event: KeyboardEvent): void {

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal } from '@angular/core';
 import type { Path } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
-import { planEvents } from '../state/plan.actions.ts';
+import { boatEvents } from '../state/plan.actions.ts';
 import { pathInWords, valueInWords } from '../state/path-in-words.ts';
 import { selectClash, selectPlan } from '../state/plan.selectors.ts';
 import { selectUnitChoice } from '../state/view.ts';
@@ -123,6 +123,6 @@ export class ClashPanel {
       .filter(({ key }) => this.mine()[key])
       .map(({ path }) => path);
     const replaces = this.clash()?.replaces ?? [];
-    this.store.dispatch(planEvents.clashSettled({ revisionId: crypto.randomUUID(), mine, replaces }));
+    this.store.dispatch(boatEvents.clashSettled({ revisionId: crypto.randomUUID(), mine, replaces }));
   }
 }

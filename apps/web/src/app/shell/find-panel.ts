@@ -14,7 +14,7 @@ import { Store } from '@ngrx/store';
 import { Dialog } from 'primeng/dialog';
 import { FocusKeeper } from './focus-keeper.ts';
 import { GoTo } from '../shared/go-to.ts';
-import { fleetEvents, fleetFeature } from '../state/lists.ts';
+import { fleetFeature, fleetPageEvents } from '../state/fleet.ts';
 import { selectBoatId, selectPlan } from '../state/plan.selectors.ts';
 import { viewEvents } from '../state/view.ts';
 import { findEntries, findIn, type FindEntry } from './find-entries.ts';
@@ -124,7 +124,7 @@ export class FindPanel {
       untracked(() => {
         this.giveBack = this.keeper.give();
         this.type('');
-        this.store.dispatch(fleetEvents.opened());
+        this.store.dispatch(fleetPageEvents.opened());
       });
     });
   }

@@ -2,7 +2,7 @@ import { TestBed } from '@angular/core/testing';
 import type { Action } from '@ngrx/store';
 import { ServerNews } from '../state/server-news.ts';
 import { StuckPanel } from './stuck-panel.ts';
-import { planEvents } from '../state/plan.actions.ts';
+import { boatEvents, serverEvents } from '../state/plan.actions.ts';
 import { aPlan, aTransducer } from '../testing/plans.ts';
 import { stageHarness } from '../testing/stage-harness.ts';
 import { FindingsColumn } from './findings-column.ts';
@@ -50,7 +50,7 @@ describe('the shell', () => {
       return text(root, 'span');
     };
     const news = (number: number, removed = false) =>
-      planEvents.newsHeard({ news: { boatId: 'test-hull', number, revisionId: null, removed } });
+      serverEvents.newsHeard({ news: { boatId: 'test-hull', number, revisionId: null, removed } });
     expect(await says()).toMatch(/^saved \d\d:\d\d$/);
     expect(await says(news(5))).toBe('fetching newer changes');
     expect(await says(news(5, true))).toBe('this boat was deleted elsewhere');
@@ -60,11 +60,11 @@ describe('the shell', () => {
       edits: [{ type: 'workAtDepth' as const, depthM: 9 }],
     };
     await says(news(4));
-    expect(await says(planEvents.edited(edit))).toBe('saving');
-    const failed = (status: number) => planEvents.sendingFailed({ problem: { status, detail: 'none', body: null } });
+    expect(await says(boatEvents.edited(edit))).toBe('saving');
+    const failed = (status: number) => serverEvents.sendingFailed({ problem: { status, detail: 'none', body: null } });
     expect(await says(failed(0))).toContain('1 unsent, held here: no server');
     expect(await says(failed(507))).toContain('the disk of the server is full');
-    expect(await says(planEvents.revisionRefused({ revisionId: edit.revisionId, detail: 'no' }))).toContain(
+    expect(await says(serverEvents.revisionRefused({ revisionId: edit.revisionId, detail: 'no' }))).toContain(
       '1 not saved',
     );
     TestBed.inject(ServerNews).linked.next(false);
@@ -76,9 +76,9 @@ describe('the shell', () => {
     expect(root.querySelector('section')).toBeNull();
     const revisionId = crypto.randomUUID();
     store().dispatch(
-      planEvents.edited({ revisionId, label: 'x', edits: [{ type: 'describeBoat', changes: { lengthM: 8 } }] }),
+      boatEvents.edited({ revisionId, label: 'x', edits: [{ type: 'describeBoat', changes: { lengthM: 8 } }] }),
     );
-    store().dispatch(planEvents.revisionRefused({ revisionId, detail: 'The length is too much.' }));
+    store().dispatch(serverEvents.revisionRefused({ revisionId, detail: 'The length is too much.' }));
     await settle();
     expect(text(root, 'li')).toContain('Test Hull, length');
     expect(text(root, 'li')).toContain('The length is too much.');

@@ -3,7 +3,7 @@ import { Store } from '@ngrx/store';
 import { Button } from 'primeng/button';
 import { saveFile } from '../shared/save-file.ts';
 import { pathsInWords } from '../state/path-in-words.ts';
-import { planEvents } from '../state/plan.actions.ts';
+import { boatEvents } from '../state/plan.actions.ts';
 import { selectPlan, selectStuck } from '../state/plan.selectors.ts';
 
 /** Changes that cannot be saved any more: what they are, why not, and the two things that can be done with them. */
@@ -79,6 +79,6 @@ export class StuckPanel {
   }
 
   protected drop(revisionId: string): void {
-    this.store.dispatch(planEvents.stuckDropped({ revisionId }));
+    this.store.dispatch(boatEvents.stuckDropped({ revisionId }));
   }
 }

@@ -1,7 +1,7 @@
 import { inject, Injectable } from '@angular/core';
 import type { Edit } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
-import { planEvents } from './plan.actions.ts';
+import { boatEvents } from './plan.actions.ts';
 
 let counter = 0;
 
@@ -21,14 +21,14 @@ export class OpenPlan {
   private readonly store = inject(Store);
 
   edit(label: string, ...edits: Edit[]): void {
-    this.store.dispatch(planEvents.edited({ revisionId: crypto.randomUUID(), edits, label }));
+    this.store.dispatch(boatEvents.edited({ revisionId: crypto.randomUUID(), edits, label }));
   }
 
   undo(): void {
-    this.store.dispatch(planEvents.undone({ revisionId: crypto.randomUUID() }));
+    this.store.dispatch(boatEvents.undone({ revisionId: crypto.randomUUID() }));
   }
 
   redo(): void {
-    this.store.dispatch(planEvents.redone({ revisionId: crypto.randomUUID() }));
+    this.store.dispatch(boatEvents.redone({ revisionId: crypto.randomUUID() }));
   }
 }

@@ -1,4 +1,5 @@
 import { HttpErrorResponse } from '@angular/common/http';
+import { problemIn, RequestFailed } from '../api/problem.ts';
 import { TestBed } from '@angular/core/testing';
 import type { Edit, KeptRevision, OpenedBoat, Revision, RevisionRequest } from '@grey-keel/model';
 import { provideEffects } from '@ngrx/effects';
@@ -8,14 +9,14 @@ import { ServerApi } from '../api/server-api.ts';
 import { heardNews, opened, revision } from '../testing/plans.ts';
 import { Outbox } from './outbox.ts';
 import { OpenPlan } from './open-plan.ts';
-import { planEvents } from './plan.actions.ts';
+import { boatEvents, outboxEvents } from './plan.actions.ts';
 import { PlanEffects } from './plan.effects.ts';
 import { planFeature } from './plan.reducer.ts';
 import { ServerNews } from './server-news.ts';
 
 const rename = (name: string): Edit => ({ type: 'describeBoat', changes: { name } });
 const httpError = (status: number, error: unknown = null): Observable<never> =>
-  throwError(() => new HttpErrorResponse({ status, error }));
+  throwError(() => new RequestFailed(problemIn(new HttpErrorResponse({ status, error }))));
 
 /** A server that keeps what it is sent and answers as it is told to. */
 class FakeServer {
@@ -73,7 +74,7 @@ describe('sending', () => {
     });
     store = TestBed.inject(Store);
     plan = TestBed.inject(OpenPlan);
-    store.dispatch(planEvents.boatChosen({ id: `boat-${Date.now()}-${Math.random()}` }));
+    store.dispatch(boatEvents.boatChosen({ id: `boat-${Date.now()}-${Math.random()}` }));
     await until(() => state().status === 'ready');
   });
 
@@ -91,7 +92,7 @@ describe('sending', () => {
     await until(() => state().waiting !== null);
     expect(state().unsent.length).toBe(1);
     server.answer = (request) => server.keep(request);
-    store.dispatch(planEvents.retryDue());
+    store.dispatch(outboxEvents.retryDue());
     await until(() => state().unsent.length === 0);
     expect(new Set(server.sent.map(({ revisionId }) => revisionId)).size).toBe(1);
   });
@@ -128,7 +129,7 @@ describe('sending', () => {
     const waiting = async (): Promise<(string | undefined)[]> =>
       (await TestBed.inject(Outbox).adopt(state().boatId ?? '')).map(({ reason }) => reason);
     await eventually(waiting, (reasons) => reasons[0] === 'not so');
-    store.dispatch(planEvents.stuckDropped({ revisionId: state().stuck[0]?.revisionId ?? '' }));
+    store.dispatch(boatEvents.stuckDropped({ revisionId: state().stuck[0]?.revisionId ?? '' }));
     await eventually(waiting, (reasons) => reasons.length === 0);
   });
 
@@ -145,12 +146,12 @@ describe('sending', () => {
       async () => (await outbox.adopt(boatId ?? '')).map(({ base }) => base),
       (bases) => bases.join() === '4',
     );
-    store.dispatch(planEvents.boatClosed());
-    store.dispatch(planEvents.boatChosen({ id: boatId ?? '' }));
+    store.dispatch(boatEvents.boatClosed());
+    store.dispatch(boatEvents.boatChosen({ id: boatId ?? '' }));
     await until(() => state().status === 'ready');
     expect(state().clash?.clashes.length).toBe(1);
     const replaces = state().clash?.replaces ?? [];
-    store.dispatch(planEvents.clashSettled({ revisionId: crypto.randomUUID(), mine: [], replaces }));
+    store.dispatch(boatEvents.clashSettled({ revisionId: crypto.randomUUID(), mine: [], replaces }));
     await eventually(
       () => outbox.adopt(boatId ?? ''),
       (left) => left.length === 0,
@@ -204,12 +205,12 @@ describe('sending', () => {
     plan.edit('a', rename('Mine'));
     await until(() => state().clash !== null);
     const before = server.sent.length;
-    store.dispatch(planEvents.retryDue());
+    store.dispatch(outboxEvents.retryDue());
     await new Promise((resolve) => setTimeout(resolve, 60));
     expect(server.sent.length).toBe(before);
     server.answer = (request) => server.keep(request);
     store.dispatch(
-      planEvents.clashSettled({ revisionId: crypto.randomUUID(), mine: [['boat', 'name']], replaces: [] }),
+      boatEvents.clashSettled({ revisionId: crypto.randomUUID(), mine: [['boat', 'name']], replaces: [] }),
     );
     await until(() => state().unsent.length === 0 && state().number === 6);
     expect(state().kept?.boat.name).toBe('Mine');

@@ -23,7 +23,7 @@ import * as z from 'zod';
 import { offline, problemOf } from '../api/problem.ts';
 import { ServerApi } from '../api/server-api.ts';
 import { Outbox, type Made, type OutboxEntry } from './outbox.ts';
-import { planEvents } from './plan.actions.ts';
+import { boatEvents, outboxEvents, serverEvents } from './plan.actions.ts';
 import { planFeature } from './plan.reducer.ts';
 import type { PlanState, Stuck, Unsent } from './plan.state.ts';
 import { ServerNews } from './server-news.ts';
@@ -60,14 +60,14 @@ export class PlanEffects {
 
   readonly load = createEffect(() =>
     this.events.pipe(
-      ofType(planEvents.boatChosen),
+      ofType(boatEvents.boatChosen),
       switchMap(({ id }) => this.loaded(id)),
     ),
   );
 
   readonly setAside = createEffect(() =>
     this.events.pipe(
-      ofType(planEvents.edited, planEvents.undone, planEvents.redone),
+      ofType(boatEvents.edited, boatEvents.undone, boatEvents.redone),
       map(({ revisionId }) => ({ revisionId, made: this.made(revisionId) })),
       tap(({ made }) => {
         if (made) this.outbox.note(made);
@@ -79,9 +79,9 @@ export class PlanEffects {
           ? this.outbox.put(this.made(revisionId) ?? made)
           : this.outbox.forget([revisionId]);
         return from(put).pipe(
-          map(() => planEvents.setAside({ revisionId })),
+          map(() => outboxEvents.setAside({ revisionId })),
           // Where the browser keeps nothing, the edit is still sent.
-          catchError(() => of(planEvents.setAside({ revisionId }))),
+          catchError(() => of(outboxEvents.setAside({ revisionId }))),
         );
       }),
     ),
@@ -92,19 +92,19 @@ export class PlanEffects {
     this.store.select(planFeature.selectClash).pipe(
       filter((clash) => clash?.clashes.length === 0),
       map((clash) =>
-        planEvents.clashSettled({ revisionId: crypto.randomUUID(), mine: [], replaces: clash?.replaces ?? [] }),
+        boatEvents.clashSettled({ revisionId: crypto.randomUUID(), mine: [], replaces: clash?.replaces ?? [] }),
       ),
     ),
   );
 
   readonly settle = createEffect(() =>
     this.events.pipe(
-      ofType(planEvents.clashSettled),
+      ofType(boatEvents.clashSettled),
       concatMap(({ revisionId, replaces }) => {
         const made = this.made(revisionId);
         return from(this.outbox.replace(replaces, made ? [made] : [])).pipe(
-          map(() => planEvents.setAside({ revisionId })),
-          catchError(() => of(planEvents.setAside({ revisionId }))),
+          map(() => outboxEvents.setAside({ revisionId })),
+          catchError(() => of(outboxEvents.setAside({ revisionId }))),
         );
       }),
     ),
@@ -113,13 +113,13 @@ export class PlanEffects {
   readonly send = createEffect(() =>
     this.events.pipe(
       ofType(
-        planEvents.boatLoaded,
-        planEvents.leftTakenUp,
-        planEvents.setAside,
-        planEvents.revisionKept,
-        planEvents.othersChanged,
-        planEvents.revisionRefused,
-        planEvents.retryDue,
+        serverEvents.boatLoaded,
+        outboxEvents.leftTakenUp,
+        outboxEvents.setAside,
+        serverEvents.revisionKept,
+        serverEvents.othersChanged,
+        serverEvents.revisionRefused,
+        outboxEvents.retryDue,
       ),
       concatMap(() => this.sendFirst()),
     ),
@@ -129,7 +129,12 @@ export class PlanEffects {
   readonly remember = createEffect(
     () =>
       this.events.pipe(
-        ofType(planEvents.revisionKept, planEvents.othersChanged, planEvents.boatLoaded, planEvents.leftTakenUp),
+        ofType(
+          serverEvents.revisionKept,
+          serverEvents.othersChanged,
+          serverEvents.boatLoaded,
+          outboxEvents.leftTakenUp,
+        ),
         concatMap((event) => {
           const { unsent } = this.state();
           const arrived =
@@ -161,7 +166,7 @@ export class PlanEffects {
   readonly drop = createEffect(
     () =>
       this.events.pipe(
-        ofType(planEvents.stuckDropped),
+        ofType(boatEvents.stuckDropped),
         concatMap(({ revisionId }) => from(this.outbox.forget([revisionId])).pipe(catchError(() => EMPTY))),
       ),
     { dispatch: false },
@@ -169,11 +174,11 @@ export class PlanEffects {
 
   readonly tellDamaged = createEffect(() =>
     this.events.pipe(
-      ofType(planEvents.boatLoaded),
+      ofType(serverEvents.boatLoaded),
       map(() => this.outbox.takeDamaged()),
       filter((count) => count > 0),
       map((count) =>
-        planEvents.told({
+        outboxEvents.told({
           words: `${count === 1 ? 'One change that waited' : `${count} changes that waited`} in this browser could not be read. What can be read is sent; the rest is put aside in the browser under "grey-keel-damaged".`,
         }),
       ),
@@ -182,9 +187,9 @@ export class PlanEffects {
 
   readonly retry = createEffect(() =>
     this.events.pipe(
-      ofType(planEvents.sendingFailed),
+      ofType(serverEvents.sendingFailed),
       switchMap(() => timer(retryAfterMs)),
-      map(() => planEvents.retryDue()),
+      map(() => outboxEvents.retryDue()),
     ),
   );
 
@@ -192,13 +197,15 @@ export class PlanEffects {
     this.news.told.pipe(
       // The answer to one's own sending says the same, and is on its way.
       filter(({ revisionId }) => !this.state().unsent.some((own) => own.revisionId === revisionId)),
-      map((news) => planEvents.newsHeard({ news })),
+      map((news) => serverEvents.newsHeard({ news })),
     ),
   );
 
   readonly follow = createEffect(() =>
     merge(
-      this.events.pipe(ofType(planEvents.newsHeard, planEvents.othersChanged, planEvents.retryDue)),
+      // What it asks for ends once nothing newer has been heard of than is there.
+      // eslint-disable-next-line @ngrx/avoid-cyclic-effects
+      this.events.pipe(ofType(serverEvents.newsHeard, serverEvents.othersChanged, outboxEvents.retryDue)),
       this.news.linked.pipe(filter((up) => up)),
     ).pipe(
       filter((event) => event === true || this.state().heard > this.state().number),
@@ -217,7 +224,7 @@ export class PlanEffects {
   readonly joinLine = createEffect(
     () =>
       this.events.pipe(
-        ofType(planEvents.boatLoaded, planEvents.leftTakenUp),
+        ofType(serverEvents.boatLoaded, outboxEvents.leftTakenUp),
         concatMap(({ unsent, stuck }) => this.outbox.join(this.idsIn([...unsent, ...stuck])).catch(() => undefined)),
       ),
     { dispatch: false },
@@ -263,14 +270,16 @@ export class PlanEffects {
           .pipe(
             concatMap((boat) =>
               this.sinceBaseOf(id, waiting, boat.number).pipe(
-                map((since) => planEvents.boatLoaded({ boat, unsent: this.withIds(waiting, since), stuck, since })),
+                map((since) => serverEvents.boatLoaded({ boat, unsent: this.withIds(waiting, since), stuck, since })),
               ),
             ),
           );
       }),
       catchError((error: unknown) => {
         const problem = problemOf(error);
-        return of(problem.status === 404 ? planEvents.boatNotFound({ id }) : planEvents.boatNotLoaded({ id, problem }));
+        return of(
+          problem.status === 404 ? serverEvents.boatNotFound({ id }) : serverEvents.boatNotLoaded({ id, problem }),
+        );
       }),
     );
   }
@@ -299,7 +308,7 @@ export class PlanEffects {
       map(sorted),
       concatMap(({ unsent, stuck }) =>
         this.sinceBaseOf(boatId, unsent, number).pipe(
-          map((since) => planEvents.leftTakenUp({ unsent: this.withIds(unsent, since), stuck, since })),
+          map((since) => outboxEvents.leftTakenUp({ unsent: this.withIds(unsent, since), stuck, since })),
         ),
       ),
       // What was made or heard meanwhile comes first. They are this tab's by now, and are found again by the next look.
@@ -316,20 +325,20 @@ export class PlanEffects {
     return this.api.send(boatId, { revisionId, base: number, baseId, edits }).pipe(
       concatMap((kept) =>
         // An answer that was lost before, with others' edits since: follow them all instead of guessing.
-        kept.number === this.state().number + 1 ? of(planEvents.revisionKept({ kept })) : this.catchUp(),
+        kept.number === this.state().number + 1 ? of(serverEvents.revisionKept({ kept })) : this.catchUp(),
       ),
       catchError((error: unknown) => {
         const problem = problemOf(error);
         const behind = behindSchema.safeParse(problem.body);
         if (problem.status === 412 && behind.success)
-          return of(planEvents.othersChanged({ revisions: behind.data.missing }));
+          return of(serverEvents.othersChanged({ revisions: behind.data.missing }));
         // The server's file was replaced: the boat is opened as it is there, and what waits is asked about.
         if (problem.status === 409 && otherHistorySchema.safeParse(problem.body).success) return this.loaded(boatId);
         if (problem.status === 422 || problem.status === 413 || problem.status === 409)
-          return of(planEvents.revisionRefused({ revisionId, detail: problem.detail }));
+          return of(serverEvents.revisionRefused({ revisionId, detail: problem.detail }));
         // Anything else keeps the edit waiting: a server that lost revisions must not take the newest with them.
         return of(
-          planEvents.sendingFailed({
+          serverEvents.sendingFailed({
             problem: problem.status === 404 ? { ...problem, status: offline } : problem,
           }),
         );
@@ -347,9 +356,9 @@ export class PlanEffects {
         const own = revisions.find((one) => one.number === number);
         if (number > 0 && own?.revisionId !== revisionId && this.state().number === number) return this.loaded(boatId);
         const news = revisions.filter((one) => one.number > number);
-        return news.length ? of(planEvents.othersChanged({ revisions: news })) : EMPTY;
+        return news.length ? of(serverEvents.othersChanged({ revisions: news })) : EMPTY;
       }),
-      catchError((error: unknown) => of(planEvents.sendingFailed({ problem: problemOf(error) }))),
+      catchError((error: unknown) => of(serverEvents.sendingFailed({ problem: problemOf(error) }))),
     );
   }
 }

@@ -1,7 +1,7 @@
 import type { Edit } from '@grey-keel/model';
 import type { Action } from '@ngrx/store';
 import { idOf, opened, revision } from '../testing/plans.ts';
-import { planEvents } from './plan.actions.ts';
+import { boatEvents, outboxEvents, serverEvents } from './plan.actions.ts';
 import { planFeature } from './plan.reducer.ts';
 import { noPlan, type PlanState, type Unsent } from './plan.state.ts';
 
@@ -12,30 +12,30 @@ const boat = (changes: Extract<Edit, { type: 'describeBoat' }>['changes']): Edit
 ];
 const run = (state: PlanState, ...events: Action[]): PlanState => events.reduce(reducer, state);
 const edited = (n: number, changes: Parameters<typeof boat>[0]): Action =>
-  planEvents.edited({ revisionId: uuid(n), edits: boat(changes), label: `edit ${n}` });
+  boatEvents.edited({ revisionId: uuid(n), edits: boat(changes), label: `edit ${n}` });
 const keptAs = (n: number, number: number): Action =>
-  planEvents.revisionKept({ kept: { revisionId: uuid(n), number, keptAt: '2026-05-01T11:00:00.000Z' } });
+  serverEvents.revisionKept({ kept: { revisionId: uuid(n), number, keptAt: '2026-05-01T11:00:00.000Z' } });
 
 const ready = (): PlanState =>
   run(
     noPlan,
-    planEvents.boatChosen({ id: 'test-hull' }),
-    planEvents.boatLoaded({ boat: opened(), unsent: [], stuck: [], since: [] }),
+    boatEvents.boatChosen({ id: 'test-hull' }),
+    serverEvents.boatLoaded({ boat: opened(), unsent: [], stuck: [], since: [] }),
   );
 
 describe('the open plan', () => {
   it('is loading, then ready as kept, or says what went wrong', () => {
-    const loading = run(noPlan, planEvents.boatChosen({ id: 'test-hull' }));
+    const loading = run(noPlan, boatEvents.boatChosen({ id: 'test-hull' }));
     expect([loading.status, loading.boatId]).toEqual(['loading', 'test-hull']);
     expect(ready().status).toBe('ready');
     expect(ready().plan).toEqual(opened().plan);
-    expect(run(loading, planEvents.boatNotFound({ id: 'test-hull' })).status).toBe('not found');
+    expect(run(loading, serverEvents.boatNotFound({ id: 'test-hull' })).status).toBe('not found');
     const failed = run(
       loading,
-      planEvents.boatNotLoaded({ id: 'test-hull', problem: { status: 0, detail: 'gone', body: null } }),
+      serverEvents.boatNotLoaded({ id: 'test-hull', problem: { status: 0, detail: 'gone', body: null } }),
     );
     expect([failed.status, failed.problem]).toEqual(['failed', 'gone']);
-    expect(run(ready(), planEvents.boatClosed())).toEqual(noPlan);
+    expect(run(ready(), boatEvents.boatClosed())).toEqual(noPlan);
   });
 
   it('shows an edit at once, as unsent, and keeps it when the server has answered', () => {
@@ -49,11 +49,11 @@ describe('the open plan', () => {
   it('leaves things as they are for an edit that cannot be, and says why', () => {
     const state = run(
       ready(),
-      planEvents.edited({ revisionId: uuid(1), edits: [{ type: 'removeWater', id: 'nowhere' }], label: 'x' }),
+      boatEvents.edited({ revisionId: uuid(1), edits: [{ type: 'removeWater', id: 'nowhere' }], label: 'x' }),
     );
     expect(state.unsent).toEqual([]);
     expect(state.notice).toContain('no water "nowhere"');
-    expect(run(state, planEvents.noticeRead()).notice).toBeNull();
+    expect(run(state, boatEvents.noticeRead()).notice).toBeNull();
   });
 
   it('is not changed, and sends nothing, by an edit that changes nothing', () => {
@@ -62,22 +62,22 @@ describe('the open plan', () => {
 
   it('undoes and redoes by edits of their own, so that the history only grows', () => {
     const two = run(ready(), edited(1, { lengthM: 8 }), edited(2, { lengthM: 9 }));
-    const undone = run(two, planEvents.undone({ revisionId: uuid(3) }));
+    const undone = run(two, boatEvents.undone({ revisionId: uuid(3) }));
     expect([undone.plan?.boat.lengthM, undone.unsent.length, undone.undo.length, undone.redo.length]).toEqual([
       8, 3, 1, 1,
     ]);
-    const redone = run(undone, planEvents.redone({ revisionId: uuid(4) }));
+    const redone = run(undone, boatEvents.redone({ revisionId: uuid(4) }));
     expect([redone.plan?.boat.lengthM, redone.unsent.length, redone.redo.length]).toEqual([9, 4, 0]);
     const other = run(undone, edited(5, { beamM: 3 }));
     expect(other.redo).toEqual([]);
-    expect(run(ready(), planEvents.undone({ revisionId: uuid(6) }))).toEqual(ready());
+    expect(run(ready(), boatEvents.undone({ revisionId: uuid(6) }))).toEqual(ready());
   });
 
   it('takes in what others changed elsewhere under its own unsent edits', () => {
     const state = run(
       ready(),
       edited(1, { lengthM: 8 }),
-      planEvents.othersChanged({ revisions: [revision(5, boat({ beamM: 3 }))] }),
+      serverEvents.othersChanged({ revisions: [revision(5, boat({ beamM: 3 }))] }),
     );
     expect([state.plan?.boat.lengthM, state.plan?.boat.beamM, state.number]).toEqual([8, 3, 5]);
     expect(state.unsent.length).toBe(1);
@@ -89,19 +89,19 @@ describe('the open plan', () => {
     const mine = run(ready(), edited(1, { lengthM: 8 }));
     const state = run(
       mine,
-      planEvents.othersChanged({
+      serverEvents.othersChanged({
         revisions: [revision(5, boat({ lengthM: 8 }), uuid(1)), revision(6, boat({ beamM: 3 }))],
       }),
     );
     expect([state.plan?.boat.lengthM, state.plan?.boat.beamM, state.number, state.unsent.length]).toEqual([8, 3, 6, 0]);
-    expect(run(state, planEvents.othersChanged({ revisions: [revision(5, boat({ lengthM: 1 }))] })).plan).toEqual(
+    expect(run(state, serverEvents.othersChanged({ revisions: [revision(5, boat({ lengthM: 1 }))] })).plan).toEqual(
       state.plan,
     );
   });
 
   it('drops undo steps that meet what others changed, and says so', () => {
     const two = run(ready(), edited(1, { lengthM: 8 }), keptAs(1, 5), edited(2, { beamM: 3 }), keptAs(2, 6));
-    const state = run(two, planEvents.othersChanged({ revisions: [revision(7, boat({ beamM: 2 }))] }));
+    const state = run(two, serverEvents.othersChanged({ revisions: [revision(7, boat({ beamM: 2 }))] }));
     expect(state.undo.map(({ label }) => label)).toEqual(['edit 1']);
     expect(state.notice).toContain('no longer be undone');
   });
@@ -111,7 +111,7 @@ describe('the open plan', () => {
       ready(),
       edited(1, { lengthM: 8, notes: 'mine' }),
       edited(2, { beamM: 3 }),
-      planEvents.othersChanged({ revisions: [revision(5, boat({ lengthM: 9 }))] }),
+      serverEvents.othersChanged({ revisions: [revision(5, boat({ lengthM: 9 }))] }),
     );
 
   it('asks where both changed the same, and shows meanwhile what is clear', () => {
@@ -125,25 +125,25 @@ describe('the open plan', () => {
     const before = ready();
     const own = run(before, edited(1, { lengthM: 8, beamM: before.plan?.boat.beamM ?? 0 }));
     expect(own.unsent[0]?.patches.map(({ path }) => path)).toEqual([['boat', 'lengthM']]);
-    const others = run(own, planEvents.othersChanged({ revisions: [revision(5, boat({ beamM: 3 }))] }));
+    const others = run(own, serverEvents.othersChanged({ revisions: [revision(5, boat({ beamM: 3 }))] }));
     expect(others.clash?.clashes).toEqual([{ path: ['boat', 'beamM'], mine: before.plan?.boat.beamM, theirs: 3 }]);
-    const theirs = run(others, planEvents.clashSettled({ revisionId: uuid(9), mine: [], replaces: [] }));
+    const theirs = run(others, boatEvents.clashSettled({ revisionId: uuid(9), mine: [], replaces: [] }));
     expect([theirs.plan?.boat.lengthM, theirs.plan?.boat.beamM]).toEqual([8, 3]);
   });
 
   it('settles by field, mine or theirs, in one edit on top of what is kept', () => {
     const mine = run(
       clashed(),
-      planEvents.clashSettled({ revisionId: uuid(9), mine: [['boat', 'lengthM']], replaces: [] }),
+      boatEvents.clashSettled({ revisionId: uuid(9), mine: [['boat', 'lengthM']], replaces: [] }),
     );
     expect([mine.plan?.boat.lengthM, mine.plan?.boat.beamM, mine.clash]).toEqual([8, 3, null]);
     expect(mine.unsent.map(({ revisionId }) => revisionId)).toEqual([uuid(9)]);
-    const theirs = run(clashed(), planEvents.clashSettled({ revisionId: uuid(9), mine: [], replaces: [] }));
+    const theirs = run(clashed(), boatEvents.clashSettled({ revisionId: uuid(9), mine: [], replaces: [] }));
     expect([theirs.plan?.boat.lengthM, theirs.plan?.boat.beamM, theirs.plan?.boat.notes]).toEqual([9, 3, 'mine']);
     const later = run(
       clashed(),
       edited(4, { draughtM: 0.6 }),
-      planEvents.clashSettled({ revisionId: uuid(9), mine: [], replaces: [] }),
+      boatEvents.clashSettled({ revisionId: uuid(9), mine: [], replaces: [] }),
     );
     expect([later.plan?.boat.draughtM, later.unsent.length]).toEqual([0.6, 2]);
   });
@@ -151,12 +151,12 @@ describe('the open plan', () => {
   it('lets go a change to what is no longer there', () => {
     const state = run(
       ready(),
-      planEvents.edited({
+      boatEvents.edited({
         revisionId: uuid(1),
         edits: [{ type: 'describeTransducer', id: 'a-wide', changes: { aboveKeelM: 0.3 } }],
         label: 'move',
       }),
-      planEvents.othersChanged({
+      serverEvents.othersChanged({
         revisions: [
           { ...revision(5, [{ type: 'removeTransducer', id: 'a-wide' }]), paths: [['transducers', 'a-wide']] },
         ],
@@ -165,7 +165,7 @@ describe('the open plan', () => {
     expect(state.clash?.clashes[0]?.theirs).toBeUndefined();
     const settled = run(
       state,
-      planEvents.clashSettled({ revisionId: uuid(9), mine: [['transducers', 'a-wide', 'aboveKeelM']], replaces: [] }),
+      boatEvents.clashSettled({ revisionId: uuid(9), mine: [['transducers', 'a-wide', 'aboveKeelM']], replaces: [] }),
     );
     expect(settled.plan?.transducers['a-wide']).toBeUndefined();
     expect(settled.unsent).toEqual([]);
@@ -175,7 +175,7 @@ describe('the open plan', () => {
   it('keeps what met nothing when a choice of its own has no place any more, and says which', () => {
     const state = run(
       ready(),
-      planEvents.edited({
+      boatEvents.edited({
         revisionId: uuid(1),
         edits: [
           { type: 'describeTransducer', id: 'a-wide', changes: { aboveKeelM: 0.3 } },
@@ -184,12 +184,12 @@ describe('the open plan', () => {
         label: 'move',
       }),
       edited(2, { beamM: 3 }),
-      planEvents.othersChanged({
+      serverEvents.othersChanged({
         revisions: [
           { ...revision(5, [{ type: 'removeTransducer', id: 'a-wide' }]), paths: [['transducers', 'a-wide']] },
         ],
       }),
-      planEvents.clashSettled({
+      boatEvents.clashSettled({
         revisionId: uuid(9),
         mine: [['transducers', 'a-wide', 'aboveKeelM']],
         replaces: [uuid(1), uuid(2)],
@@ -201,14 +201,25 @@ describe('the open plan', () => {
   });
 
   it('goes on asking while more is changed elsewhere, and asks about that too', () => {
-    const state = run(clashed(), planEvents.othersChanged({ revisions: [revision(6, boat({ beamM: 2 }))] }));
+    const state = run(clashed(), serverEvents.othersChanged({ revisions: [revision(6, boat({ beamM: 2 }))] }));
     expect(state.clash?.clashes.map(({ path, theirs }) => [path.join('.'), theirs])).toEqual([
       ['boat.lengthM', 9],
       ['boat.beamM', 2],
     ]);
     expect([state.plan?.boat.beamM, state.plan?.boat.notes, state.number]).toEqual([2, 'mine', 6]);
-    const mine = run(state, planEvents.clashSettled({ revisionId: uuid(9), mine: [['boat', 'beamM']], replaces: [] }));
+    const mine = run(state, boatEvents.clashSettled({ revisionId: uuid(9), mine: [['boat', 'beamM']], replaces: [] }));
     expect([mine.plan?.boat.lengthM, mine.plan?.boat.beamM, mine.unsent[0]?.base]).toEqual([9, 3, 6]);
+  });
+
+  it('keeps waiting what is made while a boat whose file was replaced is opened again, and asks about it', () => {
+    const state = run(
+      ready(),
+      edited(1, { lengthM: 8 }),
+      serverEvents.boatLoaded({ boat: opened(undefined, 2), unsent: [], stuck: [], since: [revision(2, [])] }),
+    );
+    expect(state.clash?.clashes.map(({ path, mine }) => [path.join('.'), mine])).toEqual([['boat.lengthM', 8]]);
+    expect(state.clash?.replaces).toEqual([uuid(1)]);
+    expect(run(ready(), edited(1, { lengthM: 8 }), boatEvents.boatChosen({ id: 'other' })).unsent).toEqual([]);
   });
 
   it('leaves nothing to choose where both came to the same, and lets what met go', () => {
@@ -216,10 +227,10 @@ describe('the open plan', () => {
       ready(),
       edited(1, { lengthM: 7 }),
       edited(2, { lengthM: 8, beamM: 3 }),
-      planEvents.othersChanged({ revisions: [revision(5, boat({ lengthM: 8 }))] }),
+      serverEvents.othersChanged({ revisions: [revision(5, boat({ lengthM: 8 }))] }),
     );
     expect([asked.clash?.clashes, asked.plan?.boat.lengthM, asked.unsent]).toEqual([[], 8, []]);
-    const state = run(asked, planEvents.clashSettled({ revisionId: uuid(9), mine: [], replaces: [] }));
+    const state = run(asked, boatEvents.clashSettled({ revisionId: uuid(9), mine: [], replaces: [] }));
     expect([state.clash, state.notice, state.plan?.boat.lengthM, state.plan?.boat.beamM]).toEqual([null, null, 8, 3]);
     expect(state.unsent.map(({ revisionId }) => revisionId)).toEqual([uuid(9)]);
     expect(state.unsent[0]?.patches.map(({ path }) => path)).toEqual([['boat', 'beamM']]);
@@ -229,19 +240,19 @@ describe('the open plan', () => {
     const two = run(ready(), edited(1, { lengthM: 8 }), edited(2, { beamM: 3 }));
     expect(two.unsent.map(({ base, baseId }) => [base, baseId])).toEqual(two.unsent.map(() => [4, idOf(4)]));
     expect(run(two, keptAs(1, 5)).unsent.map(({ base, baseId }) => [base, baseId])).toEqual([[5, uuid(1)]]);
-    const others = run(two, planEvents.othersChanged({ revisions: [revision(5, boat({ draughtM: 0.6 }))] }));
+    const others = run(two, serverEvents.othersChanged({ revisions: [revision(5, boat({ draughtM: 0.6 }))] }));
     expect(others.unsent.map(({ base, baseId }) => [base, baseId])).toEqual(others.unsent.map(() => [5, idOf(5)]));
   });
 
   it('knows that it is behind, and that the boat was deleted elsewhere, from the news of its own boat', () => {
     const news = (number: number, removed = false, boatId = 'test-hull') =>
-      planEvents.newsHeard({ news: { boatId, number, revisionId: null, removed } });
+      serverEvents.newsHeard({ news: { boatId, number, revisionId: null, removed } });
     expect(run(ready(), news(9, false, 'other')).heard).toBe(4);
     const behind = run(ready(), news(6));
     expect([behind.heard, behind.number, behind.gone]).toEqual([6, 4, false]);
     expect(run(behind, news(6, true)).gone).toBeTrue();
     expect(run(behind, news(6, true), news(6)).gone).toBeFalse();
-    const told = planEvents.sendingFailed({ problem: { status: 0, detail: 'x', body: { deleted: true } } });
+    const told = serverEvents.sendingFailed({ problem: { status: 0, detail: 'x', body: { deleted: true } } });
     expect(run(ready(), told).gone).toBeTrue();
   });
 
@@ -249,7 +260,7 @@ describe('the open plan', () => {
     const waiting = run(
       ready(),
       edited(1, { lengthM: 8 }),
-      planEvents.sendingFailed({ problem: { status: 0, detail: 'no server', body: null } }),
+      serverEvents.sendingFailed({ problem: { status: 0, detail: 'no server', body: null } }),
     );
     expect([waiting.waiting?.detail, waiting.unsent.length]).toEqual(['no server', 1]);
     expect(run(waiting, keptAs(1, 5)).waiting).toBeNull();
@@ -260,7 +271,7 @@ describe('the open plan', () => {
       ready(),
       edited(1, { lengthM: 8 }),
       edited(2, { beamM: 3 }),
-      planEvents.revisionRefused({ revisionId: uuid(1), detail: 'no' }),
+      serverEvents.revisionRefused({ revisionId: uuid(1), detail: 'no' }),
     );
     expect([state.plan?.boat.lengthM, state.plan?.boat.beamM, state.unsent.length]).toEqual([7.4, 3, 1]);
     expect(state.stuck.map(({ revisionId, reason }) => [revisionId, reason])).toEqual([[uuid(1), 'no']]);
@@ -276,8 +287,8 @@ describe('the open plan', () => {
     const openedWith = (unsent: Unsent[], since: ReturnType<typeof revision>[], plan = opened().plan): PlanState =>
       run(
         noPlan,
-        planEvents.boatChosen({ id: 'test-hull' }),
-        planEvents.boatLoaded({ boat: opened(plan, 5), unsent, stuck: [], since }),
+        boatEvents.boatChosen({ id: 'test-hull' }),
+        serverEvents.boatLoaded({ boat: opened(plan, 5), unsent, stuck: [], since }),
       );
 
     it('puts them on top of what is kept', () => {
@@ -308,13 +319,13 @@ describe('the open plan', () => {
       expect(state.stuck.map(({ revisionId, reason }) => [revisionId, reason])).toEqual([
         [uuid(1), 'There is no water "nowhere" any more.'],
       ]);
-      expect(run(state, planEvents.stuckDropped({ revisionId: uuid(1) })).stuck).toEqual([]);
+      expect(run(state, boatEvents.stuckDropped({ revisionId: uuid(1) })).stuck).toEqual([]);
     });
 
     it('takes up what a window that was closed had left, and asks where it meets what was kept since', () => {
       const here = run(ready(), edited(3, { draughtM: 0.6 }), keptAs(3, 5));
       const since = [revision(4, []), revision(5, boat({ draughtM: 0.6 }), uuid(3))];
-      const takeUp = (unsent: Unsent[]): PlanState => run(here, planEvents.leftTakenUp({ unsent, stuck: [], since }));
+      const takeUp = (unsent: Unsent[]): PlanState => run(here, outboxEvents.leftTakenUp({ unsent, stuck: [], since }));
       const joined = takeUp([left(1, { lengthM: 8 })]);
       expect([joined.plan?.boat.lengthM, joined.plan?.boat.draughtM, joined.unsent[0]?.base]).toEqual([8, 0.6, 5]);
       expect(takeUp([left(1, { draughtM: 0.9 })]).clash?.clashes.length).toBe(1);

@@ -4,7 +4,7 @@ import { createFeature, createReducer, on } from '@ngrx/store';
 import { saysDeleted } from '../api/problem.ts';
 import { chosenPatches, everywhere, openClash, whatFits } from './clash.ts';
 import { pathsInWords } from './path-in-words.ts';
-import { planEvents } from './plan.actions.ts';
+import { boatEvents, outboxEvents, serverEvents } from './plan.actions.ts';
 import { noPlan, type PlanState, type Stuck, type Unsent, type UndoStep } from './plan.state.ts';
 import { replay } from './replay.ts';
 
@@ -160,6 +160,10 @@ const takenUp = (
   return waiting.length === 0 ? before : onTop(before, kept, { unsent: [...state.unsent, ...waiting], paths });
 };
 
+/** What was made here while the boat was opened again, as it is where the server's file was replaced. */
+const madeMeanwhile = (state: PlanState, unsent: readonly Unsent[]): Unsent[] =>
+  state.unsent.filter(({ revisionId }) => !unsent.some((one) => one.revisionId === revisionId));
+
 /** Puts together what was clear and what was chosen; a choice that no longer has a place to go is let go, and said. */
 const settled = (state: PlanState, revisionId: string, mine: readonly Path[]): PlanState => {
   if (!state.clash || !state.kept) return state;
@@ -189,15 +193,15 @@ export const planFeature = createFeature({
   name: 'plan',
   reducer: createReducer(
     noPlan,
-    on(planEvents.boatChosen, (_state, { id }): PlanState => ({ ...noPlan, status: 'loading', boatId: id })),
-    on(planEvents.boatNotFound, (state): PlanState => ({ ...state, status: 'not found' })),
-    on(planEvents.boatNotLoaded, (state, { problem }): PlanState => ({
+    on(boatEvents.boatChosen, (_state, { id }): PlanState => ({ ...noPlan, status: 'loading', boatId: id })),
+    on(serverEvents.boatNotFound, (state): PlanState => ({ ...state, status: 'not found' })),
+    on(serverEvents.boatNotLoaded, (state, { problem }): PlanState => ({
       ...state,
       status: 'failed',
       problem: problem.detail,
     })),
-    on(planEvents.boatClosed, (): PlanState => noPlan),
-    on(planEvents.boatLoaded, (state, { boat, unsent, stuck, since }): PlanState =>
+    on(boatEvents.boatClosed, (): PlanState => noPlan),
+    on(serverEvents.boatLoaded, (state, { boat, unsent, stuck, since }): PlanState =>
       takenUp(
         {
           ...noPlan,
@@ -211,25 +215,25 @@ export const planFeature = createFeature({
           plan: boat.plan,
         },
         boat.plan,
-        { unsent, stuck, since },
+        { unsent: [...unsent, ...madeMeanwhile(state, unsent)], stuck, since },
       ),
     ),
-    on(planEvents.leftTakenUp, (state, left): PlanState => (state.kept ? takenUp(state, state.kept, left) : state)),
-    on(planEvents.newsHeard, (state, { news }): PlanState =>
+    on(outboxEvents.leftTakenUp, (state, left): PlanState => (state.kept ? takenUp(state, state.kept, left) : state)),
+    on(serverEvents.newsHeard, (state, { news }): PlanState =>
       news.boatId === state.boatId
         ? { ...state, heard: Math.max(state.heard, news.number), gone: news.removed }
         : state,
     ),
-    on(planEvents.edited, (state, { revisionId, edits, label }): PlanState =>
+    on(boatEvents.edited, (state, { revisionId, edits, label }): PlanState =>
       changed(state, {
         revisionId,
         edits,
         undo: (patches) => ({ undo: push(state.undo, { label, patches }), redo: [] }),
       }),
     ),
-    on(planEvents.undone, (state, { revisionId }): PlanState => stepping(state, revisionId, 'undo')),
-    on(planEvents.redone, (state, { revisionId }): PlanState => stepping(state, revisionId, 'redo')),
-    on(planEvents.revisionKept, (state, { kept }): PlanState => {
+    on(boatEvents.undone, (state, { revisionId }): PlanState => stepping(state, revisionId, 'undo')),
+    on(boatEvents.redone, (state, { revisionId }): PlanState => stepping(state, revisionId, 'redo')),
+    on(serverEvents.revisionKept, (state, { kept }): PlanState => {
       const [first, ...rest] = state.unsent;
       if (!state.kept || first?.revisionId !== kept.revisionId) return state;
       const applied = replayEdits(state.kept, first.edits);
@@ -247,14 +251,14 @@ export const planFeature = createFeature({
         gone: false,
       };
     }),
-    on(planEvents.othersChanged, (state, { revisions }): PlanState => taken({ ...state, waiting: null }, revisions)),
-    on(planEvents.clashSettled, (state, { revisionId, mine }): PlanState => settled(state, revisionId, mine)),
-    on(planEvents.sendingFailed, (state, { problem }): PlanState => ({
+    on(serverEvents.othersChanged, (state, { revisions }): PlanState => taken({ ...state, waiting: null }, revisions)),
+    on(boatEvents.clashSettled, (state, { revisionId, mine }): PlanState => settled(state, revisionId, mine)),
+    on(serverEvents.sendingFailed, (state, { problem }): PlanState => ({
       ...state,
       waiting: problem,
       gone: state.gone || saysDeleted(problem),
     })),
-    on(planEvents.revisionRefused, (state, { revisionId, detail }): PlanState => {
+    on(serverEvents.revisionRefused, (state, { revisionId, detail }): PlanState => {
       const entry = state.unsent.find((one) => one.revisionId === revisionId);
       if (!state.kept || !entry) return state;
       const refused: Stuck = { ...entry, reason: detail };
@@ -262,11 +266,11 @@ export const planFeature = createFeature({
       const next = onTop({ ...state, stuck: [...state.stuck, refused] }, state.kept, { unsent: rest, paths: [] });
       return { ...next, undo: [], redo: [], waiting: null, notice: `The server refused a change: ${detail}` };
     }),
-    on(planEvents.stuckDropped, (state, { revisionId }): PlanState => ({
+    on(boatEvents.stuckDropped, (state, { revisionId }): PlanState => ({
       ...state,
       stuck: state.stuck.filter((one) => one.revisionId !== revisionId),
     })),
-    on(planEvents.told, (state, { words }): PlanState => ({ ...state, notice: words })),
-    on(planEvents.noticeRead, (state): PlanState => ({ ...state, notice: null })),
+    on(outboxEvents.told, (state, { words }): PlanState => ({ ...state, notice: words })),
+    on(boatEvents.noticeRead, (state): PlanState => ({ ...state, notice: null })),
   ),
 });

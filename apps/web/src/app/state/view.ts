@@ -12,9 +12,11 @@ export interface ViewState {
   readonly theme: ThemeName;
   readonly way: Way | null;
   readonly findingsOpen: boolean;
+  /** What nobody expected, in words, until it is read. */
+  readonly fault: string | null;
 }
 
-const start: ViewState = { units: 'metric', theme: 'shop', way: null, findingsOpen: true };
+const start: ViewState = { units: 'metric', theme: 'shop', way: null, findingsOpen: true, fault: null };
 
 export const viewEvents = createActionGroup({
   source: 'View',
@@ -26,6 +28,8 @@ export const viewEvents = createActionGroup({
     'next theme wanted': emptyProps(),
     'way chosen': props<{ way: Way | null }>(),
     'findings toggled': emptyProps(),
+    'went wrong': props<{ words: string }>(),
+    'fault read': emptyProps(),
   },
 });
 
@@ -47,8 +51,10 @@ export const viewFeature = createFeature({
     on(viewEvents.nextThemeWanted, (state): ViewState => ({ ...state, theme: after(themeNames, state.theme) })),
     on(viewEvents.wayChosen, (state, { way }): ViewState => ({ ...state, way: state.way === way ? null : way })),
     on(viewEvents.findingsToggled, (state): ViewState => ({ ...state, findingsOpen: !state.findingsOpen })),
+    on(viewEvents.wentWrong, (state, { words }): ViewState => ({ ...state, fault: words })),
+    on(viewEvents.faultRead, (state): ViewState => ({ ...state, fault: null })),
   ),
 });
 
-export const { selectUnits: selectUnitSet, selectTheme, selectWay, selectFindingsOpen } = viewFeature;
+export const { selectUnits: selectUnitSet, selectTheme, selectWay, selectFindingsOpen, selectFault } = viewFeature;
 export const selectUnitChoice = createSelector(selectUnitSet, (name): UnitChoice => unitSets[name]);

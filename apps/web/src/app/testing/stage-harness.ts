@@ -1,12 +1,14 @@
-import { provideHttpClient } from '@angular/common/http';
+import { provideHttpClient, withInterceptors } from '@angular/common/http';
 import { provideHttpClientTesting } from '@angular/common/http/testing';
 import { provideZonelessChangeDetection, type Type } from '@angular/core';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
 import { emptyPlan, type Plan } from '@grey-keel/model';
 import { provideState, provideStore, Store } from '@ngrx/store';
-import { catalogueFeature, fleetFeature } from '../state/lists.ts';
-import { planEvents } from '../state/plan.actions.ts';
+import { plainProblems } from '../api/plain-problems.ts';
+import { catalogueFeature } from '../state/catalogue.ts';
+import { fleetFeature } from '../state/fleet.ts';
+import { boatEvents, serverEvents } from '../state/plan.actions.ts';
 import { planFeature } from '../state/plan.reducer.ts';
 import { selectPlan } from '../state/plan.selectors.ts';
 import { viewFeature } from '../state/view.ts';
@@ -22,7 +24,7 @@ export const stageHarness = () => {
       providers: [
         provideZonelessChangeDetection(),
         provideRouter([]),
-        provideHttpClient(),
+        provideHttpClient(withInterceptors([plainProblems])),
         provideHttpClientTesting(),
         provideStore(),
         provideState(planFeature),
@@ -51,8 +53,8 @@ export const stageHarness = () => {
       start: Plan = aPlan(),
       inputs: Record<string, unknown> = {},
     ): Promise<HTMLElement> => {
-      store().dispatch(planEvents.boatChosen({ id: 'test-hull' }));
-      store().dispatch(planEvents.boatLoaded({ boat: opened(start), unsent: [], stuck: [], since: [] }));
+      store().dispatch(boatEvents.boatChosen({ id: 'test-hull' }));
+      store().dispatch(serverEvents.boatLoaded({ boat: opened(start), unsent: [], stuck: [], since: [] }));
       const fixture: ComponentFixture<unknown> = TestBed.createComponent(type);
       for (const [name, value] of Object.entries(inputs)) fixture.componentRef.setInput(name, value);
       await fixture.whenStable();

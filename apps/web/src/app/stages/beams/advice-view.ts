@@ -20,7 +20,7 @@ import {
 import { beamSchools, criteria, type BeamSchool, type CatalogueEntry, type Criterion } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
 import { ChoiceField, choicesOf } from '../../shared/choice-field.ts';
-import { catalogueEvents, catalogueFeature } from '../../state/lists.ts';
+import { catalogueFeature, catalogueViewEvents } from '../../state/catalogue.ts';
 import { openBoat } from '../open-boat.ts';
 import { inBackground } from '../../workers/background.ts';
 import type { RankingWork } from '../../workers/ranking.worker.ts';
@@ -233,7 +233,7 @@ export class AdviceView {
   protected readonly moved = computed(() => Object.keys(this.plan().advice.weights).length > 0);
 
   constructor() {
-    this.store.dispatch(catalogueEvents.wanted());
+    this.store.dispatch(catalogueViewEvents.wanted());
     const ranking = inBackground<RankingWork>(
       () => new Worker(new URL('../../workers/ranking.worker', import.meta.url), { type: 'module' }),
     );

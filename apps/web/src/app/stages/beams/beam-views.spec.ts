@@ -3,7 +3,7 @@ import { HttpTestingController } from '@angular/common/http/testing';
 import { TestBed } from '@angular/core/testing';
 import { emptyPlan, type CatalogueEntry, type Element } from '@grey-keel/model';
 import { GoTo } from '../../shared/go-to.ts';
-import { catalogueEvents } from '../../state/lists.ts';
+import { catalogueServerEvents } from '../../state/catalogue.ts';
 import { aPlan, aTransducer } from '../../testing/plans.ts';
 import { stageHarness } from '../../testing/stage-harness.ts';
 import { AdviceView } from './advice-view.ts';
@@ -42,7 +42,7 @@ describe('the views of the beams', () => {
   const advice = async (): Promise<HTMLElement> => {
     const start = aPlan();
     const root = await page(AdviceView, { ...start, boat: { ...start.boat, hullMaterial: 'aluminium' } });
-    store().dispatch(catalogueEvents.loaded({ entries: catalogue }));
+    store().dispatch(catalogueServerEvents.loaded({ entries: catalogue }));
     await settle();
     return root;
   };
@@ -84,7 +84,7 @@ describe('the views of the beams', () => {
     expect(names(root).length).toBe(3);
     expect(names(root).every((name) => name.includes(' + '))).toBeTrue();
     const bare = await page(AdviceView, emptyPlan('Bare'));
-    store().dispatch(catalogueEvents.loaded({ entries: catalogue }));
+    store().dispatch(catalogueServerEvents.loaded({ entries: catalogue }));
     await settle();
     expect(text(bare, 'p.sheet')).toContain('The water is not described');
   });
@@ -151,7 +151,7 @@ describe('the views of the beams', () => {
 
   it('say on the shopping sheet what is chosen and what it was compared with', async () => {
     const root = await page(ShoppingView);
-    store().dispatch(catalogueEvents.loaded({ entries: catalogue }));
+    store().dispatch(catalogueServerEvents.loaded({ entries: catalogue }));
     await settle();
     expect(text(root, 'article')).toContain('Wide 190');
     expect(root.querySelectorAll('.wide tbody tr').length).toBe(5);
@@ -196,7 +196,7 @@ describe('the views of the beams', () => {
     const [first] = catalogue;
     if (first?.item.type !== 'transducer') return fail('no transducer');
     store().dispatch(
-      catalogueEvents.loaded({ entries: [{ ...first, item: { ...first.item, temperatureSensor: 'built in' } }] }),
+      catalogueServerEvents.loaded({ entries: [{ ...first, item: { ...first.item, temperatureSensor: 'built in' } }] }),
     );
     await settle();
     const before = Object.keys(plan().transducers);
@@ -214,7 +214,7 @@ describe('the views of the beams', () => {
     const { element } = first.item;
     const two = { ...element, name: 'Own two', beams: [...element.beams, ...element.beams] };
     const entries = [{ ...first, id: 'own-two', shipped: false, item: { ...first.item, element: two } }];
-    store().dispatch(catalogueEvents.loaded({ entries }));
+    store().dispatch(catalogueServerEvents.loaded({ entries }));
     await settle();
     expect(text(root, 'gk-catalogue-table')).toContain('derived: source level, efficiency, pulse lengths');
     await press(root, '#edit-own-two');
@@ -232,6 +232,7 @@ describe('the views of the beams', () => {
     expect(kept.beams.map(({ sourceLevelDb }) => sourceLevelDb)).toEqual([undefined, 212]);
     expect([kept.shortestPulseS, kept.longestPulseS]).toEqual([0.0001, 0.001]);
     sent.flush({ ...entries[0], version: 2 });
+    await new Promise((resolve) => setTimeout(resolve));
     await settle();
     expect(text(root, '[role="status"]')).toContain('version 2');
     expect(text(root, '#sheet-title')).toBe('From a data sheet');

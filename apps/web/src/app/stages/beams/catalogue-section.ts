@@ -1,9 +1,7 @@
 import { afterNextRender, ChangeDetectionStrategy, Component, inject, Injector, output, signal } from '@angular/core';
 import type { TransducerEntry } from '@grey-keel/model';
-import { Store } from '@ngrx/store';
 import { problemOf } from '../../api/problem.ts';
-import { ServerApi } from '../../api/server-api.ts';
-import { catalogueEvents } from '../../state/lists.ts';
+import { CatalogueSaving } from '../../state/catalogue-saving.ts';
 import { newId } from '../../state/open-plan.ts';
 import { CatalogueTable, type CatalogueTransducer } from './catalogue-table.ts';
 import { CsvImport } from './csv-import.ts';
@@ -59,43 +57,41 @@ import { PlanPlace } from '../../shared/plan-place.ts';
 export class CatalogueSection {
   readonly placed = output<ToPlace>();
 
-  private readonly store = inject(Store);
-  private readonly api = inject(ServerApi);
+  private readonly saving = inject(CatalogueSaving);
   private readonly injector = inject(Injector);
   protected readonly fromEntry = fromEntry;
   protected readonly catalogueNote = signal('');
   protected readonly edited = signal<CatalogueTransducer | null>(null);
 
-  protected placeFromSheet({ element, mounting }: FromSheet): void {
+  protected async placeFromSheet({ element, mounting }: FromSheet): Promise<void> {
     this.placed.emit({ element, mounting, catalogue: null, temperature: 'none' });
-    const id = `own-${newId()}`;
-    this.api
-      .putInCatalogue(id, { type: 'transducer', element, mountings: [mounting], temperatureSensor: 'none', socket: '' })
-      .subscribe({
-        next: (entry) => {
-          this.store.dispatch(catalogueEvents.entryKept({ entry }));
-          this.catalogueNote.set(`${element.name} is on the boat and in the shop's catalogue.`);
-        },
-        error: (error: unknown) =>
-          this.catalogueNote.set(
-            `${element.name} is on the boat; the catalogue did not take it: ${problemOf(error).detail}`,
-          ),
+    try {
+      await this.saving.one(`own-${newId()}`, {
+        type: 'transducer',
+        element,
+        mountings: [mounting],
+        temperatureSensor: 'none',
+        socket: '',
       });
+      this.catalogueNote.set(`${element.name} is on the boat and in the shop's catalogue.`);
+    } catch (error) {
+      this.catalogueNote.set(
+        `${element.name} is on the boat; the catalogue did not take it: ${problemOf(error).detail}`,
+      );
+    }
   }
 
   /** Boats that carry it keep the version they were given. */
-  protected keep({ id, item }: { readonly id: string; readonly item: TransducerEntry }): void {
-    this.api.putInCatalogue(id, item).subscribe({
-      next: (entry) => {
-        this.store.dispatch(catalogueEvents.entryKept({ entry }));
-        this.edited.set(null);
-        this.catalogueNote.set(
-          `${item.element.name} is kept as version ${entry.version}; boats that carry an older one keep it.`,
-        );
-      },
-      error: (error: unknown) =>
-        this.catalogueNote.set(`${item.element.name} was not kept: ${problemOf(error).detail}`),
-    });
+  protected async keep({ id, item }: { readonly id: string; readonly item: TransducerEntry }): Promise<void> {
+    try {
+      const { version } = await this.saving.one(id, item);
+      this.edited.set(null);
+      this.catalogueNote.set(
+        `${item.element.name} is saved as version ${version}; boats that carry an older one keep it.`,
+      );
+    } catch (error) {
+      this.catalogueNote.set(`${item.element.name} was not saved: ${problemOf(error).detail}`);
+    }
   }
 
   protected edit(entry: CatalogueTransducer): void {

@@ -4,7 +4,7 @@ import type { CatalogueEntry, Element, TransducerEntry } from '@grey-keel/model'
 import { Store } from '@ngrx/store';
 import { InputText } from 'primeng/inputtext';
 import { TableModule } from 'primeng/table';
-import { catalogueEvents, catalogueFeature } from '../../state/lists.ts';
+import { catalogueFeature, catalogueViewEvents } from '../../state/catalogue.ts';
 
 export interface CatalogueTransducer {
   readonly entry: CatalogueEntry;
@@ -155,6 +155,6 @@ export class CatalogueTable {
   }
 
   protected load(): void {
-    this.store.dispatch(catalogueEvents.wanted());
+    this.store.dispatch(catalogueViewEvents.wanted());
   }
 }

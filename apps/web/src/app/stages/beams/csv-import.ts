@@ -2,11 +2,10 @@ import { proxy } from 'comlink';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { csvColumns, csvTemplate, guessColumns, type CsvCatalogue, type CsvKey } from '@grey-keel/core';
 import { Store } from '@ngrx/store';
-import { firstValueFrom } from 'rxjs';
 import { problemOf } from '../../api/problem.ts';
-import { ServerApi } from '../../api/server-api.ts';
+import { CatalogueSaving } from '../../state/catalogue-saving.ts';
 import { saveFile } from '../../shared/save-file.ts';
-import { catalogueEvents, catalogueFeature } from '../../state/lists.ts';
+import { catalogueFeature } from '../../state/catalogue.ts';
 import type { CatalogueCsv, CsvPreview } from '../../workers/catalogue-csv.worker.ts';
 import { inBackground } from '../../workers/background.ts';
 
@@ -153,7 +152,7 @@ const mostFaults = 60;
   `,
 })
 export class CsvImport {
-  private readonly api = inject(ServerApi);
+  private readonly saving = inject(CatalogueSaving);
   private readonly store = inject(Store);
   private readonly csv = inBackground<CatalogueCsv>(
     () => new Worker(new URL('../../workers/catalogue-csv.worker', import.meta.url), { type: 'module' }),
@@ -230,8 +229,7 @@ export class CsvImport {
     this.sending.set(true);
     this.message.set('');
     try {
-      const entries = await firstValueFrom(this.api.importCatalogue([...items]));
-      this.store.dispatch(catalogueEvents.entriesKept({ entries }));
+      const entries = await this.saving.many([...items]);
       this.forget();
       this.done.set(`${entries.length} taken into the catalogue; ${items.length - entries.length} were there already.`);
     } catch (error) {

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { judgeDisplays } from '@grey-keel/core';
 import { Store } from '@ngrx/store';
 import { ComputedNumber } from '../../shared/computed-number.ts';
-import { catalogueFeature } from '../../state/lists.ts';
+import { catalogueFeature } from '../../state/catalogue.ts';
 import { openBoat } from '../open-boat.ts';
 
 /** Which displays can drive what is aboard, be read from each station, and have keys enough. */

@@ -4,7 +4,7 @@ import type { CatalogueEntry } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
-import { catalogueFeature } from '../../state/lists.ts';
+import { catalogueFeature } from '../../state/catalogue.ts';
 import { openBoat } from '../open-boat.ts';
 
 /** Which imaging units, kind by kind: those first that the boat's ways of working look at. */

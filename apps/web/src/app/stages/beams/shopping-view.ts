@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { formatFigure, shoppingOf, type ScorePart } from '@grey-keel/core';
 import { Store } from '@ngrx/store';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
-import { catalogueEvents, catalogueFeature } from '../../state/lists.ts';
+import { catalogueFeature, catalogueViewEvents } from '../../state/catalogue.ts';
 import { openBoat } from '../open-boat.ts';
 import { Printing } from '../printing.ts';
 import { seriesVariable } from '../../shared/series.ts';
@@ -147,7 +147,7 @@ export class ShoppingView {
   protected readonly shopping = computed(() => shoppingOf(this.plan(), this.catalogue()));
 
   constructor() {
-    this.store.dispatch(catalogueEvents.wanted());
+    this.store.dispatch(catalogueViewEvents.wanted());
   }
 
   protected written({ figure }: ScorePart): string {

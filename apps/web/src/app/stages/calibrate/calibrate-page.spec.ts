@@ -1,5 +1,5 @@
 import { emptyPlan } from '@grey-keel/model';
-import { planEvents } from '../../state/plan.actions.ts';
+import { boatEvents } from '../../state/plan.actions.ts';
 import { withHelm } from '../../testing/plans.ts';
 import { stageHarness } from '../../testing/stage-harness.ts';
 import { CalibratePage } from './calibrate-page.ts';
@@ -54,7 +54,7 @@ describe('the calibration', () => {
     await press(root, '#result .chief');
     expect(text(root, '[data-sounder="a-wide"]')).toContain('fresh');
     store().dispatch(
-      planEvents.edited({
+      boatEvents.edited({
         revisionId: crypto.randomUUID(),
         label: 'x',
         edits: [{ type: 'describeTransducer', id: 'a-wide', changes: { aboveKeelM: 0.3 } }],

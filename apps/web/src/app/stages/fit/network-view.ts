@@ -15,7 +15,7 @@ import { Store } from '@ngrx/store';
 import { ChoiceField } from '../../shared/choice-field.ts';
 import { QuantityField } from '../../shared/quantity-field.ts';
 import { TextField } from '../../shared/text-field.ts';
-import { catalogueEvents, catalogueFeature } from '../../state/lists.ts';
+import { catalogueFeature, catalogueViewEvents } from '../../state/catalogue.ts';
 import { openBoat } from '../open-boat.ts';
 import { seriesVariable } from '../../shared/series.ts';
 import { NetworkDiagram } from './network-diagram.ts';
@@ -262,7 +262,7 @@ export class NetworkView {
   }
 
   constructor() {
-    this.store.dispatch(catalogueEvents.wanted());
+    this.store.dispatch(catalogueViewEvents.wanted());
   }
 
   /** What its catalogue entry says of its plug; nothing where it is of unknown making. */

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, output } f
 import type { DisplayEntry, FittedDisplay, NamedSocket } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
 import { ChoiceField } from '../../shared/choice-field.ts';
-import { catalogueEvents, catalogueFeature } from '../../state/lists.ts';
+import { catalogueFeature, catalogueViewEvents } from '../../state/catalogue.ts';
 
 /** A display as its catalogue entry has it, and the sockets it comes with. */
 export interface ChosenDisplay {
@@ -66,7 +66,7 @@ export class DisplayPicker {
   }
 
   protected load(): void {
-    this.store.dispatch(catalogueEvents.wanted());
+    this.store.dispatch(catalogueViewEvents.wanted());
   }
 
   protected take(id: string): void {

@@ -2,7 +2,7 @@ import type { CatalogueEntry } from '@grey-keel/model';
 import { SplitComponent } from 'angular-split';
 import { TestBed } from '@angular/core/testing';
 import { By } from '@angular/platform-browser';
-import { catalogueEvents } from '../../state/lists.ts';
+import { catalogueServerEvents } from '../../state/catalogue.ts';
 import { viewEvents } from '../../state/view.ts';
 import { aPlan } from '../../testing/plans.ts';
 import { stageHarness } from '../../testing/stage-harness.ts';
@@ -52,7 +52,7 @@ describe('Pages', () => {
 
   it('fits a display from the catalogue, keeps how it is looked at, and takes it off with its pages', async () => {
     const root = await page(PagesPage, { ...fitted(), displays: { helm: { ...display, readAtNight: true } } });
-    store().dispatch(catalogueEvents.loaded({ entries: [entry] }));
+    store().dispatch(catalogueServerEvents.loaded({ entries: [entry] }));
     await settle();
     await choose(root, '#display-helm', 'big');
     expect(plan().displays['helm']).toEqual(
