@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { fieldWords } from '../fields/field-words.ts';
 import { nameSchema } from './id.ts';
 
 export const hullForms = ['planing monohull', 'displacement', 'catamaran', 'flat-bottomed'] as const;
@@ -14,31 +15,70 @@ export const propulsions = [
 ] as const;
 
 export const boatSchema = z.strictObject({
-  name: nameSchema,
-  lengthM: z.number().min(2).max(60).nullable(),
-  beamM: z.number().min(0.5).max(20).nullable(),
+  name: nameSchema.clone().register(fieldWords, { label: 'Name' }),
+  lengthM: z.number().min(2).max(60).nullable().register(fieldWords, { label: 'Length', quantity: 'length' }),
+  beamM: z.number().min(0.5).max(20).nullable().register(fieldWords, { label: 'Beam', quantity: 'length' }),
   /** The keel's lowest point below the waterline as it floats when calibrated. */
-  draughtM: z.number().min(0.05).max(10).nullable(),
-  hullForm: z.enum(hullForms),
+  draughtM: z
+    .number()
+    .min(0.05)
+    .max(10)
+    .nullable()
+    .register(fieldWords, { label: 'Draught to the keel', quantity: 'length' }),
+  hullForm: z.enum(hullForms).register(fieldWords, { label: 'Hull form' }),
   /** Rise of the bottom at the transom from the level, to each side; left out or null where not measured. */
-  deadriseDeg: z.number().min(0).max(45).nullable().optional(),
+  deadriseDeg: z
+    .number()
+    .min(0)
+    .max(45)
+    .nullable()
+    .optional()
+    .register(fieldWords, { label: 'Deadrise of the bottom', quantity: 'angle' }),
   /** How far the bow rises when running; left out or null where not measured. */
-  runningTrimDeg: z.number().min(0).max(15).nullable().optional(),
+  runningTrimDeg: z
+    .number()
+    .min(0)
+    .max(15)
+    .nullable()
+    .optional()
+    .register(fieldWords, { label: 'Bow up when running', quantity: 'angle' }),
   /** The bow's highest point ahead, above the water at rest; left out or null where not measured. */
-  bowHeightM: z.number().min(0.1).max(12).nullable().optional(),
-  hullMaterial: z.enum(hullMaterials),
-  propulsion: z.enum(propulsions),
-  cruiseSpeedMps: z.number().min(0).max(60).nullable(),
-  topSpeedMps: z.number().min(0).max(60).nullable(),
-  systemVoltageV: z.number().min(6).max(60).nullable(),
+  bowHeightM: z
+    .number()
+    .min(0.1)
+    .max(12)
+    .nullable()
+    .optional()
+    .register(fieldWords, { label: 'Bow above the water', quantity: 'length' }),
+  hullMaterial: z.enum(hullMaterials).register(fieldWords, { label: 'Material' }),
+  propulsion: z.enum(propulsions).register(fieldWords, { label: 'Propulsion' }),
+  cruiseSpeedMps: z
+    .number()
+    .min(0)
+    .max(60)
+    .nullable()
+    .register(fieldWords, { label: 'Cruise speed', quantity: 'speed' }),
+  topSpeedMps: z.number().min(0).max(60).nullable().register(fieldWords, { label: 'Top speed', quantity: 'speed' }),
+  systemVoltageV: z
+    .number()
+    .min(6)
+    .max(60)
+    .nullable()
+    .register(fieldWords, { label: 'Electrical system', quantity: 'voltage' }),
   /** An electric motor at the bow, that a unit can hang on; left out where it was not asked. */
-  bowMotor: z.boolean().optional(),
+  bowMotor: z.boolean().optional().register(fieldWords, { label: 'electric bow motor' }),
   /**
    * What the boat's own electrics put into a sonar receiver at rest, dB re 1 µPa in a band of 1 kHz, as the sea trial
    * found it; left out or null while it is taken from supply and engine.
    */
-  electricalFloorDb: z.number().min(20).max(130).nullable().optional(),
-  notes: z.string().max(4000),
+  electricalFloorDb: z
+    .number()
+    .min(20)
+    .max(130)
+    .nullable()
+    .optional()
+    .register(fieldWords, { label: 'Electrical noise in 1 kHz', quantity: 'level' }),
+  notes: z.string().max(4000).register(fieldWords, { label: 'Notes' }),
 });
 /** What of the hull the places on it were chosen for. */
 export const fittedHullSchema = boatSchema.pick({ lengthM: true, beamM: true, draughtM: true, hullForm: true });

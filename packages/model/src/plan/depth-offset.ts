@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { fieldWords } from '../fields/field-words.ts';
 import { depthPairSchema } from '../readings/depth-pair.ts';
 import { instantSchema, recordById } from './id.ts';
 import { displayWaters } from './source.ts';
@@ -9,8 +10,16 @@ export type DepthReference = z.output<typeof depthReferenceSchema>;
 
 /** What was entered on the display, and what it was worked out from. */
 export const enteredOffsetSchema = z.strictObject({
-  offsetM: z.number().min(-20).max(20),
-  standardErrorM: z.number().min(0).nullable(),
+  offsetM: z
+    .number()
+    .min(-20)
+    .max(20)
+    .register(fieldWords, { label: 'Offset entered', quantity: 'length', signed: true }),
+  standardErrorM: z
+    .number()
+    .min(0)
+    .nullable()
+    .register(fieldWords, { label: 'Its standard error', quantity: 'length' }),
   at: instantSchema,
   /** Why it was entered although something spoke against it; left out where nothing did. */
   reason: z.string().min(3, 'Say in a few words why it is entered all the same.').max(300).optional(),
@@ -23,25 +32,34 @@ export type EnteredOffset = z.output<typeof enteredOffsetSchema>;
 
 /** The water a set of readings was taken in: it sets the speed of sound they are worked out with. */
 export const readingWaterSchema = z.strictObject({
-  temperatureC: z.number().min(0).max(40),
-  salinityPpt: z.number().min(0).max(40),
+  temperatureC: z.number().min(0).max(40).register(fieldWords, { label: 'Water was', quantity: 'temperature' }),
+  salinityPpt: z.number().min(0).max(40).register(fieldWords, { label: 'with salt', quantity: 'salinity' }),
 });
 export type ReadingWater = z.output<typeof readingWaterSchema>;
 
 /** How one transducer's depth is calibrated. */
 export const depthOffsetSchema = z.strictObject({
-  reference: depthReferenceSchema,
+  reference: depthReferenceSchema.clone().register(fieldWords, { label: 'Counted from' }),
   /** The offset already set in the display while the readings were taken. */
-  offsetSetM: z.number().min(-20).max(20),
+  offsetSetM: z
+    .number()
+    .min(-20)
+    .max(20)
+    .register(fieldWords, { label: 'Offset set in the display', quantity: 'length', signed: true }),
   /** What the display was set to while these were read; left out for what Sources says it is set to. */
   displaySetTo: z.enum([...displayWaters, 'own figure']).optional(),
   /** The speed of sound it used then, where that is a figure of its own; null for what a water type or Sources gives. */
-  soundSpeedAssumedMps: z.number().min(1300).max(1700).nullable(),
+  soundSpeedAssumedMps: z
+    .number()
+    .min(1300)
+    .max(1700)
+    .nullable()
+    .register(fieldWords, { label: 'Its speed of sound', quantity: 'soundSpeed' }),
   /** Left out or null where nobody said: then the working water of the brief is taken. */
   takenIn: readingWaterSchema.nullable().optional(),
-  toleranceM: z.number().min(0.01).max(5),
+  toleranceM: z.number().min(0.01).max(5).register(fieldWords, { label: 'Your tolerance', quantity: 'length' }),
   /** The smallest step the display shows. */
-  displayResolutionM: z.number().min(0.001).max(2),
+  displayResolutionM: z.number().min(0.001).max(2).register(fieldWords, { label: 'Display steps', quantity: 'length' }),
   readings: recordById(depthPairSchema, 400),
   entered: enteredOffsetSchema.nullable(),
 });

@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { fieldWords } from '../fields/field-words.ts';
 import { idSchema, lineSchema, recordById } from './id.ts';
 import { sonarKindSchema } from './transducer.ts';
 
@@ -6,7 +7,7 @@ import { sonarKindSchema } from './transducer.ts';
 export const socketSchema = z.strictObject({
   plug: lineSchema(40).min(1, 'A plug has a name.'),
   drives: z.array(sonarKindSchema).min(1, 'It drives at least one kind of sonar.').max(5),
-  atOnce: z.number().int().min(1).max(4),
+  atOnce: z.number().int().min(1).max(4).register(fieldWords, { label: 'Works at once', quantity: 'count' }),
 });
 export type Socket = z.output<typeof socketSchema>;
 
@@ -20,8 +21,19 @@ export const linkSchema = z.strictObject({
   /** What its plug is called; a socket of the same name takes it. */
   plug: lineSchema(40),
   /** A lead between the two that leaves one of its beams out, by its place in the list; null where none stands between. */
-  adapterDisables: z.number().int().min(0).max(5).nullable(),
-  cableM: z.number().min(0).max(60).nullable(),
+  adapterDisables: z
+    .number()
+    .int()
+    .min(0)
+    .max(5)
+    .nullable()
+    .register(fieldWords, { label: 'Beam that its adapter disables', quantity: 'count' }),
+  cableM: z
+    .number()
+    .min(0)
+    .max(60)
+    .nullable()
+    .register(fieldWords, { label: 'Cable', quantity: 'length', decimals: 1 }),
 });
 export type Link = z.output<typeof linkSchema>;
 
@@ -32,19 +44,24 @@ export const networkDeviceSchema = z.strictObject({
   sockets: z.array(namedSocketSchema).max(mostSockets),
   onBackbone: z.boolean(),
   /** From the tee to the device. */
-  dropM: z.number().min(0).max(60).nullable(),
+  dropM: z.number().min(0).max(60).nullable().register(fieldWords, { label: 'Drop', quantity: 'length', decimals: 1 }),
   /** What it draws from the backbone, in loads of 50 mA. */
-  loads: z.number().int().min(0).max(40),
+  loads: z.number().int().min(0).max(40).register(fieldWords, { label: 'Loads of 50 mA', quantity: 'count' }),
 });
 export type NetworkDevice = z.output<typeof networkDeviceSchema>;
 
 export const backboneSchema = z.strictObject({
-  lengthM: z.number().min(0).max(300).nullable(),
-  terminators: z.number().int().min(0).max(8),
+  lengthM: z
+    .number()
+    .min(0)
+    .max(300)
+    .nullable()
+    .register(fieldWords, { label: 'Backbone, end to end', quantity: 'length', decimals: 1 }),
+  terminators: z.number().int().min(0).max(8).register(fieldWords, { label: 'Terminators', quantity: 'count' }),
   /** Where power is fed in. */
-  supplies: z.number().int().min(0).max(8),
+  supplies: z.number().int().min(0).max(8).register(fieldWords, { label: 'Supplies', quantity: 'count' }),
   /** What the fuse of that feed lets through. */
-  supplyA: z.number().min(0.5).max(20),
+  supplyA: z.number().min(0.5).max(20).register(fieldWords, { label: 'Its fuse', quantity: 'current' }),
 });
 export type Backbone = z.output<typeof backboneSchema>;
 

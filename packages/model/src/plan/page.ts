@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { fieldWords } from '../fields/field-words.ts';
 import { idSchema, nameSchema, recordById } from './id.ts';
 import { waySetSchema } from './ways.ts';
 
@@ -13,7 +14,12 @@ export const paneSchema = z.strictObject({
   share: shareSchema,
   view: viewSchema,
   /** Sounder and fans: how deep; side-scan: how far to each side; chart: across the pane. Null is automatic. */
-  rangeM: z.number().min(1).max(100_000).nullable(),
+  rangeM: z
+    .number()
+    .min(1)
+    .max(100_000)
+    .nullable()
+    .register(fieldWords, { label: 'Range (empty: automatic)', quantity: 'depth' }),
 });
 export type Pane = z.output<typeof paneSchema>;
 
@@ -34,7 +40,7 @@ export type Readout = z.output<typeof readoutSchema>;
 /** A number that lies over a page: the height of its digits in pixels, and its upper left corner as shares of the screen. */
 export const pageNumberSchema = z.strictObject({
   shows: readoutSchema,
-  heightPx: z.number().int().min(6).max(800),
+  heightPx: z.number().int().min(6).max(800).register(fieldWords, { label: 'Height of a digit', quantity: 'pixels' }),
   x: z.number().min(0).max(1),
   y: z.number().min(0).max(1),
 });

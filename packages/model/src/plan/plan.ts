@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { fieldWords } from '../fields/field-words.ts';
 import { adviceSchema } from './advice.ts';
 import { boatSchema, fittedHullSchema } from './boat.ts';
 import { depthOffsetSchema } from './depth-offset.ts';
@@ -40,7 +41,11 @@ export const planSchema = z.strictObject({
   /** The water and depth that the pictures and the card are drawn for. */
   working: z.strictObject({
     waterId: idSchema.nullable(),
-    depthM: z.number().min(0.5).max(2000),
+    depthM: z
+      .number()
+      .min(0.5)
+      .max(2000)
+      .register(fieldWords, { label: 'Working depth', quantity: 'depth', decimals: 1 }),
   }),
   transducers: recordById(transducerSchema, 60),
   /** By transducer. */

@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { fieldWords } from '../fields/field-words.ts';
 import { idSchema, nameSchema, recordById } from './id.ts';
 import { waysOfWorking, waySetSchema } from './ways.ts';
 
@@ -55,26 +56,42 @@ export const batterySchema = z.strictObject({
   chemistry: chemistrySchema,
   /** Only for lithium; flat where left out. */
   curve: z.enum(lithiumCurves).optional(),
-  nominalV: z.number().min(6).max(60),
-  capacityAh: z.number().min(1).max(2000),
+  nominalV: z.number().min(6).max(60).register(fieldWords, { label: 'Nominal', quantity: 'voltage', decimals: 0 }),
+  capacityAh: z.number().min(1).max(2000).register(fieldWords, { label: 'Capacity', quantity: 'charge', decimals: 0 }),
   /** What is left of that capacity with age, as the last visit found it. */
-  capacityLeft: z.number().min(0.1).max(1),
+  capacityLeft: z
+    .number()
+    .min(0.1)
+    .max(1)
+    .register(fieldWords, { label: 'Left of it with age', quantity: 'fraction', decimals: 0 }),
   /** Only for lead-acid: 1.1 to 1.3 for most. */
-  peukert: z.number().min(1).max(1.6),
-  internalOhm: z.number().min(0).max(0.5),
+  peukert: z
+    .number()
+    .min(1)
+    .max(1.6)
+    .register(fieldWords, { label: 'Peukert, lead-acid', quantity: 'count', decimals: 2 }),
+  internalOhm: z
+    .number()
+    .min(0)
+    .max(0.5)
+    .register(fieldWords, { label: 'Inner resistance', quantity: 'resistance', decimals: 1 }),
   /** What an engine's starter takes from it; 0 where it starts none. */
-  crankingA: z.number().min(0).max(2000),
+  crankingA: z
+    .number()
+    .min(0)
+    .max(2000)
+    .register(fieldWords, { label: 'Starter takes', quantity: 'current', decimals: 0 }),
   /** What it is charged at, at the most. */
-  chargingV: z.number().min(6).max(70),
+  chargingV: z.number().min(6).max(70).register(fieldWords, { label: 'Charged at', quantity: 'voltage', decimals: 1 }),
 });
 export type Battery = z.output<typeof batterySchema>;
 
 export const loadSchema = z.strictObject({
   name: nameSchema,
-  currentA: z.number().min(0).max(500),
+  currentA: z.number().min(0).max(500).register(fieldWords, { label: 'Draws', quantity: 'current' }),
   /** What the device stands, from its sheet; null where it is silent. */
-  lowestV: z.number().min(3).max(60).nullable(),
-  highestV: z.number().min(6).max(80).nullable(),
+  lowestV: z.number().min(3).max(60).nullable().register(fieldWords, { label: 'Lowest', quantity: 'voltage' }),
+  highestV: z.number().min(6).max(80).nullable().register(fieldWords, { label: 'Highest', quantity: 'voltage' }),
   runsIn: waySetSchema,
   /** The station whose screen it is, or the piece of equipment; left out or null for what is neither. */
   deviceId: idSchema.nullable().optional(),
@@ -85,16 +102,20 @@ export type Load = z.output<typeof loadSchema>;
 export const circuitSchema = z.strictObject({
   name: nameSchema,
   batteryId: idSchema.nullable(),
-  oneWayLengthM: z.number().min(0.1).max(60),
+  oneWayLengthM: z.number().min(0.1).max(60).register(fieldWords, { label: 'Length, one way', quantity: 'length' }),
   gauge: gaugeSchema,
   conductor: conductorSchema,
   /** The wire's own temperature: an engine space is warm. */
-  temperatureC: z.number().min(-20).max(90),
+  temperatureC: z
+    .number()
+    .min(-20)
+    .max(90)
+    .register(fieldWords, { label: 'Wire’s temperature', quantity: 'temperature' }),
   /** As printed on the cable; left out or null where nothing is printed or nobody looked. */
   insulationC: z.literal(insulationRatingsC).nullable().optional(),
-  fuseA: z.number().min(0.5).max(600).nullable(),
+  fuseA: z.number().min(0.5).max(600).nullable().register(fieldWords, { label: 'Fuse', quantity: 'current' }),
   /** Along the wire from the battery's positive post. */
-  fuseFromPostM: z.number().min(0).max(20),
+  fuseFromPostM: z.number().min(0).max(20).register(fieldWords, { label: 'Fuse from the post', quantity: 'length' }),
   loads: recordById(loadSchema, 60),
 });
 export type Circuit = z.output<typeof circuitSchema>;
@@ -103,6 +124,9 @@ export const powerSchema = z.strictObject({
   batteries: recordById(batterySchema, 20),
   circuits: recordById(circuitSchema, 80),
   /** Hours a day in each way of working. */
-  hours: z.partialRecord(z.enum(waysOfWorking), z.number().min(0).max(24)),
+  hours: z.partialRecord(
+    z.enum(waysOfWorking),
+    z.number().min(0).max(24).register(fieldWords, { label: 'Hours a day', quantity: 'hours' }),
+  ),
 });
 export type Power = z.output<typeof powerSchema>;

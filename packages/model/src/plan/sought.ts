@@ -1,14 +1,25 @@
 import * as z from 'zod';
+import { fieldWords } from '../fields/field-words.ts';
 import { nameSchema } from './id.ts';
 
 export const bottoms = ['open water', 'mud', 'sand', 'gravel', 'rock', 'weed', 'ledges', 'wreck'] as const;
 
 /** A fish or a thing that is looked for. */
 export const soughtSchema = z.strictObject({
-  name: nameSchema,
-  lengthCm: z.number().min(1).max(1500).nullable(),
-  shallowestM: z.number().min(0).max(11000).nullable(),
-  deepestM: z.number().min(0).max(11000).nullable(),
+  name: nameSchema.clone().register(fieldWords, { label: 'Fish or thing' }),
+  lengthCm: z
+    .number()
+    .min(1)
+    .max(1500)
+    .nullable()
+    .register(fieldWords, { label: 'Its length', quantity: 'fishLength' }),
+  shallowestM: z
+    .number()
+    .min(0)
+    .max(11000)
+    .nullable()
+    .register(fieldWords, { label: 'Stands from', quantity: 'depth' }),
+  deepestM: z.number().min(0).max(11000).nullable().register(fieldWords, { label: 'down to', quantity: 'depth' }),
   over: z.enum(bottoms),
 });
 export type Sought = z.output<typeof soughtSchema>;

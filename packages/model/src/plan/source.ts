@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { fieldWords } from '../fields/field-words.ts';
 import { idSchema, lineSchema } from './id.ts';
 
 /** What a station shows that some sensor has to feed. */
@@ -25,7 +26,12 @@ export const sourceSchema = z.strictObject({
   selected: lineSchema(60),
   temperature: z.enum(temperatureSensors),
   /** How long it takes to appear after power is on. */
-  appearsAfterS: z.number().min(0).max(1800).nullable(),
+  appearsAfterS: z
+    .number()
+    .min(0)
+    .max(1800)
+    .nullable()
+    .register(fieldWords, { label: 'Appears after', quantity: 'wait' }),
 });
 export type Source = z.output<typeof sourceSchema>;
 
@@ -48,11 +54,29 @@ export type Housekeeping = z.output<typeof housekeepingSchema>;
 
 /** At what a display calls: the depth it shows, the voltage it sees, what the engine says. Left out or null where off. */
 export const alarmsSchema = z.strictObject({
-  shallowM: z.number().min(0.1).max(500).nullable().optional(),
-  lowVoltageV: z.number().min(3).max(60).nullable().optional(),
-  engineTemperatureC: z.number().min(20).max(200).nullable().optional(),
+  shallowM: z
+    .number()
+    .min(0.1)
+    .max(500)
+    .nullable()
+    .optional()
+    .register(fieldWords, { label: 'Shallow water', quantity: 'depth', decimals: 1 }),
+  lowVoltageV: z
+    .number()
+    .min(3)
+    .max(60)
+    .nullable()
+    .optional()
+    .register(fieldWords, { label: 'Low voltage', quantity: 'voltage', decimals: 1 }),
+  engineTemperatureC: z
+    .number()
+    .min(20)
+    .max(200)
+    .nullable()
+    .optional()
+    .register(fieldWords, { label: 'Engine temperature', quantity: 'temperature', decimals: 1 }),
   /** The time whoever hears the shallow alarm needs to act, for what each speed costs in it; 10 s where left out. */
-  actInS: z.number().min(1).max(120).optional(),
+  actInS: z.number().min(1).max(120).optional().register(fieldWords, { label: 'Time to act', quantity: 'wait' }),
 });
 export type Alarms = z.output<typeof alarmsSchema>;
 
@@ -63,7 +87,13 @@ export const displayDepthUnits = ['m', 'ft', 'fathom'] as const;
 export const unitSettingsSchema = z.strictObject({
   waterType: z.enum(displayWaters).nullable(),
   /** A figure of its own that the display uses in place of a water type; left out or null where it has none. */
-  ownSoundSpeedMps: z.number().min(1300).max(1700).nullable().optional(),
+  ownSoundSpeedMps: z
+    .number()
+    .min(1300)
+    .max(1700)
+    .nullable()
+    .optional()
+    .register(fieldWords, { label: 'Speed of sound', quantity: 'soundSpeed' }),
   /** The unit it shows depth in and alarms by, and its smallest step in that unit; left out where not looked at. */
   depthUnit: z.enum(displayDepthUnits).optional(),
   depthStep: z.number().min(0.01).max(5).optional(),

@@ -9,7 +9,7 @@ import {
   signal,
 } from '@angular/core';
 import { formatNumber, parseFigure, toDisplay, toSi, unitFor } from '@grey-keel/core/units';
-import type { Quantity } from '@grey-keel/model';
+import { wordsOf, type Quantity } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
 import { InputText } from 'primeng/inputtext';
 import * as z from 'zod';
@@ -27,7 +27,7 @@ import { PlanPlace } from './plan-place.ts';
   hostDirectives: [{ directive: PlanPlace, inputs: ['gkPlace: at'] }],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <label [for]="fieldId()" [class.hidden-label]="labelHidden()">{{ label() }}</label>
+    <label [for]="fieldId()" [class.hidden-label]="labelHidden()">{{ name() }}</label>
     <span
       class="box"
       [style.--unit-length]="shown().symbol.length"
@@ -99,21 +99,25 @@ import { PlanPlace } from './plan-place.ts';
   `,
 })
 export class QuantityField {
-  readonly label = input.required<string>();
+  /** Where it is called otherwise than its schema says. */
+  readonly label = input<string>();
   readonly labelHidden = input(false);
   readonly fieldId = input.required<string>();
   readonly value = input.required<number | null>();
-  readonly quantity = input.required<Quantity>();
-  /** The schema of the value in SI: says whether it may be missing and between what it lies. */
+  /** The schema of the value in SI: says what it is called and measures, whether it may be missing and between what it lies. */
   readonly schema = input.required<z.ZodType>();
-  readonly signed = input(false);
-  readonly decimals = input<number | null>(null);
+  /** For a number that is no field of the plan, so that its schema does not say it. */
+  readonly quantity = input<Quantity>();
+  readonly decimals = input<number>();
   readonly changed = output<number | null>();
 
   private readonly units = inject(Store).selectSignal(selectUnitChoice);
-  protected readonly shown = computed(() => unitFor(this.quantity(), this.units()));
+  private readonly words = computed(() => wordsOf(this.schema()));
+  protected readonly name = computed(() => this.label() ?? this.words()?.label ?? '');
+  private readonly measures = computed(() => this.quantity() ?? this.words()?.quantity ?? 'count');
+  protected readonly shown = computed(() => unitFor(this.measures(), this.units()));
   private readonly limits = computed(() => limitsOf(this.schema()));
-  private readonly places = computed(() => this.decimals() ?? this.shown().decimals);
+  private readonly places = computed(() => this.decimals() ?? this.words()?.decimals ?? this.shown().decimals);
   protected readonly written = computed(() => this.write(this.value()));
   /** The newest value, also where keys come faster than it travels through the store and back. */
   private readonly newest = linkedSignal(() => this.value());
@@ -134,8 +138,8 @@ export class QuantityField {
     const text = this.typed().trim();
     if (text === this.written()) return this.problem.set('');
     if (text === '') return this.offer(null);
-    const parsed = parseFigure(text, this.quantity(), this.units());
-    if (!parsed.ok) return this.problem.set(`${this.label()}: ${parsed.message}`);
+    const parsed = parseFigure(text, this.measures(), this.units());
+    if (!parsed.ok) return this.problem.set(`${this.name()}: ${parsed.message}`);
     this.offer(parsed.value);
   }
 
@@ -149,7 +153,9 @@ export class QuantityField {
   }
 
   private write(value: number | null): string {
-    return value === null ? '' : formatNumber(toDisplay(value, this.shown()), this.places(), this.signed());
+    return value === null
+      ? ''
+      : formatNumber(toDisplay(value, this.shown()), this.places(), this.words()?.signed ?? false);
   }
 
   private offer(value: number | null): void {
@@ -158,8 +164,8 @@ export class QuantityField {
     if (!valid.success)
       return this.problem.set(
         value === null
-          ? `${this.label()} cannot be left empty.`
-          : `${this.label()} must lie within ${limits ? rangeInWords(limits, this.shown()) : 'its bounds'}.`,
+          ? `${this.name()} cannot be left empty.`
+          : `${this.name()} must lie within ${limits ? rangeInWords(limits, this.shown()) : 'its bounds'}.`,
       );
     this.problem.set('');
     this.newest.set(value);

@@ -1,4 +1,5 @@
-import { ChangeDetectionStrategy, Component, input, linkedSignal, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
+import { wordsOf } from '@grey-keel/model';
 import { InputText } from 'primeng/inputtext';
 import * as z from 'zod';
 import { PlanPlace } from './plan-place.ts';
@@ -10,7 +11,7 @@ import { PlanPlace } from './plan-place.ts';
   hostDirectives: [{ directive: PlanPlace, inputs: ['gkPlace: at'] }],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <label [for]="fieldId()">{{ label() }}</label>
+    <label [for]="fieldId()">{{ name() }}</label>
     <input
       pInputText
       type="text"
@@ -53,12 +54,14 @@ import { PlanPlace } from './plan-place.ts';
   `,
 })
 export class TextField {
-  readonly label = input.required<string>();
+  /** Where it is called otherwise than its schema says. */
+  readonly label = input<string>();
   readonly fieldId = input.required<string>();
   readonly value = input.required<string>();
   readonly schema = input.required<z.ZodType<string>>();
   readonly changed = output<string>();
 
+  protected readonly name = computed(() => this.label() ?? wordsOf(this.schema())?.label ?? '');
   protected readonly typed = linkedSignal(() => this.value());
   /** Gone when the field is given another value. */
   protected readonly problem = linkedSignal({ source: () => this.value(), computation: () => '' });

@@ -1,14 +1,18 @@
 import { formatFigure, type UnitChoice } from '@grey-keel/core/units';
-import type { Path, Plan, Quantity } from '@grey-keel/model';
+import { planSchema, schemaAt, wordsOf, type FieldWords, type Path, type Plan } from '@grey-keel/model';
 
-/** The unit a name of the plan ends with; a person sees units where the figure stands. */
-const unitEnding = /(?:M|C|Deg|Db|Hz|Px|Ppt|Mps|W|Ph)$/;
+const nameInWords = (name: string): string => name.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`).trim();
 
-const fieldInWords = (name: string): string =>
-  name
-    .replace(unitEnding, '')
-    .replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`)
-    .trim();
+const wordsAt = (path: Path): FieldWords | null => {
+  const schema = schemaAt(planSchema, path);
+  return schema && wordsOf(schema);
+};
+
+/** Within a sentence a field's name begins small. */
+const fieldInWords = (path: Path, name: string): string => {
+  const label = wordsAt(path)?.label;
+  return label === undefined ? nameInWords(name) : label.charAt(0).toLowerCase() + label.slice(1);
+};
 
 const property = (value: unknown, key: string | number): unknown =>
   typeof value === 'object' && value !== null ? (value as Record<string | number, unknown>)[key] : undefined;
@@ -21,7 +25,8 @@ export const pathInWords = (plan: Plan, path: Path): string => {
     value = property(value, key);
     const name = property(value, 'name');
     if (typeof name === 'string' && name !== '') words.push(name);
-    else if (typeof key === 'string' && (depth === 0 || /^[a-z][A-Za-z]*$/.test(key))) words.push(fieldInWords(key));
+    else if (typeof key === 'string' && (depth === 0 || /^[a-z][A-Za-z]*$/.test(key)))
+      words.push(fieldInWords(path.slice(0, depth + 1), key));
   }
   return words.join(', ');
 };
@@ -33,24 +38,13 @@ export const pathsInWords = (plan: Plan, paths: readonly Path[], most = 3): stri
   return things.slice(0, most).join('; ') + (left > 0 ? ` and ${left} more` : '');
 };
 
-/** What the ending of a field's name says its number is. */
-const quantityEndings: readonly (readonly [ending: RegExp, quantity: Quantity])[] = [
-  [/^depthM$|DepthM$|shallowestM$|deepestM$|greatestM$/i, 'depth'],
-  [/M$/, 'length'],
-  [/Mps$/, 'speed'],
-  [/C$/, 'temperature'],
-  [/Deg$/, 'angle'],
-  [/Hz$/, 'frequency'],
-];
-
 /** A value of the plan as a person reads it where two of them are to be told apart: numbers with their unit. */
 export const valueInWords = (path: Path, value: unknown, units: UnitChoice): string => {
   if (value === undefined) return 'deleted';
   if (value === null || value === '') return 'nothing';
-  const field = String(path[path.length - 1] ?? '');
   if (typeof value === 'number') {
-    const quantity = quantityEndings.find(([ending]) => ending.test(field))?.[1];
-    return quantity ? formatFigure({ value, quantity }, units, { decimals: 2 }) : String(value);
+    const { quantity, decimals = 2 } = wordsAt(path) ?? {};
+    return quantity ? formatFigure({ value, quantity }, units, { decimals }) : String(value);
   }
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
   if (typeof value === 'string') return value;

@@ -103,17 +103,13 @@ export interface FishMovedAhead {
             />
           }
           <gk-quantity-field
-            label="Tilt, down"
             fieldId="forward-tilt"
-            quantity="angle"
             [value]="setting().tiltDeg"
             [schema]="schema.tiltDeg"
             (changed)="set({ tiltDeg: $event ?? 0 })"
           />
           <gk-quantity-field
-            label="Set to look as far as"
             fieldId="forward-range"
-            quantity="length"
             [value]="setting().rangeM"
             [schema]="schema.rangeM"
             (changed)="set({ rangeM: $event ?? setting().rangeM })"

@@ -108,17 +108,13 @@ const stateWords: Record<FishSeen['state'], string> = {
         <h2 id="lie-title">Bottom, boat and water</h2>
         <div class="fields">
           <gk-quantity-field
-            label="Slope, down to starboard"
             fieldId="scene-slope"
-            quantity="angle"
             [value]="scene().slopeDeg"
             [schema]="schema.slopeDeg"
             (changed)="set({ slopeDeg: $event ?? 0 })"
           />
           <gk-quantity-field
-            label="Roll to starboard"
             fieldId="scene-roll"
-            quantity="angle"
             [value]="scene().rollDeg"
             [schema]="schema.rollDeg"
             (changed)="set({ rollDeg: $event ?? 0 })"
@@ -132,9 +128,7 @@ const stateWords: Record<FishSeen['state'], string> = {
             (changed)="set({ pitchDeg: $event ?? 0 })"
           />
           <gk-quantity-field
-            label="Wind"
             fieldId="scene-wind"
-            quantity="speed"
             [value]="scene().windMps"
             [schema]="schema.windMps"
             (changed)="set({ windMps: $event ?? 0 })"

@@ -49,13 +49,7 @@ const isFan = (kind: SonarKind): boolean => kind !== 'sounder' && kind !== 'sect
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <form class="fields" (submit)="add($event)" aria-label="Transducer from a data sheet">
-      <gk-text-field
-        label="Name"
-        fieldId="sheet-name"
-        [value]="name()"
-        [schema]="element.name"
-        (changed)="name.set($event)"
-      />
+      <gk-text-field fieldId="sheet-name" [value]="name()" [schema]="element.name" (changed)="name.set($event)" />
       <gk-choice-field
         label="Kind"
         fieldId="sheet-kind"
@@ -71,17 +65,13 @@ const isFan = (kind: SonarKind): boolean => kind !== 'sounder' && kind !== 'sect
         (changed)="mounting.set($event)"
       />
       <gk-quantity-field
-        label="Frequency"
         fieldId="sheet-frequency"
-        quantity="frequency"
         [value]="frequencyHz()"
         [schema]="optional(beam.frequencyHz)"
         (changed)="frequencyHz.set($event)"
       />
       <gk-quantity-field
-        label="Beamwidth, full"
         fieldId="sheet-beamwidth"
-        quantity="angle"
         [value]="beamwidthDeg()"
         [schema]="optional(beam.beamwidthDeg)"
         (changed)="beamwidthDeg.set($event)"
@@ -95,9 +85,7 @@ const isFan = (kind: SonarKind): boolean => kind !== 'sounder' && kind !== 'sect
       />
       @if (fan()) {
         <gk-quantity-field
-          label="Width along the boat"
           fieldId="sheet-along"
-          quantity="angle"
           [value]="alongDeg()"
           [schema]="beam.alongDeg"
           (changed)="alongDeg.set($event)"
@@ -106,7 +94,6 @@ const isFan = (kind: SonarKind): boolean => kind !== 'sounder' && kind !== 'sect
       <gk-quantity-field
         label="Chirp bandwidth, if any"
         fieldId="sheet-bandwidth"
-        quantity="frequency"
         [value]="bandwidthHz()"
         [schema]="beam.bandwidthHz"
         (changed)="bandwidthHz.set($event)"
@@ -114,8 +101,6 @@ const isFan = (kind: SonarKind): boolean => kind !== 'sounder' && kind !== 'sect
       <gk-quantity-field
         label="Face diameter, if known"
         fieldId="sheet-face"
-        quantity="length"
-        [decimals]="3"
         [value]="apertureM()"
         [schema]="element.apertureM"
         (changed)="apertureM.set($event)"
@@ -130,7 +115,6 @@ const isFan = (kind: SonarKind): boolean => kind !== 'sounder' && kind !== 'sect
       <gk-quantity-field
         label="Source level, if given"
         fieldId="sheet-source-level"
-        quantity="level"
         [value]="sourceLevelDb()"
         [schema]="given.sourceLevelDb"
         (changed)="sourceLevelDb.set($event)"
@@ -138,7 +122,6 @@ const isFan = (kind: SonarKind): boolean => kind !== 'sounder' && kind !== 'sect
       <gk-quantity-field
         label="Electrical power, if given"
         fieldId="sheet-power"
-        quantity="power"
         [value]="powerW()"
         [schema]="element.electricalPowerW"
         (changed)="powerW.set($event)"
@@ -146,7 +129,6 @@ const isFan = (kind: SonarKind): boolean => kind !== 'sounder' && kind !== 'sect
       <gk-quantity-field
         label="Efficiency, if given"
         fieldId="sheet-efficiency"
-        quantity="fraction"
         [value]="efficiency()"
         [schema]="given.efficiency"
         (changed)="efficiency.set($event)"
@@ -154,8 +136,6 @@ const isFan = (kind: SonarKind): boolean => kind !== 'sounder' && kind !== 'sect
       <gk-quantity-field
         label="Shortest pulse, if given"
         fieldId="sheet-shortest"
-        quantity="duration"
-        [decimals]="3"
         [value]="shortestS()"
         [schema]="given.shortestPulseS"
         (changed)="shortestS.set($event)"
@@ -163,8 +143,6 @@ const isFan = (kind: SonarKind): boolean => kind !== 'sounder' && kind !== 'sect
       <gk-quantity-field
         label="Longest pulse, if given"
         fieldId="sheet-longest"
-        quantity="duration"
-        [decimals]="3"
         [value]="longestS()"
         [schema]="given.longestPulseS"
         (changed)="longestS.set($event)"
@@ -236,10 +214,10 @@ export class SheetForm {
   protected readonly longestS = signal<number | null>(null);
   protected readonly beamIndex = signal(0);
   protected readonly given = {
-    sourceLevelDb: beamSchema.shape.sourceLevelDb.unwrap(),
-    efficiency: elementSchema.shape.efficiency.unwrap(),
-    shortestPulseS: elementSchema.shape.shortestPulseS.unwrap(),
-    longestPulseS: elementSchema.shape.longestPulseS.unwrap(),
+    sourceLevelDb: beamSchema.shape.sourceLevelDb,
+    efficiency: elementSchema.shape.efficiency,
+    shortestPulseS: elementSchema.shape.shortestPulseS,
+    longestPulseS: elementSchema.shape.longestPulseS,
   };
   protected readonly problem = signal('');
   protected readonly fan = computed(() => isFan(this.kind()));

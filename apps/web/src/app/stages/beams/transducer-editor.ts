@@ -35,7 +35,6 @@ const usualLevels: readonly Choice[] = [
     @let it = transducer();
     <div class="fields" [id]="'transducer-' + id()" [gkPlace]="['transducers', id()]">
       <gk-text-field
-        label="Name"
         [fieldId]="'transducer-name-' + id()"
         [at]="['transducers', id(), 'name']"
         [value]="it.name"
@@ -51,38 +50,29 @@ const usualLevels: readonly Choice[] = [
         (changed)="set({ mounting: $event })"
       />
       <gk-quantity-field
-        label="Face above keel"
         [fieldId]="'transducer-above-keel-' + id()"
         [at]="['transducers', id(), 'aboveKeelM']"
-        quantity="length"
         [value]="it.aboveKeelM"
         [schema]="shape.aboveKeelM"
         (changed)="place('aboveKeelM', $event)"
       />
       <gk-quantity-field
-        label="Forward of transom"
         [fieldId]="'transducer-forward-' + id()"
         [at]="['transducers', id(), 'forwardM']"
-        quantity="length"
         [value]="it.forwardM"
         [schema]="shape.forwardM"
         (changed)="place('forwardM', $event)"
       />
       <gk-quantity-field
-        label="Starboard of centre"
         [fieldId]="'transducer-starboard-' + id()"
         [at]="['transducers', id(), 'starboardM']"
-        quantity="length"
         [value]="it.starboardM"
         [schema]="shape.starboardM"
         (changed)="place('starboardM', $event)"
       />
       <gk-quantity-field
-        label="Face diameter"
         [fieldId]="'transducer-face-' + id()"
         [at]="['transducers', id(), 'apertureM']"
-        quantity="length"
-        [decimals]="3"
         [value]="it.apertureM"
         [schema]="shape.apertureM"
         (changed)="set({ apertureM: $event })"
@@ -102,17 +92,13 @@ const usualLevels: readonly Choice[] = [
           >
         }
         <gk-quantity-field
-          label="Frequency"
           [fieldId]="'beam-frequency-' + id() + '-' + $index"
-          quantity="frequency"
           [value]="beam.frequencyHz"
           [schema]="beamShape.frequencyHz"
           (changed)="setBeam($index, { frequencyHz: $event ?? beam.frequencyHz })"
         />
         <gk-quantity-field
-          label="Beamwidth, full"
           [fieldId]="'beam-width-' + id() + '-' + $index"
-          quantity="angle"
           [value]="beam.beamwidthDeg"
           [schema]="beamShape.beamwidthDeg"
           (changed)="setBeam($index, { beamwidthDeg: $event ?? beam.beamwidthDeg })"
@@ -134,9 +120,7 @@ const usualLevels: readonly Choice[] = [
           />
         </div>
         <gk-quantity-field
-          label="Chirp bandwidth"
           [fieldId]="'beam-bandwidth-' + id() + '-' + $index"
-          quantity="frequency"
           [value]="beam.bandwidthHz"
           [schema]="beamShape.bandwidthHz"
           (changed)="setBeam($index, { bandwidthHz: $event })"

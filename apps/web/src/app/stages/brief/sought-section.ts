@@ -20,7 +20,6 @@ import { PlanPlace } from '../../shared/plan-place.ts';
       @for (entry of sought(); track entry[0]) {
         <div class="fields item">
           <gk-text-field
-            label="Fish or thing"
             [fieldId]="'sought-name-' + entry[0]"
             [at]="['sought', entry[0], 'name']"
             [value]="entry[1].name"
@@ -28,28 +27,22 @@ import { PlanPlace } from '../../shared/plan-place.ts';
             (changed)="setSought(entry[0], { name: $event })"
           />
           <gk-quantity-field
-            label="Its length"
             [fieldId]="'sought-length-' + entry[0]"
             [at]="['sought', entry[0], 'lengthCm']"
-            quantity="fishLength"
             [value]="entry[1].lengthCm"
             [schema]="thing.lengthCm"
             (changed)="setSought(entry[0], { lengthCm: $event })"
           />
           <gk-quantity-field
-            label="Stands from"
             [fieldId]="'sought-shallowest-' + entry[0]"
             [at]="['sought', entry[0], 'shallowestM']"
-            quantity="depth"
             [value]="entry[1].shallowestM"
             [schema]="thing.shallowestM"
             (changed)="setSought(entry[0], { shallowestM: $event })"
           />
           <gk-quantity-field
-            label="down to"
             [fieldId]="'sought-deepest-' + entry[0]"
             [at]="['sought', entry[0], 'deepestM']"
-            quantity="depth"
             [value]="entry[1].deepestM"
             [schema]="thing.deepestM"
             (changed)="setSought(entry[0], { deepestM: $event })"

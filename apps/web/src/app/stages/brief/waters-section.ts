@@ -1,12 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
 import { inOrder } from '@grey-keel/core';
-import { clarities, waterKinds, waterSchema, type Water } from '@grey-keel/model';
-import { ChoiceField, choicesOf } from '../../shared/choice-field.ts';
-import { QuantityField } from '../../shared/quantity-field.ts';
-import { TextField } from '../../shared/text-field.ts';
+import { waterSchema, type Water } from '@grey-keel/model';
 import { newId } from '../../state/open-plan.ts';
 import { focusField } from './focus-field.ts';
 import { openBoat } from '../open-boat.ts';
+import { PlanFields } from '../../shared/plan-fields.ts';
 import { PlanPlace } from '../../shared/plan-place.ts';
 
 /** What a new water starts from, by kind: only the salt is known beforehand. */
@@ -15,7 +13,7 @@ const saltOf: Record<Water['kind'], number> = { fresh: 0, brackish: 10, salt: 35
 /** The waters the boat works in: their salt, temperatures and depths. */
 @Component({
   selector: 'gk-waters-section',
-  imports: [PlanPlace, ChoiceField, QuantityField, TextField],
+  imports: [PlanFields, PlanPlace],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let it = plan();
@@ -32,92 +30,14 @@ const saltOf: Record<Water['kind'], number> = { fresh: 0, brackish: 10, salt: 35
             />
             works here</label
           >
-          <gk-text-field
-            label="Water"
-            [fieldId]="'water-name-' + entry[0]"
-            [at]="['waters', entry[0], 'name']"
-            [value]="entry[1].name"
-            [schema]="water.name"
-            (changed)="setWater(entry[0], { name: $event })"
-          />
-          <gk-choice-field
-            label="Kind"
-            [fieldId]="'water-kind-' + entry[0]"
-            [at]="['waters', entry[0], 'kind']"
-            [value]="entry[1].kind"
-            [choices]="choices.kind"
-            (changed)="setKind(entry[0], $event)"
-          />
-          <gk-quantity-field
-            label="Salinity"
-            [fieldId]="'water-salinity-' + entry[0]"
-            [at]="['waters', entry[0], 'salinityPpt']"
-            quantity="salinity"
-            [value]="entry[1].salinityPpt"
-            [schema]="water.salinityPpt"
-            (changed)="setWater(entry[0], { salinityPpt: $event ?? 0 })"
-          />
-          <gk-quantity-field
-            label="Usual temperature"
-            [fieldId]="'water-temperature-' + entry[0]"
-            [at]="['waters', entry[0], 'temperatureC']"
-            quantity="temperature"
-            [value]="entry[1].temperatureC"
-            [schema]="water.temperatureC"
-            (changed)="setWater(entry[0], { temperatureC: $event ?? 10 })"
-          />
-          <gk-quantity-field
-            label="Coldest"
-            [fieldId]="'water-coldest-' + entry[0]"
-            [at]="['waters', entry[0], 'coldestC']"
-            quantity="temperature"
-            [value]="entry[1].coldestC"
-            [schema]="water.coldestC"
-            (changed)="setWater(entry[0], { coldestC: $event })"
-          />
-          <gk-quantity-field
-            label="Warmest"
-            [fieldId]="'water-warmest-' + entry[0]"
-            [at]="['waters', entry[0], 'warmestC']"
-            quantity="temperature"
-            [value]="entry[1].warmestC"
-            [schema]="water.warmestC"
-            (changed)="setWater(entry[0], { warmestC: $event })"
-          />
-          <gk-quantity-field
-            label="Shallowest"
-            [fieldId]="'water-shallowest-' + entry[0]"
-            [at]="['waters', entry[0], 'shallowestM']"
-            quantity="depth"
-            [value]="entry[1].shallowestM"
-            [schema]="water.shallowestM"
-            (changed)="setWater(entry[0], { shallowestM: $event })"
-          />
-          <gk-quantity-field
-            label="Usual deepest"
-            [fieldId]="'water-deepest-' + entry[0]"
-            [at]="['waters', entry[0], 'usualDeepestM']"
-            quantity="depth"
-            [value]="entry[1].usualDeepestM"
-            [schema]="water.usualDeepestM"
-            (changed)="setWater(entry[0], { usualDeepestM: $event })"
-          />
-          <gk-quantity-field
-            label="Greatest depth"
-            [fieldId]="'water-greatest-' + entry[0]"
-            [at]="['waters', entry[0], 'greatestM']"
-            quantity="depth"
-            [value]="entry[1].greatestM"
-            [schema]="water.greatestM"
-            (changed)="setWater(entry[0], { greatestM: $event })"
-          />
-          <gk-choice-field
-            label="Clarity"
-            [fieldId]="'water-clarity-' + entry[0]"
-            [at]="['waters', entry[0], 'clarity']"
-            [value]="entry[1].clarity"
-            [choices]="choices.clarity"
-            (changed)="setWater(entry[0], { clarity: $event })"
+          <gk-plan-fields
+            [of]="entry[1]"
+            [shape]="water"
+            [names]="fields"
+            [at]="['waters', entry[0]]"
+            ids="water"
+            [one]="entry[0]"
+            (changed)="setWater(entry[0], $event)"
           />
           <button
             type="button"
@@ -165,16 +85,24 @@ export class WatersSection {
   protected readonly plan = this.open.plan;
   protected readonly edits = this.open.edits;
   protected readonly water = waterSchema.shape;
-  protected readonly choices = { kind: choicesOf(waterKinds), clarity: choicesOf(clarities) };
+  protected readonly fields = [
+    'name',
+    'kind',
+    'salinityPpt',
+    'temperatureC',
+    'coldestC',
+    'warmestC',
+    'shallowestM',
+    'usualDeepestM',
+    'greatestM',
+    'clarity',
+  ] as const;
   protected readonly waters = computed(() => inOrder(this.plan().waters));
 
-  protected setWater(id: string, changes: Partial<Water>): void {
-    this.edits.edit('a water', { type: 'describeWater', id, changes });
-  }
-
   /** A change of kind brings the salt that goes with it; it can be set closer afterwards. */
-  protected setKind(id: string, kind: Water['kind']): void {
-    this.setWater(id, { kind, salinityPpt: saltOf[kind] });
+  protected setWater(id: string, changes: Partial<Water>): void {
+    const salt = changes.kind ? { salinityPpt: saltOf[changes.kind] } : {};
+    this.edits.edit('a water', { type: 'describeWater', id, changes: { ...changes, ...salt } });
   }
 
   protected addWater(): void {

@@ -1,19 +1,17 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
 import { inOrder } from '@grey-keel/core';
-import { postures, stationSchema, waysOfWorking, type Station, type Way } from '@grey-keel/model';
-import { ChoiceField, choicesOf } from '../../shared/choice-field.ts';
-import { QuantityField } from '../../shared/quantity-field.ts';
-import { TextField } from '../../shared/text-field.ts';
+import { stationSchema, waysOfWorking, type Station, type Way } from '@grey-keel/model';
 import { TickField } from '../../shared/tick-field.ts';
 import { newId } from '../../state/open-plan.ts';
 import { focusField } from './focus-field.ts';
 import { openBoat } from '../open-boat.ts';
+import { PlanFields } from '../../shared/plan-fields.ts';
 import { PlanPlace } from '../../shared/plan-place.ts';
 
 /** How the boat is worked, and where it is worked from. */
 @Component({
   selector: 'gk-ways-and-stations',
-  imports: [PlanPlace, ChoiceField, QuantityField, TextField, TickField],
+  imports: [PlanFields, PlanPlace, TickField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let it = plan();
@@ -27,30 +25,14 @@ import { PlanPlace } from '../../shared/plan-place.ts';
       <h2>Stations</h2>
       @for (entry of stations(); track entry[0]) {
         <div class="fields item">
-          <gk-text-field
-            label="Station"
-            [fieldId]="'station-name-' + entry[0]"
-            [at]="['stations', entry[0], 'name']"
-            [value]="entry[1].name"
-            [schema]="station.name"
-            (changed)="setStation(entry[0], { name: $event })"
-          />
-          <gk-quantity-field
-            label="Eye to screen"
-            [fieldId]="'station-distance-' + entry[0]"
-            [at]="['stations', entry[0], 'viewingDistanceM']"
-            quantity="length"
-            [value]="entry[1].viewingDistanceM"
-            [schema]="station.viewingDistanceM"
-            (changed)="setStation(entry[0], { viewingDistanceM: $event })"
-          />
-          <gk-choice-field
-            label="Posture"
-            [fieldId]="'station-posture-' + entry[0]"
-            [at]="['stations', entry[0], 'posture']"
-            [value]="entry[1].posture"
-            [choices]="choices.posture"
-            (changed)="setStation(entry[0], { posture: $event })"
+          <gk-plan-fields
+            [of]="entry[1]"
+            [shape]="station"
+            [names]="fields"
+            [at]="['stations', entry[0]]"
+            ids="station"
+            [one]="entry[0]"
+            (changed)="setStation(entry[0], $event)"
           />
           <button
             type="button"
@@ -93,7 +75,7 @@ export class WaysAndStations {
   protected readonly edits = this.open.edits;
   protected readonly station = stationSchema.shape;
   protected readonly allWays = waysOfWorking;
-  protected readonly choices = { posture: choicesOf(postures) };
+  protected readonly fields = ['name', 'viewingDistanceM', 'posture'] as const;
   protected readonly stations = computed(() => inOrder(this.plan().stations));
 
   protected useWay(way: Way, used: boolean): void {

@@ -43,53 +43,40 @@ const usualMps = 1500;
       />
       @if (setTo() === 'own figure') {
         <gk-quantity-field
-          label="Its speed of sound"
           fieldId="assumed-speed"
-          quantity="soundSpeed"
           [value]="speedMps()"
           [schema]="shape.soundSpeedAssumedMps"
           (changed)="setOwn($event ?? usualMps)"
         />
       }
       <gk-quantity-field
-        label="Water was"
         [fieldId]="'reading-temperature-' + transducerId()"
         [at]="['depthOffsets', transducerId(), 'takenIn', 'temperatureC']"
-        quantity="temperature"
         [value]="water()?.temperatureC ?? null"
         [schema]="waterShape.temperatureC"
         (changed)="setWater({ temperatureC: $event ?? 10 })"
       />
       <gk-quantity-field
-        label="with salt"
         [fieldId]="'reading-salinity-' + transducerId()"
         [at]="['depthOffsets', transducerId(), 'takenIn', 'salinityPpt']"
-        quantity="salinity"
         [value]="water()?.salinityPpt ?? null"
         [schema]="waterShape.salinityPpt"
         (changed)="setWater({ salinityPpt: $event ?? 0 })"
       />
       <gk-quantity-field
-        label="Offset set in the display"
         fieldId="offset-set"
-        quantity="length"
-        [signed]="true"
         [value]="settings().offsetSetM"
         [schema]="shape.offsetSetM"
         (changed)="set({ offsetSetM: $event ?? 0 })"
       />
       <gk-quantity-field
-        label="Display steps"
         fieldId="display-step"
-        quantity="length"
         [value]="settings().displayResolutionM"
         [schema]="shape.displayResolutionM"
         (changed)="set({ displayResolutionM: $event ?? 0.1 })"
       />
       <gk-quantity-field
-        label="Your tolerance"
         fieldId="tolerance"
-        quantity="length"
         [value]="settings().toleranceM"
         [schema]="shape.toleranceM"
         (changed)="set({ toleranceM: $event ?? 0.1 })"

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
 import { inOrder } from '@grey-keel/core';
 import { batterySchema, chemistries, type Battery } from '@grey-keel/model';
 import { ChoiceField, choicesOf } from '../../shared/choice-field.ts';
-import { QuantityField } from '../../shared/quantity-field.ts';
+import { PlanFields } from '../../shared/plan-fields.ts';
 import { TextField } from '../../shared/text-field.ts';
 import { newId } from '../../state/open-plan.ts';
 import { openBoat } from '../open-boat.ts';
@@ -22,7 +22,7 @@ const usualBattery: Battery = {
 /** The batteries of the boat, each with what its day is calculated from. */
 @Component({
   selector: 'gk-battery-list',
-  imports: [PlanPlace, ChoiceField, QuantityField, TextField],
+  imports: [PlanFields, PlanPlace, ChoiceField, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet" aria-labelledby="batteries-title">
@@ -59,18 +59,15 @@ const usualBattery: Battery = {
               (changed)="setBattery(entry[0], { curve: $event })"
             />
           }
-          @for (one of batteryFields; track one.key) {
-            <gk-quantity-field
-              [label]="one.label"
-              [fieldId]="'battery-' + one.id + '-' + entry[0]"
-              [at]="['power', 'batteries', entry[0], one.key]"
-              [quantity]="one.quantity"
-              [decimals]="one.decimals"
-              [value]="entry[1][one.key]"
-              [schema]="battery[one.key]"
-              (changed)="setBattery(entry[0], asChange(one.key, $event))"
-            />
-          }
+          <gk-plan-fields
+            [of]="entry[1]"
+            [shape]="battery"
+            [names]="batteryFields"
+            [at]="['power', 'batteries', entry[0]]"
+            ids="battery"
+            [one]="entry[0]"
+            (changed)="setBattery(entry[0], $event)"
+          />
           <button type="button" class="plain" (click)="removeBattery(entry[0], entry[1].name)">
             Remove {{ entry[1].name }}
           </button>
@@ -99,19 +96,15 @@ export class BatteryList {
     { value: 'sloping' as const, label: 'falls with charge' },
   ];
   protected readonly batteryFields = [
-    { key: 'nominalV', id: 'voltage', label: 'Nominal', quantity: 'voltage', decimals: 0 },
-    { key: 'capacityAh', id: 'capacity', label: 'Capacity', quantity: 'charge', decimals: 0 },
-    { key: 'capacityLeft', id: 'left', label: 'Left of it with age', quantity: 'fraction', decimals: 0 },
-    { key: 'peukert', id: 'peukert', label: 'Peukert, lead-acid', quantity: 'count', decimals: 2 },
-    { key: 'internalOhm', id: 'inner', label: 'Inner resistance', quantity: 'resistance', decimals: 1 },
-    { key: 'crankingA', id: 'cranking', label: 'Starter takes', quantity: 'current', decimals: 0 },
-    { key: 'chargingV', id: 'charging', label: 'Charged at', quantity: 'voltage', decimals: 1 },
+    'nominalV',
+    'capacityAh',
+    'capacityLeft',
+    'peukert',
+    'internalOhm',
+    'crankingA',
+    'chargingV',
   ] as const;
   protected readonly batteries = computed(() => inOrder(this.plan().power.batteries));
-
-  protected asChange(key: (typeof this.batteryFields)[number]['key'], value: number | null): Partial<Battery> {
-    return value === null ? {} : { [key]: value };
-  }
 
   protected setBattery(id: string, changes: Partial<Battery>): void {
     this.open.edits.edit(this.plan().power.batteries[id]?.name ?? 'a battery', {

@@ -55,10 +55,8 @@ import { LoadFields, usualLoad } from './load-fields.ts';
               (changed)="setCircuit(it.id, { conductor: $event })"
             />
             <gk-quantity-field
-              label="Length, one way"
               [fieldId]="'circuit-length-' + it.id"
               [at]="['power', 'circuits', it.id, 'oneWayLengthM']"
-              quantity="length"
               [value]="it.circuit.oneWayLengthM"
               [schema]="circuit.oneWayLengthM"
               (changed)="setCircuit(it.id, { oneWayLengthM: $event ?? it.circuit.oneWayLengthM })"
@@ -67,7 +65,6 @@ import { LoadFields, usualLoad } from './load-fields.ts';
               label="Wire's temperature"
               [fieldId]="'circuit-temperature-' + it.id"
               [at]="['power', 'circuits', it.id, 'temperatureC']"
-              quantity="temperature"
               [value]="it.circuit.temperatureC"
               [schema]="circuit.temperatureC"
               (changed)="setCircuit(it.id, { temperatureC: $event ?? 20 })"
@@ -81,19 +78,15 @@ import { LoadFields, usualLoad } from './load-fields.ts';
               (changed)="setInsulation(it.id, $event)"
             />
             <gk-quantity-field
-              label="Fuse"
               [fieldId]="'circuit-fuse-' + it.id"
               [at]="['power', 'circuits', it.id, 'fuseA']"
-              quantity="current"
               [value]="it.circuit.fuseA"
               [schema]="circuit.fuseA"
               (changed)="setCircuit(it.id, { fuseA: $event })"
             />
             <gk-quantity-field
-              label="Fuse from the post"
               [fieldId]="'circuit-fuse-place-' + it.id"
               [at]="['power', 'circuits', it.id, 'fuseFromPostM']"
-              quantity="length"
               [value]="it.circuit.fuseFromPostM"
               [schema]="circuit.fuseFromPostM"
               (changed)="setCircuit(it.id, { fuseFromPostM: $event ?? 0 })"

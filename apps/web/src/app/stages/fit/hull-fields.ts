@@ -1,41 +1,22 @@
 import { ChangeDetectionStrategy, Component, input } from '@angular/core';
 import { type Boat, boatSchema } from '@grey-keel/model';
-import { QuantityField } from '../../shared/quantity-field.ts';
+import { PlanFields } from '../../shared/plan-fields.ts';
 import { openBoat } from '../open-boat.ts';
 
 /** What of the hull only the fit asks for. */
 @Component({
   selector: 'gk-hull-fields',
-  imports: [QuantityField],
+  imports: [PlanFields],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="fields">
-      <gk-quantity-field
-        label="Deadrise of the bottom"
-        fieldId="boat-deadrise"
-        [at]="['boat', 'deadriseDeg']"
-        quantity="angle"
-        [value]="boat().deadriseDeg ?? null"
-        [schema]="shape.deadriseDeg"
-        (changed)="setBoat({ deadriseDeg: $event })"
-      />
-      <gk-quantity-field
-        label="Bow above the water"
-        fieldId="boat-bow-height"
-        [at]="['boat', 'bowHeightM']"
-        quantity="length"
-        [value]="boat().bowHeightM ?? null"
-        [schema]="shape.bowHeightM"
-        (changed)="setBoat({ bowHeightM: $event })"
-      />
-      <gk-quantity-field
-        label="Bow up when running"
-        fieldId="boat-running-trim"
-        [at]="['boat', 'runningTrimDeg']"
-        quantity="angle"
-        [value]="boat().runningTrimDeg ?? null"
-        [schema]="shape.runningTrimDeg"
-        (changed)="setBoat({ runningTrimDeg: $event })"
+      <gk-plan-fields
+        [of]="boat()"
+        [shape]="shape"
+        [names]="['deadriseDeg', 'bowHeightM', 'runningTrimDeg']"
+        [at]="['boat']"
+        ids="boat"
+        (changed)="setBoat($event)"
       />
     </div>
   `,

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, input } from '@angular/co
 import { devicesOf } from '@grey-keel/core';
 import { type Load, loadSchema, waysOfWorking, type Way } from '@grey-keel/model';
 import { ChoiceField } from '../../shared/choice-field.ts';
-import { QuantityField } from '../../shared/quantity-field.ts';
+import { PlanFields } from '../../shared/plan-fields.ts';
 import { TextField } from '../../shared/text-field.ts';
 import { TickField } from '../../shared/tick-field.ts';
 import { openBoat } from '../open-boat.ts';
@@ -12,7 +12,7 @@ export const usualLoad: Load = { name: 'Display', currentA: 3, lowestV: 10, high
 /** One load of a circuit: what it is, what it draws and bears, and when it runs. */
 @Component({
   selector: 'gk-load-fields',
-  imports: [ChoiceField, QuantityField, TextField, TickField],
+  imports: [ChoiceField, PlanFields, TextField, TickField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="load" role="group" [attr.aria-label]="load().name + ' on ' + circuitName()">
@@ -30,16 +30,15 @@ export const usualLoad: Load = { name: 'Display', currentA: 3, lowestV: 10, high
         [choices]="deviceChoices()"
         (changed)="set(asDevice($event))"
       />
-      @for (one of loadFields; track one.key) {
-        <gk-quantity-field
-          [label]="one.label"
-          [fieldId]="'load-' + one.key + '-' + circuitId() + '-' + loadId()"
-          [quantity]="one.quantity"
-          [value]="load()[one.key]"
-          [schema]="loadShape[one.key]"
-          (changed)="set(asLoadChange(one.key, $event))"
-        />
-      }
+      <gk-plan-fields
+        [of]="load()"
+        [shape]="loadShape"
+        [names]="['currentA', 'lowestV', 'highestV']"
+        [at]="['power', 'circuits', circuitId(), 'loads', loadId()]"
+        ids="load"
+        [one]="circuitId() + '-' + loadId()"
+        (changed)="set($event)"
+      />
       <div class="ways">
         <span class="small faint">on while</span>
         @for (way of ways(); track way) {
@@ -90,11 +89,6 @@ export class LoadFields {
 
   private readonly open = openBoat();
   protected readonly loadShape = loadSchema.shape;
-  protected readonly loadFields = [
-    { key: 'currentA', label: 'Draws', quantity: 'current' },
-    { key: 'lowestV', label: 'Lowest', quantity: 'voltage' },
-    { key: 'highestV', label: 'Highest', quantity: 'voltage' },
-  ] as const;
   protected readonly ways = computed(() => waysOfWorking.filter((way) => this.open.plan().ways[way]));
   protected readonly deviceChoices = computed(() => [
     { value: '', label: 'something else' },
@@ -108,10 +102,6 @@ export class LoadFields {
       deviceId: deviceId || null,
       ...(found && this.load().name === usualLoad.name ? { name: found.name } : {}),
     };
-  }
-
-  protected asLoadChange(key: (typeof this.loadFields)[number]['key'], value: number | null): Partial<Load> {
-    return key === 'currentA' ? { currentA: value ?? 0 } : { [key]: value };
   }
 
   protected set(changes: Partial<Load>): void {

@@ -89,11 +89,8 @@ import { Fold } from '../../shared/fold.ts';
               (changed)="connect(it.id, { adapterDisables: $event === '' ? null : +$event })"
             />
             <gk-quantity-field
-              label="Cable"
               [fieldId]="'link-cable-' + it.id"
               [at]="['network', 'links', it.id, 'cableM']"
-              quantity="length"
-              [decimals]="1"
               [value]="link.cableM"
               [schema]="linkShape.cableM"
               (changed)="connect(it.id, { cableM: $event })"
@@ -121,20 +118,15 @@ import { Fold } from '../../shared/fold.ts';
             (changed)="set(it.id, it.name, { onBackbone: $event })"
           />
           <gk-quantity-field
-            label="Drop"
             [fieldId]="'device-drop-' + it.id"
             [at]="['network', 'devices', it.id, 'dropM']"
-            quantity="length"
-            [decimals]="1"
             [value]="it.device.dropM"
             [schema]="deviceShape.dropM"
             (changed)="set(it.id, it.name, { dropM: $event })"
           />
           <gk-quantity-field
-            label="Loads of 50 mA"
             [fieldId]="'device-loads-' + it.id"
             [at]="['network', 'devices', it.id, 'loads']"
-            quantity="count"
             [value]="it.device.loads"
             [schema]="deviceShape.loads"
             (changed)="set(it.id, it.name, { loads: $event ?? 0 })"

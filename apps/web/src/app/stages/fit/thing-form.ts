@@ -35,7 +35,6 @@ import { type FittedThing, placing } from './fitted-things.ts';
       <div class="fields">
         @if (piece(); as own) {
           <gk-text-field
-            label="Name"
             [fieldId]="'equipment-name-' + it.id"
             [at]="['equipment', it.id, 'name']"
             [value]="own.name"
@@ -53,26 +52,20 @@ import { type FittedThing, placing } from './fitted-things.ts';
         }
         @if (it.place; as at) {
           <gk-quantity-field
-            label="Forward of transom"
             [fieldId]="'place-' + it.id"
             [at]="placeOf(it)"
-            quantity="length"
             [value]="at.forwardM"
             [schema]="place.forwardM"
             (changed)="type(it, { forwardM: $event ?? at.forwardM })"
           />
           <gk-quantity-field
-            label="Starboard of centre"
             [fieldId]="'place-starboard-' + it.id"
-            quantity="length"
             [value]="at.starboardM"
             [schema]="place.starboardM"
             (changed)="type(it, { starboardM: $event ?? at.starboardM })"
           />
           <gk-quantity-field
-            label="Above the keel"
             [fieldId]="'place-above-' + it.id"
-            quantity="length"
             [value]="at.aboveKeelM"
             [schema]="place.aboveKeelM"
             (changed)="type(it, { aboveKeelM: $event ?? at.aboveKeelM })"
@@ -91,10 +84,8 @@ import { type FittedThing, placing } from './fitted-things.ts';
         @if (piece(); as own) {
           @if (own.kind === 'strake or fitting' || own.kind === 'cable run') {
             <gk-quantity-field
-              label="Runs forward from there"
               [fieldId]="'runs-' + it.id"
               [at]="['equipment', it.id, 'runsForwardM']"
-              quantity="length"
               [value]="own.runsForwardM ?? null"
               [schema]="equipment.runsForwardM"
               (changed)="describe({ runsForwardM: $event })"
@@ -102,10 +93,8 @@ import { type FittedThing, placing } from './fitted-things.ts';
           }
           @if (own.kind === 'propeller' || own.kind === 'bow motor') {
             <gk-quantity-field
-              label="Propeller, diameter"
               [fieldId]="'propeller-' + it.id"
               [at]="['equipment', it.id, 'propellerDiameterM']"
-              quantity="length"
               [value]="own.propellerDiameterM"
               [schema]="equipment.propellerDiameterM"
               (changed)="describe({ propellerDiameterM: $event })"
@@ -130,10 +119,8 @@ import { type FittedThing, placing } from './fitted-things.ts';
       @if (station(); as own) {
         <div class="fields">
           <gk-quantity-field
-            label="Eye above the keel"
             [fieldId]="'eye-' + it.id"
             [at]="['stations', it.id, 'eyeAboveKeelM']"
-            quantity="length"
             [value]="own.eyeAboveKeelM ?? null"
             [schema]="stationShape.eyeAboveKeelM"
             (changed)="setStation(it, { eyeAboveKeelM: $event })"

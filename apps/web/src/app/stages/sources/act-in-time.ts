@@ -19,7 +19,6 @@ import { openBoat } from '../open-boat.ts';
           [label]="'Time to act, ' + it.name"
           [fieldId]="'alarm-act-' + it.id"
           [at]="['units', it.id, 'alarms', 'actInS']"
-          quantity="wait"
           [value]="it.actInS"
           [schema]="shape.actInS"
           (changed)="set(it.id, it.name, $event)"

@@ -72,7 +72,6 @@ const unset = { value: '' as const, label: 'not looked at' };
                     [labelHidden]="true"
                     [fieldId]="'unit-own-speed-' + it.id"
                     [at]="['units', it.id, 'ownSoundSpeedMps']"
-                    quantity="soundSpeed"
                     [value]="it.unit.ownSoundSpeedMps"
                     [schema]="unitShape.ownSoundSpeedMps"
                     (changed)="setUnit(it.id, it.name, { ownSoundSpeedMps: $event })"

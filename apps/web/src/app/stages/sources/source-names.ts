@@ -75,10 +75,8 @@ import { namedSources } from './named-sources.ts';
           <span></span>
         }
         <gk-quantity-field
-          label="Appears after"
           [fieldId]="'source-after-' + it.id"
           [at]="['sources', it.id, 'appearsAfterS']"
-          quantity="wait"
           [value]="it.source.appearsAfterS"
           [schema]="shape.appearsAfterS"
           (changed)="set(it.id, it.unit, { appearsAfterS: $event })"
