@@ -89,6 +89,7 @@ import { namedSources } from './named-sources.ts';
   styles: `
     .source {
       display: grid;
+      --choice-least: 0;
       grid-template-columns: minmax(0, 3fr) minmax(0, 3fr) minmax(0, 2fr) minmax(0, 1.2fr) minmax(0, 1fr);
       gap: 2px 12px;
       padding: 8px 0;
