@@ -25,6 +25,8 @@ export interface Rule<S extends Stage = Stage> {
 export interface Found {
   /** What it speaks of, when a rule can find several: a transducer's id, a way of working. */
   readonly subject?: string;
+  /** The ids of the things it speaks of, where they are not the subject alone. */
+  readonly of?: readonly string[];
   /** Where this one is graver, or less grave, than the rule's usual. */
   readonly severity?: Severity;
   readonly title: string;
@@ -35,6 +37,12 @@ export interface Found {
   readonly wayOut: { readonly label: string; readonly target: Target; readonly stage?: Stage; readonly edits?: Edit[] };
 }
 
+/** The subject of what stands between two things. */
+export const between = (one: string, other: string): Pick<Found, 'subject' | 'of'> => ({
+  subject: `${one}-${other}`,
+  of: [one, other],
+});
+
 export const figure = (value: number, quantity: Quantity): Figure => ({ value, quantity });
 
 const figureOfNone = figure(1, 'count');
@@ -42,6 +50,7 @@ const figureOfNone = figure(1, 'count');
 /** What is said where a rule fails on what a plan holds: as grave as what it would have said at its gravest. */
 const couldNotCheck = ({ id, stage, severity }: Rule): Finding => ({
   id: `${id}:not-checked`,
+  of: [],
   stage,
   severity,
   title: `Could not be checked: ${id.replaceAll('-', ' ')}`,
@@ -62,8 +71,9 @@ const judge = (rule: Rule, plan: Plan): Finding[] => {
   } catch {
     return [couldNotCheck(rule)];
   }
-  return found.map(({ subject, severity, title, reason, figure: number, working, wayOut }) => ({
+  return found.map(({ subject, of, severity, title, reason, figure: number, working, wayOut }) => ({
     id: subject === undefined ? rule.id : `${rule.id}:${subject}`,
+    of: [...(of ?? (subject === undefined ? [] : [subject]))],
     stage: rule.stage,
     severity: severity ?? rule.severity,
     title,

@@ -5,6 +5,7 @@ import { expectWorkingHolds } from '../testing/evaluated.ts';
 import { depthFaults } from '../testing/depth-faults.ts';
 import { placeFaults } from '../testing/place-faults.ts';
 import { fitFaults } from '../testing/fit-faults.ts';
+import { everyFault } from '../testing/every-fault.ts';
 import { findings, rules } from './findings.ts';
 import { expectPlaceOfPlan } from '../testing/place-of-plan.ts';
 import { ruleCases } from '../testing/rule-cases.ts';
@@ -34,6 +35,22 @@ describe('findings', () => {
       expect(finding.reason.length).toBeGreaterThan(0);
       expect(of(silent, rule)).withContext(`${rule} silent`).toEqual([]);
     });
+
+  it('speak of things of the plan by their ids, and of what is marked wrong in a drawing by all of them', () => {
+    const keysIn = (value: unknown): string[] =>
+      typeof value === 'object' && value !== null
+        ? Object.entries(value).flatMap(([key, inner]) => [key, ...keysIn(inner)])
+        : [];
+    let pairs = 0;
+    for (const [name, plan] of everyFault()) {
+      const ids = new Set(keysIn(plan));
+      for (const { id, of: things } of findings(plan)) {
+        for (const thing of things) expect(ids.has(thing)).withContext(`${name}, ${id}: ${thing}`).toBeTrue();
+        if (things.length > 1) pairs += 1;
+      }
+    }
+    expect(pairs).toBeGreaterThan(10);
+  });
 
   it('carry the working of a number that was worked out, ending in that number', () => {
     const workedOut = [

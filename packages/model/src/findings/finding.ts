@@ -48,6 +48,8 @@ export type Target = z.output<typeof targetSchema>;
 export const findingSchema = z.strictObject({
   /** The rule and what it speaks of: the same finding keeps the same id. */
   id: z.string(),
+  /** The ids of the things it speaks of; none where it speaks of the boat or a whole stage. */
+  of: z.array(z.string()),
   stage: stageSchema,
   severity: severitySchema,
   title: z.string(),

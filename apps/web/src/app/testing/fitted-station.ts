@@ -1,19 +1,7 @@
 import type { Page, Plan } from '@grey-keel/model';
-import { aPlan } from './plans.ts';
+import { aDisplay, withHelm } from './plans.ts';
 
-export const display = {
-  name: 'Display 12',
-  screenDiagonalM: 0.30734,
-  pixelsWide: 1280,
-  pixelsHigh: 800,
-  keys: 4,
-  pressesPerKey: 2,
-  keysBindTo: 'page' as const,
-  panesPerPage: 3,
-  catalogue: null,
-  seatedDistanceM: null,
-  readAtNight: false,
-};
+export const display = aDisplay;
 export const troll: Page = {
   stationId: 'helm',
   name: 'Troll',
@@ -28,9 +16,4 @@ export const troll: Page = {
   },
   numbers: { depth: { shows: 'depth', heightPx: 40, x: 0.4, y: 0.1 } },
 };
-export const fitted = (): Plan => ({
-  ...aPlan(),
-  stations: { helm: { name: 'Helm', viewingDistanceM: 0.9, posture: 'standing' } },
-  displays: { helm: display },
-  pages: { troll },
-});
+export const fitted = (): Plan => ({ ...withHelm(), pages: { troll } });

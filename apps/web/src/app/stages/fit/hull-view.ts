@@ -19,12 +19,6 @@ import { ThingForm } from './thing-form.ts';
 import { ThingsList } from './things-list.ts';
 import { PlanPlace } from '../../shared/plan-place.ts';
 
-/** Whether a finding's id, "rule:subject", names a thing in its subject, which may name two. */
-const speaksOf = (findingId: string, id: string): boolean => {
-  const subject = findingId.slice(findingId.indexOf(':') + 1);
-  return subject === id || subject.startsWith(`${id}-`) || subject.endsWith(`-${id}`);
-};
-
 /** The hull with everything on it, what its places break, and what is known of the thing that is looked at. */
 @Component({
   selector: 'gk-hull-view',
@@ -156,7 +150,7 @@ export class HullView {
       new Set(
         fittedThings(this.judged())
           .map(({ id }) => id)
-          .filter((id) => this.broken().some((one) => speaksOf(one.id, id))),
+          .filter((id) => this.broken().some(({ of }) => of.includes(id))),
       ),
   );
   protected readonly chosen = computed(

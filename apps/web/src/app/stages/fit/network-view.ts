@@ -216,10 +216,8 @@ export class NetworkView {
   protected readonly wrong = computed(
     () =>
       new Set(
-        this.broken().flatMap(({ id }) => {
-          const [rule = '', subject = ''] = id.split(':');
-          return rule.startsWith('backbone') ? ['backbone'] : [`t-${subject}`, `d-${subject}`];
-        }),
+        // What speaks of no thing on the network speaks of the backbone itself.
+        this.broken().flatMap(({ of }) => (of.length ? of.flatMap((id) => [`t-${id}`, `d-${id}`]) : ['backbone'])),
       ),
   );
   protected readonly ends = computed(() => [

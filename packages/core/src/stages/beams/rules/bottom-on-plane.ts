@@ -25,6 +25,7 @@ export const bottomOnPlane: Rule<'beams'> = {
       return [
         {
           subject: pace,
+          of: [],
           title: `No bottom at ${pace} speed`,
           reason: [
             'Of what is chosen the best keeps the bottom ',

@@ -24,6 +24,7 @@ export const coneLevel: Rule<'beams'> = {
         return [
           {
             subject: `${id}-${i}`,
+            of: [id],
             title: known ? `Cone quoted at ${check.likelyLevelDb} dB?` : 'Cone and face disagree',
             reason: known
               ? [

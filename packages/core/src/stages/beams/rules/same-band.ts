@@ -6,7 +6,7 @@ import { disturbanceOf, disturbsDb } from '../../../disturbance/disturbance.ts';
 import { quietPlan } from '../../../disturbance/quiet-plan.ts';
 import { inOrder, workingWater } from '../../../plan/working-water.ts';
 import { given } from '../../../calculation/working-step.ts';
-import { figure, type Found, type Rule } from '../../../findings/rule.ts';
+import { between, figure, type Found, type Rule } from '../../../findings/rule.ts';
 import { at } from '../../../plan/target.ts';
 
 /** A tenth of its power: without a water nothing more is known than that the bands lie on each other. */
@@ -62,7 +62,7 @@ export const sameBand: Rule<'beams'> = {
         quiet ??= quietPlan(plan);
         return [
           {
-            subject: `${idA}-${idB}`,
+            ...between(idA, idB),
             title: `Same band while ${ways.join(' and ')}`,
             reason: loudest
               ? [

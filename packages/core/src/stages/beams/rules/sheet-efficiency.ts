@@ -16,6 +16,7 @@ export const sheetEfficiency: Rule<'beams'> = {
         return [
           {
             subject: `${id}-${i}`,
+            of: [id],
             title: 'Sheet gives more sound than power',
             reason: [
               `${transducer.name}: `,

@@ -20,6 +20,7 @@ export const transmitsForNothing: Rule<'beams'> = {
         return [
           {
             subject: `${id}-${way.replaceAll(' ', '-')}`,
+            of: [id],
             title: `Transmits for nothing while ${way}`,
             reason: [`${transducer.name} transmits while ${way}, at `, figure(speedMps, 'speed'), `: ${why}.`],
             figure: figure(speedMps, 'speed'),

@@ -6,6 +6,8 @@ import { at } from '../../../plan/target.ts';
 
 interface Pair {
   readonly subject: string;
+  /** The ids of what it compares; none where that is the boat's own. */
+  readonly of?: readonly string[];
   readonly lower: number | null;
   readonly upper: number | null;
   readonly quantity: Quantity;
@@ -15,12 +17,13 @@ interface Pair {
   readonly stage?: Stage;
 }
 
-const outOfOrder = ({ subject, lower, upper, quantity, words, target, stage }: Pair): Found[] =>
+const outOfOrder = ({ subject, of = [], lower, upper, quantity, words, target, stage }: Pair): Found[] =>
   lower === null || upper === null || lower <= upper
     ? []
     : [
         {
           subject,
+          of,
           title: 'Two values stand the wrong way round',
           reason: [
             `${words[0]} is `,
@@ -55,6 +58,7 @@ export const orderOfValues: Rule<'brief'> = {
       ...inOrder(waters).flatMap(([id, water]) => [
         ...outOfOrder({
           subject: `${id}-shallow`,
+          of: [id],
           lower: water.shallowestM,
           upper: water.usualDeepestM,
           quantity: 'depth',
@@ -63,6 +67,7 @@ export const orderOfValues: Rule<'brief'> = {
         }),
         ...outOfOrder({
           subject: `${id}-deep`,
+          of: [id],
           lower: water.usualDeepestM,
           upper: water.greatestM,
           quantity: 'depth',
@@ -71,6 +76,7 @@ export const orderOfValues: Rule<'brief'> = {
         }),
         ...outOfOrder({
           subject: `${id}-warm`,
+          of: [id],
           lower: water.coldestC,
           upper: water.warmestC,
           quantity: 'temperature',
@@ -81,6 +87,7 @@ export const orderOfValues: Rule<'brief'> = {
       ...inOrder(sought).flatMap(([id, thing]) =>
         outOfOrder({
           subject: `${id}-depth`,
+          of: [id],
           lower: thing.shallowestM,
           upper: thing.deepestM,
           quantity: 'depth',
@@ -121,6 +128,7 @@ export const orderOfValues: Rule<'brief'> = {
             ...inOrder(sought).flatMap(([id, thing]) =>
               outOfOrder({
                 subject: `${id}-water`,
+                of: [id],
                 lower: thing.deepestM,
                 upper: water.greatestM,
                 quantity: 'depth',

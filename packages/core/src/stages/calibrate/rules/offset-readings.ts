@@ -1,7 +1,7 @@
 import { depthOffsetOf, measuredOffset } from '../../../calibration/depth-offset-subject.ts';
 import { faceDepthM, inOrder } from '../../../plan/working-water.ts';
 import { calculated, given } from '../../../calculation/working-step.ts';
-import { figure, type Rule } from '../../../findings/rule.ts';
+import { between, figure, type Rule } from '../../../findings/rule.ts';
 import { answerFor, eachGiver } from './offset-answers.ts';
 import { at } from '../../../plan/target.ts';
 
@@ -52,7 +52,7 @@ export const offsetFlagged: Rule<'calibrate'> = {
         const place = inOrder(depthOffsetOf(plan, id).readings).findIndex(([key]) => key === reading.id) + 1;
         return [
           {
-            subject: `${id}-${reading.id}`,
+            ...between(id, reading.id),
             title: `Reading ${place} stands apart`,
             reason: [
               `${name}: it differs by `,
@@ -94,7 +94,7 @@ export const readingHalf: Rule<'calibrate'> = {
       const lacks = leadLineM === null ? 'lead line' : 'displayed depth';
       return [
         {
-          subject: `${id}-${readingId}`,
+          ...between(id, readingId),
           title: `Reading ${i + 1} lacks its partner`,
           reason: [`${name}: `, figure(known, 'depth'), ` has no ${lacks} beside it and does not count.`],
           figure: figure(known, 'depth'),

@@ -3,7 +3,7 @@ import { halfPowerCone } from '../../../beams/half-power-cone.ts';
 import { workingBeamOf } from '../../../beams/working-beam.ts';
 import { awayFromM, equipmentOf, markingAntennas, markShift } from '../../../fit/clearances.ts';
 import { inOrder } from '../../../plan/working-water.ts';
-import { figure, type Found, type Rule } from '../../../findings/rule.ts';
+import { between, figure, type Found, type Rule } from '../../../findings/rule.ts';
 import { move } from './move-it.ts';
 import { at } from '../../../plan/target.ts';
 import { measuredOffset } from '../../../calibration/depth-offset-subject.ts';
@@ -30,7 +30,7 @@ export const headingNear: Rule<'fit'> = {
         if (wanted === undefined || away >= wanted) return [];
         return [
           {
-            subject: `${id}-${otherId}`,
+            ...between(id, otherId),
             title: 'The heading sensor is near iron and current',
             reason: [
               `${sensor.name} stands `,
@@ -67,7 +67,7 @@ export const marksShifted: Rule<'fit'> = {
         const stations = stationIds.map((stationId) => plan.stations[stationId]?.name ?? stationId).join(' and ');
         return [
           {
-            subject: `${antennaId}-${id}`,
+            ...between(antennaId, id),
             title: 'Marks are saved beside what is marked',
             reason: [
               `${transducer.name} is `,
@@ -103,7 +103,7 @@ export const twoHeights: Rule<'fit'> = {
         if (apart <= heightsM || settled) return [];
         return [
           {
-            subject: `${id}-${otherId}`,
+            ...between(id, otherId),
             title: 'Two faces at two heights',
             reason: [
               `${one.name} and ${other.name} differ by `,

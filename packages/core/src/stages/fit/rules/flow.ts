@@ -4,7 +4,7 @@ import { workingBeamOf } from '../../../beams/working-beam.ts';
 import { axisTiltDeg, equipmentOf, toBladeTips } from '../../../fit/clearances.ts';
 import { inOrder } from '../../../plan/working-water.ts';
 import { calculated, given } from '../../../calculation/working-step.ts';
-import { figure, type Found, type Rule } from '../../../findings/rule.ts';
+import { between, figure, type Found, type Rule } from '../../../findings/rule.ts';
 import { move } from './move-it.ts';
 import { at } from '../../../plan/target.ts';
 
@@ -49,7 +49,7 @@ export const nearPropeller: Rule<'fit'> = {
           if (clear.value >= wanted) return [];
           return [
             {
-              subject: `${id}-${propellerId}`,
+              ...between(id, propellerId),
               title: 'Too near a propeller',
               reason: [
                 `${transducer.name} stands `,
@@ -82,7 +82,7 @@ export const inWash: Rule<'fit'> = {
           if (asternM <= 0 || asideM > (propeller.propellerDiameterM ?? 0)) return [];
           return [
             {
-              subject: `${id}-${propellerId}`,
+              ...between(id, propellerId),
               title: 'In the wash of a propeller',
               reason: [`${transducer.name} hangs `, figure(asternM, 'length'), ` astern of ${propeller.name}.`],
               figure: figure(asternM, 'length'),
@@ -119,7 +119,7 @@ export const flowStirred: Rule<'fit'> = {
           if (other.id === id || transducer.forwardM >= begins || asternM > downstreamM || asideM >= laneM) return [];
           return [
             {
-              subject: `${id}-${other.id}`,
+              ...between(id, other.id),
               title: 'In stirred water',
               reason:
                 asternM > 0

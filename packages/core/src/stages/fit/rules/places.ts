@@ -3,7 +3,7 @@ import { hasBowMotor } from '../../../advice/candidate.ts';
 import { equipmentOf } from '../../../fit/clearances.ts';
 import { hullChanges, outsideM, placedThings, usualPropellers } from '../../../fit/places.ts';
 import { inOrder } from '../../../plan/working-water.ts';
-import { figure, type Found, type Rule } from '../../../findings/rule.ts';
+import { between, figure, type Found, type Rule } from '../../../findings/rule.ts';
 import { at } from '../../../plan/target.ts';
 import { move } from './move-it.ts';
 
@@ -47,7 +47,7 @@ export const samePlace: Rule<'fit'> = {
         if (away >= apartM) return [];
         return [
           {
-            subject: `${one.id}-${other.id}`,
+            ...between(one.id, other.id),
             title: 'Two things at one place',
             reason: [
               `${one.name} and ${other.name} stand `,

@@ -3,7 +3,7 @@ import { bearsShare } from '../../../power/battery-curve.ts';
 import { circuitStanding, type CircuitStanding } from '../../../power/circuit-standing.ts';
 import { circuitsOn, dayOf } from '../../../power/day-voltage.ts';
 import { inOrder } from '../../../plan/working-water.ts';
-import { figure, type Found, type Rule } from '../../../findings/rule.ts';
+import { between, figure, type Found, type Rule } from '../../../findings/rule.ts';
 import { at } from '../../../plan/target.ts';
 
 /** Usual limits for electronics; the makers' and the local code's come first. */
@@ -198,7 +198,7 @@ export const startsOut: Rule<'fit'> = {
       if (!load || dip.marginV === null || dip.marginV >= 0) return [];
       return [
         {
-          subject: `${id}-${loadId}`,
+          ...between(id, loadId),
           title: 'It goes out when the engine starts',
           reason: [
             `${load.name} sees `,
@@ -226,7 +226,7 @@ export const chargedOver: Rule<'fit'> = {
     return loadsOf(circuit)
       .filter(([, { highestV }]) => highestV !== null && battery.chargingV > highestV)
       .map(([loadId, load]) => ({
-        subject: `${id}-${loadId}`,
+        ...between(id, loadId),
         title: 'Charging is over what it bears',
         reason: [
           `${battery.name} is charged at `,
@@ -290,7 +290,7 @@ export const evenOut: Rule<'fit'> = {
       if (lowestV === null || (emptyAtHour === null && (load.lowestV === null || lowestV >= load.lowestV))) return [];
       return [
         {
-          subject: `${id}-${loadId}`,
+          ...between(id, loadId),
           title: 'It goes out before the day ends',
           reason:
             emptyAtHour === null

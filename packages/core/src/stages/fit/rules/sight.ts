@@ -13,6 +13,7 @@ export const sideBlocked: Rule<'fit'> = {
   find: (plan) =>
     inOrder(plan.transducers).flatMap(([id, { name }]) =>
       sideViewBlocked(plan, id).map(({ by, side, lostDeg, working }): Found => ({
+        of: [id],
         subject: `${id}-${side}-${by.toLowerCase().replace(/[^a-z0-9]+/g, '-')}`,
         title: `Its view to ${side} is blocked`,
         reason: [`${by} covers `, figure(lostDeg, 'angle'), ` of the fan of ${name} to ${side}.`],

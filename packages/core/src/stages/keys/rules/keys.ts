@@ -34,6 +34,7 @@ export const keyLost: Rule<'keys'> = {
     return [
       {
         subject: `${id}-${slot}`,
+        of: [id],
         title: there ? 'A key opens a page that is gone' : 'The display has no such key',
         reason: there
           ? [
@@ -64,6 +65,7 @@ export const keyPlace: Rule<'keys'> = {
     return [
       {
         subject: `${id}-${slot}`,
+        of: [id],
         title: 'A key opens another page',
         reason: [
           `${inWords(fitted, binding)} opens place `,
@@ -92,6 +94,7 @@ export const keyTwice: Rule<'keys'> = {
     return [
       {
         subject: `${fitted.id}-${binding.slot}`,
+        of: [fitted.id],
         title: 'Two presses do the same',
         reason: [
           `${fitted.station.name}: "${actionInWords(fitted.plan, binding.action)}" is on `,
@@ -122,6 +125,7 @@ export const keyOnTrailer: Rule<'keys'> = {
     return [
       {
         subject: `${id}-${binding.slot}`,
+        of: [id],
         severity: there ? ('stop' as const) : ('check' as const),
         title: there ? 'A key transmits on the trailer' : 'A key can transmit on the trailer',
         reason: [
@@ -160,6 +164,7 @@ export const keySlip: Rule<'keys'> = {
     return [
       {
         subject: `${fitted.id}-${binding.slot}`,
+        of: [fitted.id],
         title: `"${binding.action.does}" is one slip away`,
         reason: [
           `${inWords(fitted, binding)} does "${binding.action.does}"; `,

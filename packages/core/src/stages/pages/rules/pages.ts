@@ -5,7 +5,7 @@ import { panesOf } from '../../../pages/panes.ts';
 import { viewsAboard } from '../../../pages/suggest-layouts.ts';
 import { inOrder } from '../../../plan/working-water.ts';
 import { eachFitted } from '../../../findings/each-fitted.ts';
-import { figure, type Found, type Rule } from '../../../findings/rule.ts';
+import { between, figure, type Found, type Rule } from '../../../findings/rule.ts';
 import { act, at } from '../../../plan/target.ts';
 
 export const displayMissing: Rule<'pages'> = {
@@ -40,6 +40,7 @@ export const pageMissing: Rule<'pages'> = {
       return [
         {
           subject: `${id}-${way.replaceAll(' ', '-')}`,
+          of: [id],
           title: `No page ${way}`,
           reason: ['Of ', figure(pages.length, 'count'), ` pages at ${station.name} none is for ${way}.`],
           figure: figure(pages.length, 'count'),
@@ -66,7 +67,7 @@ export const numberSmall: Rule<'pages'> = {
         const { answer, light, posture } = sight;
         return [
           {
-            subject: `${pageId}-${numberId}`,
+            ...between(pageId, numberId),
             title: `The ${number.shows} cannot be read`,
             reason: [
               `${station.name}, ${page.name}: `,
@@ -144,6 +145,7 @@ export const viewWithoutTransducer: Rule<'pages'> = {
         .filter((view) => !aboard.has(view))
         .map((view) => ({
           subject: `${pageId}-${view.replaceAll(' ', '-')}`,
+          of: [pageId],
           title: `Nothing draws the ${view}`,
           reason: [`${station.name}, ${page.name} shows a ${view}; there are `, figure(0, 'count'), ' of them aboard.'],
           figure: figure(0, 'count'),
@@ -168,6 +170,7 @@ export const viewQuiet: Rule<'pages'> = {
         return [
           {
             subject: `${shown.id}-${way.replaceAll(' ', '-')}-${view.replaceAll(' ', '-')}`,
+            of: [shown.id],
             title: `The ${view} is quiet while ${way}`,
             reason: [
               `${station.name} shows a ${view} while ${way}, when `,

@@ -154,6 +154,7 @@ export const travelsClash: Rule<'sources'> = {
       return [
         {
           subject: `${a}-${b}-${what.replace(/ /g, '-')}`,
+          of: [a, b],
           title: 'A shared setting is wanted two ways',
           reason: [
             `${one ?? ''} and ${other ?? ''} differ in the ${what}; "${setting}" travels between `,

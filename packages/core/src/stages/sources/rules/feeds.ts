@@ -65,6 +65,7 @@ export const feedPoor: Rule<'sources'> = {
       return [
         {
           subject: `${stationId}-${quantity.replace(/ /g, '-')}`,
+          of: [stationId],
           title: `The ${quantity} comes from the wrong unit`,
           reason: [
             `${station.name} takes its ${quantity} from "${now.name}", which ${now.because}, `,
@@ -91,6 +92,7 @@ export const feedGone: Rule<'sources'> = {
       return [
         {
           subject: `${stationId}-${quantity.replace(/ /g, '-')}`,
+          of: [stationId],
           title: `The ${quantity} comes from nothing`,
           reason: [
             `${station.name} takes its ${quantity} from a source that is gone or does not measure it; `,
