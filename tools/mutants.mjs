@@ -421,7 +421,7 @@ export const mutants = [
   },
   {
     file: 'edits/put-patches.ts',
-    from: 'return Object.prototype.hasOwnProperty.call(holder, key) ? holder[String(key)] : undefined;',
+    from: 'return has(holder, key) ? holder[String(key)] : undefined;',
     to: 'return holder[String(key)];',
   },
   { file: 'job/apply-edits.ts', from: 'step(straighten);', to: 'step(() => undefined);' },
