@@ -35,8 +35,8 @@ export const namedActions = [
 ] as const;
 
 /**
- * Where something is put right: a place of the plan (of a collection: where one is added to it), or something to look at
- * or choose that no field of the plan stands for, with what it is done for.
+ * Where a finding is fixed: a field of the plan (for a collection, where an entry is added), or a named action where no field
+ * of the plan fits, with the thing it is for.
  */
 export const targetSchema = z.union([
   z.strictObject({ path: pathSchema }),

@@ -1,5 +1,5 @@
 import { inject, Injectable, untracked } from '@angular/core';
-import { revisionSchema, type Revision } from '@grey-keel/model';
+import type { Revision } from '@grey-keel/model';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { Store, type Action } from '@ngrx/store';
 import {
@@ -19,32 +19,18 @@ import {
   timer,
   type Observable,
 } from 'rxjs';
-import * as z from 'zod';
 import { offline, problemOf } from '../api/problem.ts';
 import { ServerApi } from '../api/server-api.ts';
 import { Outbox, type Made, type OutboxEntry } from './outbox.ts';
 import { boatEvents, outboxEvents, serverEvents } from './plan.actions.ts';
 import { planFeature } from './plan.reducer.ts';
-import type { PlanState, Stuck, Unsent } from './plan.state.ts';
+import { behindSchema, otherHistorySchema, sorted } from './plan-waiting.ts';
+import type { PlanState, Unsent } from './plan.state.ts';
 import { ServerNews } from './server-news.ts';
 
 const retryAfterMs = 2000;
 /** How often it is looked whether a tab that closed has left something. */
 const lookForLeftMs = 5000;
-const behindSchema = z.looseObject({ missing: z.array(revisionSchema) });
-const otherHistorySchema = z.looseObject({ otherHistory: z.literal(true) });
-
-/** What waits, apart by whether it can be sent. */
-const sorted = (entries: readonly OutboxEntry[]): { unsent: Unsent[]; stuck: Stuck[] } => {
-  const unsent: Unsent[] = [];
-  const stuck: Stuck[] = [];
-  for (const { revisionId, edits, patches, base, baseId = null, reason } of entries) {
-    const entry = { revisionId, edits, patches, base, baseId };
-    if (reason === undefined) unsent.push(entry);
-    else stuck.push({ ...entry, reason });
-  }
-  return { unsent, stuck };
-};
 
 /** Keeps the open boat and the server together: sets edits aside, sends them one by one, follows what others do. */
 @Injectable()
@@ -203,8 +189,7 @@ export class PlanEffects {
 
   readonly follow = createEffect(() =>
     merge(
-      // What it asks for ends once nothing newer has been heard of than is there.
-      // eslint-disable-next-line @ngrx/avoid-cyclic-effects
+      // eslint-disable-next-line @ngrx/avoid-cyclic-effects -- it ends once nothing newer has been heard of than is there
       this.events.pipe(ofType(serverEvents.newsHeard, serverEvents.othersChanged, outboxEvents.retryDue)),
       this.news.linked.pipe(filter((up) => up)),
     ).pipe(

@@ -6,7 +6,7 @@ export const calibrateStage: WebStage = {
   title: 'Calibrate',
   decides: 'Each number the displays rely on, measured, with its uncertainty.',
   help: [
-    'Put right what the display calls depth, with a lead line in water you can trust.',
+    'Correct the depth each display shows, with a lead line over a bottom you can trust.',
     'To the waterline: the display shows the depth of the water. To the keel: it shows the water under the keel.',
     'Take five pairs or more over the depths you work in; one that stands apart is named, never dropped in silence.',
     'Set the display to this water before trusting one offset: a wrong speed of sound grows with depth.',
