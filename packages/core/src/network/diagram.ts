@@ -1,4 +1,5 @@
 import type { Plan } from '@grey-keel/model';
+import { shortName } from '../units/short-name.ts';
 import { inOrder } from '../plan/working-water.ts';
 import { devicesOf, takesTransducers } from './devices.ts';
 import { socketGroups } from './sockets.ts';
@@ -31,13 +32,19 @@ const lineHeight = 16;
 /** About what a letter of the drawing's type takes. */
 const letterWidth = 7.4;
 
-const box = (id: string, kind: DiagramNode['kind'], lines: readonly string[]): DiagramNode => ({
-  id,
-  kind,
-  lines,
-  width: Math.max(90, 20 + letterWidth * Math.max(...lines.map(({ length }) => length))),
-  height: 18 + lineHeight * lines.length,
-});
+/** Longer lines would make all others too small to read. The words of the diagram, and the tables, say them whole. */
+const mostLetters = 30;
+
+const box = (id: string, kind: DiagramNode['kind'], whole: readonly string[]): DiagramNode => {
+  const lines = whole.map((line) => shortName(line, mostLetters));
+  return {
+    id,
+    kind,
+    lines,
+    width: Math.max(90, 20 + letterWidth * Math.max(...lines.map(({ length }) => length))),
+    height: 18 + lineHeight * lines.length,
+  };
+};
 
 const backboneId = 'backbone';
 

@@ -1,5 +1,6 @@
 import { sonarKinds, type NamedSocket, type Plan } from '@grey-keel/model';
 import { aPlan, aTransducer, edited } from '../testing/sample-plan.ts';
+import { diagramOf } from './diagram.ts';
 import { freePlug, socketGroups, socketOf, splittersOn } from './sockets.ts';
 
 const withSockets = (...sockets: NamedSocket[]): Plan =>
@@ -40,5 +41,16 @@ describe('the sockets of a device', () => {
     const one = plugged(plan, 'a', 'down');
     expect([freePlug(one, 'helm', 'a'), freePlug(one, 'helm', 'b')]).toEqual(['down', 'any']);
     expect(freePlug(plugged(one, 'c', 'any'), 'helm', 'b')).toBe('');
+  });
+});
+
+describe('the wiring diagram', () => {
+  it('cuts what would make all of it too small to read, and says it whole in words', () => {
+    const name = `Through-hull ${'of the northern reach '.repeat(3)}`.trim();
+    const { nodes, words } = diagramOf({ ...aPlan(), transducers: { a: aTransducer({ name }) } });
+    const [box] = nodes;
+    expect(box?.lines[0]).toMatch(/^Through-hull of the .*\u2026$/);
+    expect(box?.width).toBeLessThan(260);
+    expect(words.join()).toContain(name);
   });
 });

@@ -17,3 +17,4 @@ export {
 } from './display-units.ts';
 export { parseFigure, type ParsedFigure } from './parse-figure.ts';
 export { formatSentence } from './format-sentence.ts';
+export { shortName } from './short-name.ts';

@@ -14,6 +14,13 @@ import { Accordion, AccordionContent, AccordionHeader, AccordionPanel } from 'pr
       </p-accordion-panel>
     </p-accordion>
   `,
+  // In a cell of figures, too, what is folded reads from the left.
+  styles: `
+    :host {
+      display: block;
+      text-align: start;
+    }
+  `,
 })
 export class Fold {
   readonly heading = input.required<string>();

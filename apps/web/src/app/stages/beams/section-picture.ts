@@ -11,7 +11,7 @@ import {
 import type { Way } from '@grey-keel/model';
 import { scaleLinear } from 'd3-scale';
 import { seriesVariable } from '../../shared/series.ts';
-import { shortName } from '../../shared/short-name.ts';
+import { shortName } from '@grey-keel/core/units';
 
 type ShownUnit = ReturnType<typeof unitFor>;
 

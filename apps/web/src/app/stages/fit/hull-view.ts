@@ -8,13 +8,13 @@ import {
   lowestPoint,
   placeRules,
 } from '@grey-keel/core';
-import type { Target } from '@grey-keel/model';
+import { boatSchema, type Boat, type Target } from '@grey-keel/model';
 import { FigurePipe, SentencePipe } from '../../shared/figure-pipe.ts';
 import { TurnByTurn } from '../../shared/turn-by-turn.ts';
 import { openBoat } from '../open-boat.ts';
 import { type FittedThing, fittedThings, placing, withPlace } from './fitted-things.ts';
 import { HullDrawing, type ThingMoved } from './hull-drawing.ts';
-import { HullFields } from './hull-fields.ts';
+import { PlanFields } from '../../shared/plan-fields.ts';
 import { ThingForm } from './thing-form.ts';
 import { ThingsList } from './things-list.ts';
 import { PlanPlace } from '../../shared/plan-place.ts';
@@ -22,7 +22,7 @@ import { PlanPlace } from '../../shared/plan-place.ts';
 /** The hull with everything on it, what its places break, and what is known of the thing that is looked at. */
 @Component({
   selector: 'gk-hull-view',
-  imports: [FigurePipe, HullDrawing, HullFields, PlanPlace, SentencePipe, ThingForm, ThingsList],
+  imports: [FigurePipe, HullDrawing, PlanFields, PlanPlace, SentencePipe, ThingForm, ThingsList],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet" aria-labelledby="hull-title">
@@ -72,7 +72,16 @@ import { PlanPlace } from '../../shared/plan-place.ts';
       <gk-things-list [things]="things()" [chosen]="chosenKey()" (chose)="chosenKey.set($event)" />
       <section class="sheet" aria-labelledby="chosen-thing">
         <gk-thing-form [thing]="chosen()" [plan]="looked()" (removed)="remove($event)" />
-        <gk-hull-fields [boat]="looked().boat" />
+        <div class="fields hull">
+          <gk-plan-fields
+            [of]="looked().boat"
+            [shape]="boatShape"
+            [names]="['deadriseDeg', 'bowHeightM', 'runningTrimDeg']"
+            [at]="['boat']"
+            ids="boat"
+            (changed)="setBoat($event)"
+          />
+        </div>
       </section>
     </div>
   `,
@@ -87,6 +96,9 @@ import { PlanPlace } from '../../shared/plan-place.ts';
       grid-template-columns: minmax(0, 3fr) minmax(0, 2fr);
       gap: 10px;
       align-items: start;
+    }
+    .hull {
+      margin-top: 10px;
     }
     .broken {
       margin-top: 10px;
@@ -108,6 +120,7 @@ import { PlanPlace } from '../../shared/plan-place.ts';
 export class HullView {
   private readonly open = openBoat();
   private readonly plan = this.open.plan;
+  protected readonly boatShape = boatSchema.shape;
   protected readonly units = this.open.units;
   /** What a way out leads to: its fields are only there while its thing is chosen. */
   readonly wanted = input<Target | null>(null);
@@ -161,6 +174,10 @@ export class HullView {
     const loading = deepestLoading(this.looked());
     return loading && { lowest, loading, needsM: loading.draughtM + lowest.belowKeelM };
   });
+
+  protected setBoat(changes: Partial<Boat>): void {
+    this.open.edits.edit('the hull', { type: 'describeBoat', changes });
+  }
 
   protected drag(moved: ThingMoved): void {
     this.dragged.set(moved);

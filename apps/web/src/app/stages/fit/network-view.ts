@@ -10,7 +10,14 @@ import {
   socketOf,
   takesTransducers,
 } from '@grey-keel/core';
-import { type Link, linkSchema, networkDeviceSchema, type Socket } from '@grey-keel/model';
+import {
+  backboneSchema,
+  type Backbone,
+  type Link,
+  linkSchema,
+  networkDeviceSchema,
+  type Socket,
+} from '@grey-keel/model';
 import { Store } from '@ngrx/store';
 import { ChoiceField } from '../../shared/choice-field.ts';
 import { QuantityField } from '../../shared/quantity-field.ts';
@@ -21,13 +28,13 @@ import { seriesVariable } from '../../shared/series.ts';
 import { NetworkDiagram } from './network-diagram.ts';
 import { SocketList } from './socket-list.ts';
 import { TickField } from '../../shared/tick-field.ts';
-import { BackboneFields } from './backbone-fields.ts';
+import { PlanFields } from '../../shared/plan-fields.ts';
 import { Fold } from '../../shared/fold.ts';
 
 /** The wiring of sonars and sensors: the diagram, and the lists it is made from. */
 @Component({
   selector: 'gk-network-view',
-  imports: [Fold, BackboneFields, ChoiceField, NetworkDiagram, QuantityField, SocketList, TextField, TickField],
+  imports: [Fold, PlanFields, ChoiceField, NetworkDiagram, QuantityField, SocketList, TextField, TickField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet" aria-labelledby="wiring-title">
@@ -104,7 +111,16 @@ import { Fold } from '../../shared/fold.ts';
 
     <section class="sheet" aria-labelledby="devices-title">
       <h2 id="devices-title">Devices and the backbone</h2>
-      <gk-backbone-fields [backbone]="plan().network.backbone" />
+      <div class="fields">
+        <gk-plan-fields
+          [of]="plan().network.backbone"
+          [shape]="backboneShape"
+          [names]="['lengthM', 'terminators', 'supplies', 'supplyA']"
+          [at]="['network', 'backbone']"
+          ids="backbone"
+          (changed)="setBackbone($event)"
+        />
+      </div>
       @for (it of devices(); track it.id) {
         <div class="line device">
           <span class="unit"
@@ -208,6 +224,7 @@ export class NetworkView {
   private readonly store = inject(Store);
   private readonly catalogue = this.store.selectSignal(catalogueFeature.selectAll);
   protected readonly plan = this.open.plan;
+  protected readonly backboneShape = backboneSchema.shape;
   protected readonly linkShape = linkSchema.shape;
   protected readonly deviceShape = networkDeviceSchema.shape;
 
@@ -245,6 +262,10 @@ export class NetworkView {
       ...this.sheetOf(one),
     })),
   );
+
+  protected setBackbone(changes: Partial<Backbone>): void {
+    this.open.edits.edit('the backbone', { type: 'describeBackbone', changes });
+  }
 
   protected go(transducerId: string, to: string): void {
     if (to === '') this.open.edits.edit('a cable', { type: 'connect', transducerId, link: null });

@@ -84,7 +84,9 @@ export interface Cell {
     tbody th {
       color: var(--ink);
       font-weight: 700;
-      white-space: nowrap;
+      min-width: 7rem;
+      max-width: 12rem;
+      overflow-wrap: anywhere;
     }
     tr {
       border-top: var(--hairline) solid var(--rule);
