@@ -33,7 +33,7 @@ const coreFolders = [
 ];
 const coreElement = (folder) => ({ type: `core/${folder}`, pattern: `packages/core/src/${folder}/**`, mode: 'full' });
 const coreLayers = [
-  { type: 'core/tests', pattern: ['packages/core/src/**/*.spec.ts', 'packages/core/src/testing/**'], mode: 'full' },
+  { type: 'core/tests', pattern: ['packages/core/src/**/*.spec.ts', 'packages/core/src/**/testing/**'], mode: 'full' },
   ...coreFolders.map(coreElement),
   // Each stage is one of its own.
   { type: 'core/stage', pattern: 'packages/core/src/stages/*/**', mode: 'full', capture: ['stage'] },
@@ -131,7 +131,7 @@ export default tseslint.config(
               allow: ['web', 'web/views', ['web/stage', { stage: '${from.stage}' }], ...allCore, 'model'],
             },
             { from: 'web', allow: ['web', 'web/views', 'web/stage', ...allCore, 'model'] },
-            { from: 'tools', allow: ['tools', 'web/views', ...allCore, 'model', 'e2e', 'server'] },
+            { from: 'tools', allow: ['tools', 'web', 'web/views', ...allCore, 'model', 'e2e', 'server'] },
             { from: 'e2e', allow: ['e2e', 'web/views', 'server', ...allCore, 'model'] },
           ],
         },

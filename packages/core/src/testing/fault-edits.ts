@@ -5,6 +5,7 @@ export const transducer = (id: string, changes: Partial<Transducer>): Edit => ({
   id,
   changes,
 });
+export const boat = (changes: Partial<Plan['boat']>): Edit => ({ type: 'describeBoat', changes });
 export const piece = (id: string, changes: Partial<Equipment>): Edit => ({ type: 'describeEquipment', id, changes });
 export const helm = (changes: Partial<Omit<Circuit, 'loads'>>): Edit => ({
   type: 'describeCircuit',

@@ -1,10 +1,8 @@
 import type { Edit, Plan } from '@grey-keel/model';
 import { applyEdits, undoing } from '../job/apply-edits.ts';
 import { findings } from '../job/findings.ts';
-import { depthFaults } from './depth-faults.ts';
 import { editSamples } from './edit-samples.ts';
-import { fitFaults } from './fit-faults.ts';
-import { placeFaults } from './place-faults.ts';
+import { ruleFaults } from './every-fault.ts';
 import { seeded } from './sample-plan.ts';
 import { soundBoat } from './sound-boat.ts';
 
@@ -15,9 +13,8 @@ import { soundBoat } from './sound-boat.ts';
 export const findingsForgotten = (edits: number, seed: number): string | null => {
   const random = seeded(seed);
   const sound = soundBoat(random);
-  const faults = Object.values({ ...fitFaults, ...depthFaults, ...placeFaults });
   const pool: (readonly Edit[])[] = [
-    ...faults.flatMap((fault) => {
+    ...Object.values(ruleFaults).flatMap((fault) => {
       const { faulty, nearly } = fault(sound, random);
       return [faulty, nearly];
     }),

@@ -1,7 +1,7 @@
 import type { Edit } from '@grey-keel/model';
-import { aBeam, aPage } from './sample-plan.ts';
-import type { Fault } from './sound-boat.ts';
-import { depthFrom, helm, house, load, named, screenA, transducer, unit } from './fault-edits.ts';
+import { aPage } from '../../../testing/sample-plan.ts';
+import type { Fault } from '../../../testing/sound-boat.ts';
+import { depthFrom, helm, house, load, named, screenA, unit } from '../../../testing/fault-edits.ts';
 
 /** Faults of names, feeds, settings and alarms, by the rule that has to speak, once, and what is put in where there are several. */
 export const sourceFaults: Readonly<Record<string, Fault>> = {
@@ -127,11 +127,6 @@ export const sourceFaults: Readonly<Record<string, Fault>> = {
       unit({ alarms: { lowVoltageV } }),
     ];
     return { faulty: calls(full), nearly: calls(full - 0.01) };
-  },
-  'same-band': (_, random) => {
-    const at = (kHz: number): Edit =>
-      transducer('b-stern', { beams: [aBeam({ frequencyHz: 1000 * kHz, beamwidthDeg: 20 })] });
-    return { faulty: [at(190 + 3 * random())], nearly: [at(random() < 0.5 ? 150 : 230)] };
   },
   'two-norths': () => ({ faulty: [unit({ north: 'magnetic' })], nearly: [unit({ north: null })] }),
 };

@@ -1,6 +1,6 @@
 import type { Edit } from '@grey-keel/model';
-import { between, equipment, type Fault } from './sound-boat.ts';
-import { piece, transducer, unit } from './fault-edits.ts';
+import { between, equipment, type Fault } from '../../../testing/sound-boat.ts';
+import { piece, transducer, unit } from '../../../testing/fault-edits.ts';
 
 /** Faults of where things stand on the hull, by the rule that has to speak, once, and what is put in where there are several. */
 export const hullFaults: Readonly<Record<string, Fault>> = {

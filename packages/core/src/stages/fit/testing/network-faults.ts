@@ -1,6 +1,6 @@
 import type { Edit, Transducer } from '@grey-keel/model';
-import type { Fault } from './sound-boat.ts';
-import { device, linked, transducer } from './fault-edits.ts';
+import type { Fault } from '../../../testing/sound-boat.ts';
+import { device, linked, transducer } from '../../../testing/fault-edits.ts';
 
 /** Faults of sockets and the backbone, by the rule that has to speak, once, and what is put in where there are several. */
 export const networkFaults: Readonly<Record<string, Fault>> = {

@@ -1,8 +1,6 @@
 import type { Edit } from '@grey-keel/model';
-import { between, type Fault } from './sound-boat.ts';
-import { piece, transducer } from './fault-edits.ts';
-
-const boat = (changes: Extract<Edit, { type: 'describeBoat' }>['changes']): Edit => ({ type: 'describeBoat', changes });
+import { between, type Fault } from '../../../testing/sound-boat.ts';
+import { boat, piece, transducer } from '../../../testing/fault-edits.ts';
 
 /** Faults of where things stand and when they transmit, by the rule that has to speak, once. */
 export const placeFaults: Readonly<Record<string, Fault>> = {
@@ -58,18 +56,5 @@ export const placeFaults: Readonly<Record<string, Fault>> = {
   'hull-changed: another hull under the same places': (plan, random) => {
     const other = random() < 0.5 ? { lengthM: plan.boat.lengthM! - 0.5 } : { hullForm: 'displacement' as const };
     return { faulty: [{ type: 'confirmPlaces' }, boat(other)], nearly: [boat(other), { type: 'confirmPlaces' }] };
-  },
-  'transmits-for-nothing: stowed, or too fast': (_, random) => {
-    const running: Edit = { type: 'useWay', way: 'running', used: true };
-    const on = (id: string): Edit => ({ type: 'transmitIn', id, way: 'running', transmits: true });
-    return random() < 0.5
-      ? {
-          faulty: [running, on('d-ahead')],
-          nearly: [running, on('d-ahead'), transducer('d-ahead', { loweredIn: { running: true, trolling: true } })],
-        }
-      : {
-          faulty: [running, on('c-sides'), boat({ cruiseSpeedMps: 7.1 })],
-          nearly: [running, on('c-sides'), boat({ cruiseSpeedMps: 7 })],
-        };
   },
 };

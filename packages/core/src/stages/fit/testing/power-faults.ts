@@ -1,7 +1,7 @@
 import type { Edit } from '@grey-keel/model';
-import { wireAmpacityA } from '../power/wire.ts';
-import type { Fault } from './sound-boat.ts';
-import { helm, house, load, screenA, screenOf } from './fault-edits.ts';
+import { wireAmpacityA } from '../../../power/wire.ts';
+import type { Fault } from '../../../testing/sound-boat.ts';
+import { helm, house, load, screenA, screenOf } from '../../../testing/fault-edits.ts';
 
 /** Faults of wires, fuses and batteries, by the rule that has to speak, once, and what is put in where there are several. */
 export const powerFaults: Readonly<Record<string, Fault>> = {

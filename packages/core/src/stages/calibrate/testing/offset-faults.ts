@@ -1,0 +1,98 @@
+import type { Edit, Plan } from '@grey-keel/model';
+import { enteredBy } from '../../../testing/entered-by.ts';
+import { boat } from '../../../testing/fault-edits.ts';
+import { pair } from '../../../testing/sample-plan.ts';
+import { between, type Fault } from '../../../testing/sound-boat.ts';
+
+/** Readings of a face that lies `faceM` down, on a display that uses the speed of sound `usedMps` in water of `waterMps`. */
+const readings = (
+  leadsM: readonly number[],
+  {
+    faceM,
+    setM = 0,
+    usedMps = 1443.6,
+    waterMps = 1443.6,
+  }: { faceM: number; setM?: number; usedMps?: number; waterMps?: number },
+): Edit[] => [
+  ...['r1', 'r2', 'r3', 'r4'].map((readingId): Edit => ({ type: 'removeReading', transducerId: 'a-hull', readingId })),
+  ...leadsM.map((leadLineM, i): Edit => ({
+    type: 'recordReading',
+    transducerId: 'a-hull',
+    readingId: `z${i}`,
+    reading: pair(leadLineM, Math.round(100 * (((leadLineM - faceM) * usedMps) / waterMps + setM)) / 100),
+  })),
+];
+const offset = (changes: Partial<Omit<Plan['depthOffsets'][string], 'readings' | 'entered'>>): Edit => ({
+  type: 'describeDepthOffset',
+  transducerId: 'a-hull',
+  changes,
+});
+const eight = [2, 3, 4, 5, 7, 9, 10, 12];
+/** Speed of sound in fresh water of 20 °C, m/s: Bilaniuk and Wong 1993. */
+const warmMps = 1482.34;
+
+/** Faults of an offset, by the rule that has to speak, once, and what is put in. */
+export const offsetFaults: Readonly<Record<string, Fault>> = {
+  'offset-scale: read in warmer water than was said': (plan) => ({
+    faulty: enteredBy(plan, readings(eight, { faceM: 0.4, waterMps: warmMps })),
+    nearly: [
+      ...readings(eight, { faceM: 0.4, waterMps: warmMps }),
+      offset({ takenIn: { temperatureC: 20, salinityPpt: 0 } }),
+    ],
+  }),
+  'offset-geometry: at eight pairs': (plan) => ({
+    faulty: readings(eight, { faceM: 0.4, waterMps: warmMps }),
+    nearly: [
+      ...readings(eight, { faceM: 0.4, waterMps: warmMps }),
+      offset({ takenIn: { temperatureC: 20, salinityPpt: 0 } }),
+      boat({ notes: plan.boat.name }),
+    ],
+  }),
+  'offset-few: two, or one': (_, random) => ({
+    faulty: readings(random() < 0.5 ? [5] : [5, 9], { faceM: 0.4 }),
+    nearly: readings([5, 9, 12], { faceM: 0.4 }),
+  }),
+  'offset-unsafe: more than the tolerance too much': (_, random) => {
+    const setM = between(random, 0.6, 0.8);
+    const set = (byM: number): Edit[] => [
+      offset({ offsetSetM: setM, toleranceM: 0.1 }),
+      ...readings([4, 6, 9, 12], { faceM: setM - byM, setM }),
+      boat({ draughtM: setM - byM + 0.1 }),
+    ];
+    return { faulty: set(0.12), nearly: set(0.08) };
+  },
+  'offset-unsafe: a mirror smaller than the tolerance': () => {
+    // To the keel, a face 0.41 m down under a draught of 0.5 m misses -0.09 m; +0.09 m is set.
+    const set = (setM: number): Edit[] => [
+      offset({ offsetSetM: setM, reference: 'keel' }),
+      ...readings([4, 6, 9, 12], { faceM: 0.41, setM }),
+    ];
+    return { faulty: set(0.09), nearly: set(-0.09) };
+  },
+  'offset-above-water: lead line and display the wrong way round': () => ({
+    faulty: readings([4, 6, 9, 12], { faceM: -0.3 }),
+    nearly: readings([4, 6, 9, 12], { faceM: 0.01 }),
+  }),
+  'offset-wrong-sign: turned': () => {
+    const set = (setM: number): Edit[] => [
+      offset({ offsetSetM: setM, reference: 'keel' }),
+      ...readings([4, 6, 9, 12], { faceM: 0.3, setM }),
+      boat({ draughtM: 0.6 }),
+    ];
+    return { faulty: set(0.3), nearly: set(-0.3) };
+  },
+  'offset-missing: a fan that feeds depth': (_, random) => {
+    const fan = random() < 0.5 ? 'c-sides' : 'd-ahead';
+    const kind: Edit = { type: 'describeTransducer', id: fan, changes: { kind: 'down fan' } };
+    const feeds = (sourceId: string, fallbackId: string | null): Edit => ({
+      type: 'feed',
+      stationId: 'helm',
+      quantity: 'depth',
+      feed: { sourceId, fallbackId },
+    });
+    return {
+      faulty: [kind, random() < 0.5 ? feeds(fan, null) : feeds('a-hull', fan)],
+      nearly: [kind, feeds('a-hull', null)],
+    };
+  },
+};

@@ -1,0 +1,41 @@
+import type { Edit, Plan } from '@grey-keel/model';
+import { enteredBy } from '../../../testing/entered-by.ts';
+import { between, type Fault } from '../../../testing/sound-boat.ts';
+
+const calls = (shallowM: number, changes: Partial<Plan['units'][string]> = {}): Edit => ({
+  type: 'describeUnit',
+  stationId: 'helm',
+  changes: { ...changes, alarms: { shallowM } },
+});
+const hanging = (belowKeelM: number, diameterM: number): Edit => ({
+  type: 'describeEquipment',
+  id: 'a-propeller',
+  changes: { propellerDiameterM: diameterM, aboveKeelM: diameterM / 2 - belowKeelM },
+});
+
+/** Alarms that call too late, by what touches first and how a display counts. */
+export const alarmFaults: Readonly<Record<string, Fault>> = {
+  // Half a metre of draught, a tolerance of a tenth, half a metre to act in, and what hangs below the keel.
+  'alarm-shallow-late: the blades touch first': (_, random) => {
+    const belowM = Math.round(100 * between(random, 0.2, 0.6)) / 100;
+    const up = Math.ceil(10 * (1.1 + belowM) - 1e-6) / 10;
+    return {
+      faulty: [hanging(belowM, 0.3), calls(up - 0.1)],
+      nearly: [hanging(belowM, 0.3), calls(up)],
+    };
+  },
+  'alarm-shallow-late: in feet, rounded up': () => ({
+    // 1.1 m is 3.61 ft: 3.7 is the next tenth of a foot.
+    faulty: [calls(3.6 * 0.3048, { depthUnit: 'ft', depthStep: 0.1 })],
+    nearly: [calls(3.7 * 0.3048, { depthUnit: 'ft', depthStep: 0.1 })],
+  }),
+  'alarm-shallow-late: by the fallback': (plan) => {
+    // The fallback's offset is less sure: its tolerance is a metre.
+    const wide = enteredBy(
+      plan,
+      [{ type: 'describeDepthOffset', transducerId: 'b-stern', changes: { toleranceM: 1 } }],
+      'b-stern',
+    ).slice(0, 1);
+    return { faulty: [...wide, calls(1.9)], nearly: [...wide, calls(2)] };
+  },
+};
