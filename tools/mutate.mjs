@@ -1,36 +1,63 @@
-import { spawn } from 'node:child_process';
-import { cpSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { execFileSync, spawn } from 'node:child_process';
+import { cpSync, existsSync, mkdirSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { installPackages, root } from './install.mjs';
-import { mutants } from './mutants.mjs';
+import { mutants as core } from './mutants/core.mjs';
+import { mutants as model } from './mutants/model.mjs';
+import { mutants as server } from './mutants/server.mjs';
+import { mutants as web } from './mutants/web.mjs';
 
 installPackages();
 
-// Each mutant lives in a copy of the core, inside the project so that its packages are found from there.
-const place = (worker) => join(root, 'data', 'mutate', String(worker));
-const original = join(root, 'packages/core/src');
+/** Where mutants live, and which specs have to notice one that those beside it let pass. */
+const parts = [
+  { base: 'packages/core/src', mutants: core, specs: ['packages/core/src'] },
+  { base: 'packages/model/src', mutants: model, specs: ['packages/model/src'] },
+  { base: 'apps/server/src', mutants: server, specs: ['apps/server/src'] },
+  // The store is plain functions, which run outside a browser.
+  { base: 'apps/web/src/app/state', mutants: web, specs: ['apps/web/src/app/state/plan.reducer*.spec.ts'] },
+];
 
-const testRun = (worker, folder = '') =>
-  new Promise((resolve) => {
-    const specs = join('data/mutate', String(worker), folder, '**/*.spec.ts');
-    const child = spawn(process.execPath, ['--import', 'tsx', 'tools/jasmine-counts.mjs', specs], {
-      cwd: root,
-      env: { ...process.env, STOP_AT_FIRST_FAILURE: '1' },
-    });
-    let output = '';
-    child.stdout.on('data', (chunk) => (output += chunk));
-    child.stderr.on('data', (chunk) => (output += chunk));
-    child.on('close', (code) => resolve({ code, count: /^COUNT (\d+) (\d+)$/m.exec(output) }));
-  });
+// Each worker has a copy of the sources, inside the project so that its packages are found from there.
+const place = (worker) => join(root, 'data', 'mutate', String(worker));
+const sources = execFileSync('git', ['ls-files', '-co', '--exclude-standard', 'packages', 'apps', 'e2e', 'tools'], {
+  cwd: root,
+  encoding: 'utf8',
+})
+  .split('\n')
+  .filter((file) => file !== '' && existsSync(join(root, file)));
 
 const copy = (worker) => {
   rmSync(place(worker), { recursive: true, force: true });
-  mkdirSync(place(worker), { recursive: true });
-  cpSync(original, place(worker), { recursive: true });
+  for (const file of sources) cpSync(join(root, file), join(place(worker), file));
+  // The packages of the project are those of the copy.
+  const links = join(place(worker), 'node_modules', '@grey-keel');
+  mkdirSync(links, { recursive: true });
+  for (const name of ['packages/core', 'packages/model', 'apps/server', 'apps/web', 'e2e', 'tools'])
+    symlinkSync(join(place(worker), name), join(links, name.split('/').at(-1)));
 };
 
-const killed = async (worker, { file, from, to }) => {
-  const path = join(place(worker), file);
+/** Runs specs in a copy; null where there are none, or where they do not load. */
+const testRun = (worker, specs) =>
+  new Promise((resolve) => {
+    const patterns = specs.map((one) => (one.endsWith('.spec.ts') ? one : `${one}/**/*.spec.ts`));
+    const child = spawn(
+      process.execPath,
+      ['--import', 'tsx', '--import', './tools/sync-model/in-node.ts', 'tools/jasmine-counts.mjs', ...patterns],
+      { cwd: place(worker), env: { ...process.env, STOP_AT_FIRST_FAILURE: '1' } },
+    );
+    let output = '';
+    child.stdout.on('data', (chunk) => (output += chunk));
+    child.stderr.on('data', (chunk) => (output += chunk));
+    child.on('close', () => {
+      const [, passed, failed] = /^COUNT (\d+) (\d+)$/m.exec(output) ?? [];
+      const none = passed === undefined || output.includes('No specs found');
+      resolve(none ? null : { passed: Number(passed), failed: Number(failed) });
+    });
+  });
+
+const killed = async (worker, { part, file, from, to }) => {
+  const path = join(place(worker), part.base, file);
   const before = readFileSync(path, 'utf8');
   if (before.split(from).length !== 2) throw new Error(`${file} does not hold "${from}" just once.`);
   writeFileSync(
@@ -38,37 +65,45 @@ const killed = async (worker, { file, from, to }) => {
     before.replace(from, () => to),
   );
   // The specs beside it mostly notice it; only what they let pass is put before all of them.
-  const beside = await testRun(worker, dirname(file));
-  const { count } = Number(beside.count?.[2]) > 0 ? beside : await testRun(worker);
+  const beside =
+    part.base === 'apps/web/src/app/state' ? null : await testRun(worker, [dirname(join(part.base, file))]);
+  const last = beside && beside.failed > 0 ? beside : await testRun(worker, part.specs);
   writeFileSync(path, before);
   // A mutant that keeps the specs from loading would look killed without a single expectation having failed.
-  if (!count) throw new Error(`With "${to}" in ${file} the specs did not run.`);
-  return Number(count[2]) > 0;
+  if (!last) throw new Error(`With "${to}" in ${file} the specs did not run.`);
+  return last.failed > 0;
 };
-
-copy(0);
-const healthy = await testRun(0);
-if (healthy.code !== 0 || !healthy.count || Number(healthy.count[1]) === 0) {
-  console.error('The tests fail before anything is changed.');
-  process.exit(1);
-}
 
 // Words on the command line: only mutants of files that have one of them in their path.
 const words = process.argv.slice(2);
-const waiting = mutants
-  .filter(({ file }) => words.length === 0 || words.some((word) => file.includes(word)))
-  .map((mutant) => ({ mutant }));
+const waiting = parts.flatMap((part) =>
+  part.mutants
+    .map((mutant) => ({ ...mutant, part }))
+    .filter(({ file }) => words.length === 0 || words.some((word) => join(part.base, file).includes(word))),
+);
 const count = waiting.length;
+
+copy(0);
+for (const specs of new Set(waiting.map(({ part }) => part.specs))) {
+  const healthy = await testRun(0, specs);
+  if (!healthy || healthy.passed === 0 || healthy.failed > 0) {
+    console.error(`The tests of ${specs.join(', ')} fail before anything is changed.`);
+    process.exit(1);
+  }
+}
+
 const survivors = [];
 const work = async (worker) => {
-  copy(worker);
+  if (worker > 0) copy(worker);
   for (let next = waiting.shift(); next; next = waiting.shift()) {
-    const dead = await killed(worker, next.mutant);
-    if (!dead) survivors.push(next.mutant);
-    console.log(`${dead ? 'killed  ' : 'SURVIVED'} ${next.mutant.file}: ${next.mutant.from.trim().split('\n')[0]}`);
+    const dead = await killed(worker, next);
+    if (!dead) survivors.push(next);
+    console.log(
+      `${dead ? 'killed  ' : 'SURVIVED'} ${join(next.part.base, next.file)}: ${next.from.trim().split('\n')[0]}`,
+    );
   }
 };
 await Promise.all([0, 1].map(work));
 rmSync(join(root, 'data', 'mutate'), { recursive: true, force: true });
 console.log(`${count - survivors.length} killed, ${survivors.length} survived`);
-process.exitCode = survivors.length > 0 ? 1 : 0;
+process.exitCode = survivors.length > 0 || count === 0 ? 1 : 0;

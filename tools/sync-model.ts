@@ -1,5 +1,5 @@
 import { parseArgs } from 'node:util';
-import { runModel } from '../apps/web/testing/sync-model.ts';
+import { runModel } from './sync-model/run-model.ts';
 
 // npm run sync-model -- [--count N] [--seed S]: N runs of the windows, the outbox and the server against each other.
 const { values } = parseArgs({ options: { count: { type: 'string' }, seed: { type: 'string' } } });

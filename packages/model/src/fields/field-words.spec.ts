@@ -64,6 +64,7 @@ describe('the words of fields', () => {
       const schema = schemaAt(planSchema, path);
       return schema ? wordsOf(schema)?.label : undefined;
     };
+    expect(schemaAt(z.union([z.string(), z.strictObject({ a: z.number() })]), ['a'])).toBeInstanceOf(z.ZodNumber);
     expect(label(['boat', 'name'])).toBe('Name');
     expect(label(['waters', 'any-id', 'name'])).toBe('Water');
     expect(label(['stations', 'helm', 'eyeAboveKeelM'])).toBe('Eye above the keel');

@@ -37,6 +37,21 @@ describe('upgradePlan', () => {
 });
 
 describe('the plan', () => {
+  it('of every earlier version is brought to one that its schema takes', () => {
+    const without = (plan: object, ...keys: string[]): object =>
+      Object.fromEntries(Object.entries(plan).filter(([key]) => !keys.includes(key)));
+    const now = emptyPlan('Older');
+    const fifth = without(now, 'loadings');
+    const third = without(fifth, 'equipment', 'power', 'network', 'sources', 'feeds', 'units');
+    const second = without(third, 'advice', 'scene', 'fish');
+    const first = without(second, 'displays', 'pages', 'keys');
+    for (const [version, plan] of [first, second, third, fifth, fifth, now].map((plan, i) => [i + 1, plan] as const))
+      expect(planSchema.parse(upgradePlan({ ...plan, version })))
+        .withContext(`version ${version}`)
+        .toEqual(now);
+    expect(planVersion).toBe(6);
+  });
+
   it('of version 4 is read as it stands, a socket by its plug alone', () => {
     const plan = emptyPlan('Older');
     const older = {

@@ -1,4 +1,5 @@
-import { aPlan, aTransducer } from '../testing/plans.ts';
+import { aTransducer } from '@grey-keel/core/testing';
+import { aPlan } from '../testing/plans.ts';
 import { unitSets, type UnitChoice } from '@grey-keel/core/units';
 import { pathInWords, pathsInWords, valueInWords } from './path-in-words.ts';
 

@@ -1,27 +1,9 @@
+import { aWater } from '@grey-keel/core/testing';
 import type { Edit } from '@grey-keel/model';
-import type { Action } from '@ngrx/store';
 import { idOf, opened, revision } from '../testing/plans.ts';
-import { boatEvents, outboxEvents, serverEvents } from './plan.actions.ts';
-import { planFeature } from './plan.reducer.ts';
-import { noPlan, type PlanState, type Unsent } from './plan.state.ts';
-
-const { reducer } = planFeature;
-const uuid = (n: number): string => `00000000-0000-4000-9000-${String(n).padStart(12, '0')}`;
-const boat = (changes: Extract<Edit, { type: 'describeBoat' }>['changes']): Edit[] => [
-  { type: 'describeBoat', changes },
-];
-const run = (state: PlanState, ...events: Action[]): PlanState => events.reduce(reducer, state);
-const edited = (n: number, changes: Parameters<typeof boat>[0]): Action =>
-  boatEvents.edited({ revisionId: uuid(n), edits: boat(changes), label: `edit ${n}` });
-const keptAs = (n: number, number: number): Action =>
-  serverEvents.revisionKept({ kept: { revisionId: uuid(n), number, keptAt: '2026-05-01T11:00:00.000Z' } });
-
-const ready = (): PlanState =>
-  run(
-    noPlan,
-    boatEvents.boatChosen({ id: 'test-hull' }),
-    serverEvents.boatLoaded({ boat: opened(), unsent: [], stuck: [], since: [] }),
-  );
+import { boat, edited, keptAs, ready, run, uuid } from '../testing/reducing.ts';
+import { boatEvents, serverEvents } from './plan.actions.ts';
+import { noPlan, type PlanState } from './plan.state.ts';
 
 describe('the open plan', () => {
   it('is loading, then ready as kept, or says what went wrong', () => {
@@ -97,6 +79,31 @@ describe('the open plan', () => {
     expect(run(state, serverEvents.othersChanged({ revisions: [revision(5, boat({ lengthM: 1 }))] })).plan).toEqual(
       state.plan,
     );
+  });
+
+  it('is not changed by a revision it has, nor by word of one that is not the first to be sent', () => {
+    const known = revision(4, [{ type: 'removeWater', id: 'pool' }]);
+    expect(run(ready(), serverEvents.othersChanged({ revisions: [known] }))).toEqual(ready());
+    const two = run(ready(), edited(1, { lengthM: 8 }), edited(2, { beamM: 3 }));
+    expect(run(two, keptAs(2, 5))).toBe(two);
+  });
+
+  it('takes back the newest of more steps than it remembers, and lets go one that has no place any more', () => {
+    const many = Array.from({ length: 205 }, (_, i) => edited(i, { lengthM: 5 + i / 100 }));
+    const undone = run(ready(), ...many, boatEvents.undone({ revisionId: uuid(900) }));
+    expect(undone.plan?.boat.lengthM).toBeCloseTo(7.03, 9);
+    expect(undone.undo.length).toBe(199);
+    const removed = run(
+      ready(),
+      boatEvents.edited({ revisionId: uuid(1), edits: [{ type: 'removeWater', id: 'pool' }], label: 'remove' }),
+      keptAs(1, 5),
+    );
+    const others = Array.from({ length: 60 }, (_, i): Edit => ({ type: 'addWater', id: `w${i}`, water: aWater() }));
+    const full = run(removed, serverEvents.othersChanged({ revisions: [revision(6, others)] }));
+    expect([full.clash, full.undo.length]).toEqual([null, 1]);
+    const refused = run(full, boatEvents.undone({ revisionId: uuid(2) }));
+    expect([refused.plan, refused.undo]).toEqual([full.plan, []]);
+    expect(refused.notice).toContain('At most 60');
   });
 
   it('drops undo steps that meet what others changed, and says so', () => {
@@ -276,65 +283,5 @@ describe('the open plan', () => {
     expect([state.plan?.boat.lengthM, state.plan?.boat.beamM, state.unsent.length]).toEqual([7.4, 3, 1]);
     expect(state.stuck.map(({ revisionId, reason }) => [revisionId, reason])).toEqual([[uuid(1), 'no']]);
     expect(state.notice).toContain('refused');
-  });
-
-  describe('when it is opened with edits left in the outbox', () => {
-    const left = (n: number, changes: Parameters<typeof boat>[0]): Unsent => {
-      const [unsent] = run(ready(), edited(n, changes)).unsent;
-      if (!unsent) throw new Error('nothing unsent');
-      return unsent;
-    };
-    const openedWith = (unsent: Unsent[], since: ReturnType<typeof revision>[], plan = opened().plan): PlanState =>
-      run(
-        noPlan,
-        boatEvents.boatChosen({ id: 'test-hull' }),
-        serverEvents.boatLoaded({ boat: opened(plan, 5), unsent, stuck: [], since }),
-      );
-
-    it('puts them on top of what is kept', () => {
-      const state = openedWith([left(1, { lengthM: 8 })], [revision(4, []), revision(5, boat({ beamM: 3 }))]);
-      expect([state.plan?.boat.lengthM, state.unsent.length]).toEqual([8, 1]);
-    });
-
-    it('leaves out those that had arrived', () => {
-      const state = openedWith(
-        [left(1, { lengthM: 8 })],
-        [revision(4, []), revision(5, boat({ lengthM: 8 }), uuid(1))],
-      );
-      expect(state.unsent).toEqual([]);
-    });
-
-    it('asks about all of them where their base is not of this history: an older file was restored', () => {
-      const elsewhere = { ...left(1, { lengthM: 8 }), baseId: uuid(77) };
-      const state = openedWith([elsewhere], [revision(4, []), revision(5, boat({ beamM: 3 }))]);
-      expect(state.clash?.clashes).toEqual([{ path: ['boat', 'lengthM'], mine: 8, theirs: 7.4 }]);
-      const ahead = openedWith([{ ...left(1, { lengthM: 8 }), base: 9 }], []);
-      expect(ahead.clash?.clashes.length).toBe(1);
-    });
-
-    it('puts aside one that no longer applies, without holding up the others', () => {
-      const lost: Unsent = { ...left(1, { lengthM: 8 }), edits: [{ type: 'removeWater', id: 'nowhere' }], patches: [] };
-      const state = openedWith([lost, left(2, { beamM: 3 })], [revision(4, []), revision(5, [])]);
-      expect([state.unsent.map(({ revisionId }) => revisionId), state.plan?.boat.beamM]).toEqual([[uuid(2)], 3]);
-      expect(state.stuck.map(({ revisionId, reason }) => [revisionId, reason])).toEqual([
-        [uuid(1), 'There is no water "nowhere" any more.'],
-      ]);
-      expect(run(state, boatEvents.stuckDropped({ revisionId: uuid(1) })).stuck).toEqual([]);
-    });
-
-    it('takes up what a window that was closed had left, and asks where it meets what was kept since', () => {
-      const here = run(ready(), edited(3, { draughtM: 0.6 }), keptAs(3, 5));
-      const since = [revision(4, []), revision(5, boat({ draughtM: 0.6 }), uuid(3))];
-      const takeUp = (unsent: Unsent[]): PlanState => run(here, outboxEvents.leftTakenUp({ unsent, stuck: [], since }));
-      const joined = takeUp([left(1, { lengthM: 8 })]);
-      expect([joined.plan?.boat.lengthM, joined.plan?.boat.draughtM, joined.unsent[0]?.base]).toEqual([8, 0.6, 5]);
-      expect(takeUp([left(1, { draughtM: 0.9 })]).clash?.clashes.length).toBe(1);
-      expect(takeUp([left(3, { draughtM: 0.6 })]).unsent).toEqual([]);
-    });
-
-    it('asks where they meet what others did since', () => {
-      const state = openedWith([left(1, { lengthM: 8 })], [revision(4, []), revision(5, boat({ lengthM: 9 }))]);
-      expect(state.clash?.clashes.length).toBe(1);
-    });
   });
 });

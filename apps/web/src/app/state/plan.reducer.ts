@@ -129,15 +129,10 @@ const taken = (state: PlanState, revisions: readonly Revision[]): PlanState => {
 };
 
 /** The places that were changed since an edit was made, by others than whoever made it. */
-const changedSince = (
-  { base, baseId }: Unsent,
-  since: readonly Revision[],
-  own: ReadonlySet<string>,
-  newest: number,
-): Path[] => {
+const changedSince = ({ base, baseId }: Unsent, since: readonly Revision[], own: ReadonlySet<string>): Path[] => {
   const at = since.find(({ number }) => number === base);
   // A base that this history does not have: an older file was restored. Everything may have changed.
-  if (base > newest || (base > 0 && at?.revisionId !== baseId)) return [everywhere];
+  if (base > 0 && at?.revisionId !== baseId) return [everywhere];
   return since.flatMap(({ number, revisionId, paths }) => (number > base && !own.has(revisionId) ? paths : []));
 };
 
@@ -153,7 +148,7 @@ const takenUp = (
   const waiting = unsent.filter(({ revisionId }) => !arrived.has(revisionId) && !known.has(revisionId));
   const past = since.filter(({ number }) => number <= state.number);
   const paths = waiting.flatMap((entry) => {
-    const meeting = changedSince(entry, past, own, state.number);
+    const meeting = changedSince(entry, past, own);
     return touches(entry.patches, meeting) ? meeting : [];
   });
   const before = { ...state, stuck: [...state.stuck, ...stuck.filter(({ revisionId }) => !known.has(revisionId))] };

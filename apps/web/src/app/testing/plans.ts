@@ -1,104 +1,47 @@
 import { BehaviorSubject, Subject } from 'rxjs';
 import type { ServerNews } from '../state/server-news.ts';
-import {
-  emptyPlan,
-  type BoatNews,
-  type Edit,
-  type OpenedBoat,
-  type Plan,
-  type Revision,
-  type Transducer,
-} from '@grey-keel/model';
+import { aBeam, aPlan as wholePlan, aTransducer } from '@grey-keel/core/testing';
+import type { BoatNews, Edit, Equipment, OpenedBoat, Plan, Revision } from '@grey-keel/model';
 
-/** Test data builders of the web application. */
-export const aTransducer = (changes: Partial<Transducer> = {}): Transducer => ({
-  name: 'Wide 190',
-  kind: 'sounder',
-  beams: [{ frequencyHz: 190_000, bandwidthHz: null, beamwidthDeg: 24, levelDb: -3, alongDeg: null }],
-  apertureM: null,
-  constantBeamwidth: false,
-  electricalPowerW: null,
-  catalogue: null,
-  mounting: 'through-hull',
-  forwardM: 2,
-  starboardM: -0.5,
-  aboveKeelM: 0.1,
-  workingBeam: 0,
-  transmitsIn: { trolling: true },
-  ...changes,
-});
+const narrow = aBeam({ frequencyHz: 95_000, beamwidthDeg: 9 });
 
+/** A boat with two transducers, its stations, screens and readings still to come. */
 export const aPlan = (): Plan => ({
-  ...emptyPlan('Test Hull'),
-  boat: { ...emptyPlan('Test Hull').boat, lengthM: 7.4, beamM: 2.5, draughtM: 0.5 },
-  waters: {
-    pool: {
-      name: 'Pool',
-      kind: 'fresh',
-      salinityPpt: 0,
-      temperatureC: 9,
-      coldestC: 4,
-      warmestC: 16,
-      shallowestM: 3,
-      usualDeepestM: 40,
-      greatestM: 60,
-      clarity: 'clear',
-    },
-  },
-  ways: { trolling: true, running: true },
-  working: { waterId: 'pool', depthM: 32 },
+  ...wholePlan(),
   transducers: {
     'a-wide': aTransducer(),
-    'b-narrow': aTransducer({
-      name: 'Narrow 95',
-      starboardM: 0.8,
-      beams: [{ frequencyHz: 95_000, bandwidthHz: null, beamwidthDeg: 9, levelDb: -3, alongDeg: null }],
-      transmitsIn: {},
-    }),
+    'b-narrow': aTransducer({ name: 'Narrow 95', starboardM: 0.8, beams: [narrow], transmitsIn: {} }),
   },
+  stations: {},
+  sought: {},
+  ways: { trolling: true, running: true },
+  displays: {},
+  pages: {},
+  keys: {},
+  depthOffsets: {},
 });
 
-export const aDisplay: Plan['displays'][string] = {
-  name: 'Display 12',
-  screenDiagonalM: 0.307,
-  pixelsWide: 1280,
-  pixelsHigh: 800,
-  keys: 4,
-  pressesPerKey: 2,
-  keysBindTo: 'page',
-  panesPerPage: 3,
-  catalogue: null,
-  seatedDistanceM: null,
-  readAtNight: false,
+/** The same boat with one station and its display. */
+export const withHelm = (): Plan => {
+  const { stations, displays } = wholePlan();
+  return { ...aPlan(), stations, displays };
 };
 
-/** The same boat with one station and its display. */
-export const withHelm = (): Plan => ({
-  ...aPlan(),
-  stations: { helm: { name: 'Helm', viewingDistanceM: 0.9, posture: 'standing' } },
-  displays: { helm: aDisplay },
+const equipment = (name: string, kind: Equipment['kind'], forwardM: number, aboveKeelM: number): Equipment => ({
+  name,
+  kind,
+  forwardM,
+  starboardM: 0,
+  aboveKeelM,
+  propellerDiameterM: kind === 'propeller' ? 0.35 : null,
 });
 
 /** And with a propeller and an antenna on the hull. */
 export const withFit = (): Plan => ({
   ...withHelm(),
   equipment: {
-    prop: {
-      name: 'Propeller',
-      kind: 'propeller',
-      forwardM: -0.6,
-      starboardM: 0,
-      aboveKeelM: 0,
-      propellerDiameterM: 0.35,
-    },
-    antenna: {
-      name: 'Antenna',
-      kind: 'position antenna',
-      forwardM: 3,
-      starboardM: 0,
-      aboveKeelM: 2.5,
-      propellerDiameterM: null,
-    },
+    prop: equipment('Propeller', 'propeller', -0.6, 0),
+    antenna: equipment('Antenna', 'position antenna', 3, 2.5),
   },
 });
 

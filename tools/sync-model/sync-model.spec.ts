@@ -2,7 +2,7 @@ import { execFile } from 'node:child_process';
 import { fileURLToPath } from 'node:url';
 import { promisify } from 'node:util';
 
-const tool = fileURLToPath(new URL('../../../tools/sync-model.ts', import.meta.url));
+const tool = fileURLToPath(new URL('../sync-model.ts', import.meta.url));
 
 describe('windows, their outbox and the server, with kills, reloads and lost answers at random', () => {
   // In a process of its own: the model makes time run faster.

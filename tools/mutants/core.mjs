@@ -1,4 +1,4 @@
-/** Small wrong changes to the core, each of which the core's own tests must notice. `from` stands once in its file. */
+/** Small wrong changes to the core, each of which the tests of the core must notice. `from` stands once in its file. */
 export const mutants = [
   {
     file: 'calibration/depth-offset.ts',

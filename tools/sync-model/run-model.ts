@@ -7,19 +7,19 @@ import {
   ɵINJECTOR_SCOPE as injectorScope,
   type EnvironmentInjector,
 } from '@angular/core';
-import { seeded } from '../../../packages/core/src/testing/sample-plan.ts';
+import { seeded } from '../../packages/core/src/testing/sample-plan.ts';
 import { valueAt } from '@grey-keel/core';
 import type { BoatNews, Edit, Path } from '@grey-keel/model';
 import { provideEffects } from '@ngrx/effects';
 import { ActionsSubject, provideState, provideStore, Store } from '@ngrx/store';
 import { BehaviorSubject, Subject } from 'rxjs';
-import { ServerApi } from '../src/app/api/server-api.ts';
-import { Outbox } from '../src/app/state/outbox.ts';
-import { boatEvents, outboxEvents } from '../src/app/state/plan.actions.ts';
-import { PlanEffects } from '../src/app/state/plan.effects.ts';
-import { planFeature } from '../src/app/state/plan.reducer.ts';
-import type { PlanState } from '../src/app/state/plan.state.ts';
-import { ServerNews } from '../src/app/state/server-news.ts';
+import { ServerApi } from '../../apps/web/src/app/api/server-api.ts';
+import { Outbox } from '../../apps/web/src/app/state/outbox.ts';
+import { boatEvents, outboxEvents } from '../../apps/web/src/app/state/plan.actions.ts';
+import { PlanEffects } from '../../apps/web/src/app/state/plan.effects.ts';
+import { planFeature } from '../../apps/web/src/app/state/plan.reducer.ts';
+import type { PlanState } from '../../apps/web/src/app/state/plan.state.ts';
+import { ServerNews } from '../../apps/web/src/app/state/server-news.ts';
 import { ModelServer } from './model-server.ts';
 
 const boatId = 'hull';
@@ -74,7 +74,7 @@ const openClient = (server: ModelServer): Client => {
     ],
     nothingAbove as EnvironmentInjector,
   );
-  const store = injector.get(Store);
+  const store = injector.get<Store>(Store);
   const state = store.selectSignal(planFeature.selectPlanState);
   store.dispatch(boatEvents.boatChosen({ id: boatId }));
   return { injector, store, outbox: injector.get(Outbox), news, state };
@@ -226,7 +226,7 @@ export const runModel = async (seed: number, steps = 24): Promise<ModelFault[]> 
   /** What waits in the outbox and no window has on its screen. */
   const waiting = async (): Promise<number> => {
     const shown = new Set(clients.flatMap(({ state }) => state().stuck.map(({ revisionId }) => revisionId)));
-    return (await clients[0]!.outbox.everything()).filter(({ revisionId }) => !shown.has(revisionId)).length;
+    return ((await clients[0]?.outbox.everything()) ?? []).filter(({ revisionId }) => !shown.has(revisionId)).length;
   };
   let calm = 0;
   for (let i = 0; i < 4000 && calm < 3; i++) {

@@ -1,8 +1,8 @@
 import { applyEdits } from '@grey-keel/core';
 import type { BoatNews, KeptRevision, OpenedBoat, Plan, Revision, RevisionRequest } from '@grey-keel/model';
 import { defer, type Observable } from 'rxjs';
-import { RequestFailed } from '../src/app/api/problem.ts';
-import { aPlan } from '../src/app/testing/plans.ts';
+import { RequestFailed } from '../../apps/web/src/app/api/problem.ts';
+import { aPlan } from '../../apps/web/src/app/testing/plans.ts';
 
 const at = '2026-05-01T09:00:00.000Z';
 
