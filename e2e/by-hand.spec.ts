@@ -1,33 +1,24 @@
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { Key, Origin } from 'selenium-webdriver';
-import { startApplication, type Application } from './support/application.ts';
-import { eventually, find, openBrowser, textOf, type Browser } from './support/browser.ts';
+import { startApplication } from './support/application.ts';
+import { eventually, find, textOf } from './support/browser.ts';
 import { pointer } from './support/hands.ts';
+import { inBrowser } from './support/in-browser.ts';
 import { findingIs, kept } from './support/job.ts';
 import { show as showAt } from './support/views.ts';
 
 const minutes = 60_000;
 
 describe('the hand on the views', () => {
-  let app: Application;
-  let browser: Browser;
-  const show = (path: string): Promise<void> => showAt(browser, app.address, path);
-
-  beforeAll(async () => {
-    app = await startApplication();
-    browser = await openBrowser();
-  });
-  afterAll(async () => {
-    await browser.close();
-    await app.remove();
-  });
-  afterEach(() => browser.resize(1280, 800));
+  const here = inBrowser();
+  const show = (path: string): Promise<void> => showAt(here.browser, here.app.address, path);
+  afterEach(() => here.browser.resize(1280, 800));
 
   it(
     'move a transducer on the hull under the pointer, say what that breaks, and take the whole drag back at once',
     async () => {
-      const { driver } = browser;
+      const { driver } = here.browser;
       await show('boats/sable-wren/fit');
       const mark = '#mark-plan-transducer-b-narrow';
       const words = async (): Promise<string> =>
@@ -58,13 +49,13 @@ describe('the hand on the views', () => {
   it(
     'take five thousand rows of gear from a file beside the interface, name what is wrong, and keep nothing unasked',
     async () => {
-      const { driver } = browser;
+      const { driver } = here.browser;
       const hands = pointer(driver);
       const titles = 'name,frequency_khz,cone_deg,level_db,mountings';
       const rows = Array.from({ length: 5000 }, (_, i) =>
         i % 1000 === 500 ? `Row ${i},fast,20,-3,transom` : `Row ${i},${100 + (i % 90)},${8 + (i % 20)},-3,transom`,
       );
-      const file = join(browser.downloads, 'gear.csv');
+      const file = join(here.browser.downloads, 'gear.csv');
       writeFileSync(file, [titles, ...rows].join('\n'));
       await show('boats/sable-wren/beams');
       await (await find(driver, '#csv-file')).sendKeys(file);
@@ -74,7 +65,7 @@ describe('the hand on the views', () => {
       expect(said).toContain('5 cells are wrong');
       expect(await textOf(driver, '.faults li')).toContain('Line 502, frequency_khz: "fast" is no number.');
       const entries = async (): Promise<number> =>
-        ((await (await fetch(`${app.address}/api/catalogue`)).json()) as unknown[]).length;
+        ((await (await fetch(`${here.app.address}/api/catalogue`)).json()) as unknown[]).length;
       expect(await entries()).toBe(32);
       await hands.press('#csv-import');
       await eventually(
@@ -86,8 +77,8 @@ describe('the hand on the views', () => {
       // So many are ranked beside the interface.
       await hands.press('#tab-advice');
       expect(await (await find(driver, '#place-0')).isDisplayed()).toBeTrue();
-      await app.remove();
-      app = await startApplication();
+      await here.app.remove();
+      here.app = await startApplication();
     },
     2 * minutes,
   );
@@ -95,7 +86,7 @@ describe('the hand on the views', () => {
   it(
     'move the bottom with the pointer, keep it where it is let go, and do not jump',
     async () => {
-      const { driver } = browser;
+      const { driver } = here.browser;
       await show('boats/sable-wren/beams');
       const handle = await find(driver, '[role="slider"]');
       const place = (): Promise<number[]> =>
@@ -125,7 +116,7 @@ describe('the hand on the views', () => {
   it(
     'find a part by its name from the keyboard',
     async () => {
-      const { driver } = browser;
+      const { driver } = here.browser;
       await show('boats/sable-wren/brief');
       await driver.actions().sendKeys('/').perform();
       await find(driver, '#find-words');
@@ -148,9 +139,9 @@ describe('the hand on the views', () => {
   it(
     'divide a screen with the keyboard, and keep it though one leaves at once',
     async () => {
-      const { driver } = browser;
+      const { driver } = here.browser;
       const shares = async (): Promise<number[]> => {
-        const boat = (await (await fetch(`${app.address}/api/boats/sable-wren`)).json()) as {
+        const boat = (await (await fetch(`${here.app.address}/api/boats/sable-wren`)).json()) as {
           plan: { pages: Record<string, { layout: { bands: { share: number }[] } }> };
         };
         return boat.plan.pages['a1-run']?.layout.bands.map(({ share }) => share) ?? [];
@@ -166,9 +157,9 @@ describe('the hand on the views', () => {
       await eventually(scale, (text) => text !== at, 'the scale under the bar');
       expect((await shares())[0]).toBe(before[0]);
       await driver.actions().keyUp(Key.ARROW_LEFT).keyUp(Key.SHIFT).perform();
-      await driver.get(app.address);
+      await driver.get(here.app.address);
       await find(driver, '[data-boat]');
-      await driver.get(`${app.address}/boats/sable-wren/pages`);
+      await driver.get(`${here.app.address}/boats/sable-wren/pages`);
       await kept(driver);
       const after = await shares();
       expect(after[0]).toBeCloseTo((before[0] ?? 0) - 0.1, 2);
@@ -180,7 +171,7 @@ describe('the hand on the views', () => {
   it(
     'move a mark on the hull by arrow after arrow, and give the focus back after removing and after closing find',
     async () => {
-      const { driver } = browser;
+      const { driver } = here.browser;
       await show('boats/sable-wren/fit');
       const mark = '#mark-side-equipment-d-antenna';
       const focused = (): Promise<string> => driver.executeScript<string>('return document.activeElement?.id ?? ""');
@@ -226,7 +217,7 @@ describe('the hand on the views', () => {
   it(
     'show which way of working is silent, and clear a finding by its own way out',
     async () => {
-      const { driver } = browser;
+      const { driver } = here.browser;
       const hands = pointer(driver);
       await show('boats/sable-wren/beams');
       await findingIs(driver, 'same-band', true);

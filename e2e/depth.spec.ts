@@ -1,35 +1,27 @@
-import { startApplication, type Application } from './support/application.ts';
-import { find, openBrowser, textOf, type Browser } from './support/browser.ts';
+import { find, textOf } from './support/browser.ts';
 import { pointer, type Hands } from './support/hands.ts';
+import { inBrowser } from './support/in-browser.ts';
 import { findingIs } from './support/job.ts';
 
 const minutes = 60_000;
 
 describe('what can ground a boat', () => {
-  let app: Application;
-  let browser: Browser;
   let hands: Hands;
+  const here = inBrowser('once', ({ browser }) => {
+    hands = pointer(browser.driver);
+    return Promise.resolve();
+  });
   const show = async (stage: string): Promise<void> => {
-    await browser.driver.get(`${app.address}/boats/sable-wren/${stage}`);
-    await find(browser.driver, '.sheet');
+    await here.browser.driver.get(`${here.app.address}/boats/sable-wren/${stage}`);
+    await find(here.browser.driver, '.sheet');
   };
-  const is = (id: string, there = true): Promise<boolean> => findingIs(browser.driver, id, there);
-  const said = (id: string): Promise<string> => textOf(browser.driver, `[data-finding^="${id}"]`);
+  const is = (id: string, there = true): Promise<boolean> => findingIs(here.browser.driver, id, there);
+  const said = (id: string): Promise<string> => textOf(here.browser.driver, `[data-finding^="${id}"]`);
   const record = async (lead: string, shown: string): Promise<void> => {
-    const id = (await (await find(browser.driver, 'tr[data-reading="new"] input')).getAttribute('id')) ?? '';
+    const id = (await (await find(here.browser.driver, 'tr[data-reading="new"] input')).getAttribute('id')) ?? '';
     await hands.fill(`#${id}`, lead);
     await hands.fill(`#${id.replace('reading-', 'shown-')}`, shown);
   };
-
-  beforeAll(async () => {
-    app = await startApplication();
-    browser = await openBrowser();
-    hands = pointer(browser.driver);
-  });
-  afterAll(async () => {
-    await browser.close();
-    await app.remove();
-  });
 
   it(
     'is said of the readings: another water, too few, more water than there is, a face in the air',
@@ -64,7 +56,7 @@ describe('what can ground a boat', () => {
       await hands.press('[data-sounder="a-wide"]');
       await hands.press('#enter-offset');
       await is('offset-stale:a-wide', false);
-      expect(await textOf(browser.driver, '#result')).toContain('Bow motor reaches 0.24 m below the keel');
+      expect(await textOf(here.browser.driver, '#result')).toContain('Bow motor reaches 0.24 m below the keel');
       await show('sources');
       await hands.fill('#alarm-shallow-a-helm-port', '1.4');
       await is('alarm-shallow-late:a-helm-port');
@@ -79,7 +71,7 @@ describe('what can ground a boat', () => {
       await hands.fill('#alarm-shallow-a-helm-port', '4.8 ft');
       await is('alarm-shallow-late', false);
       // 24 knots over five degrees for ten seconds are 10.8 m of water.
-      expect(await textOf(browser.driver, 'gk-act-in-time')).toMatch(/running 24\.0.kn 10\.8.m/);
+      expect(await textOf(here.browser.driver, 'gk-act-in-time')).toMatch(/running 24\.0.kn 10\.8.m/);
       await hands.choose('#unit-water-a-helm-port', 'own figure');
       await is('water-type:a-helm-port');
       expect(await said('water-type:a-helm-port')).toContain('1500.0 m/s');

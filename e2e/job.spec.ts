@@ -1,9 +1,9 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { evaluate } from 'mathjs';
 import { Key } from 'selenium-webdriver';
-import { startApplication, type Application } from './support/application.ts';
-import { eventually, find, openBrowser, seriousFaults, textOf, type Browser } from './support/browser.ts';
+import { eventually, find, seriousFaults, textOf } from './support/browser.ts';
 import { keyboard, pointer, touch, type Hands } from './support/hands.ts';
+import { inBrowser } from './support/in-browser.ts';
 import {
   calibrate,
   cardFigures,
@@ -28,26 +28,17 @@ const expectOffset = (shown: string): void => {
 };
 
 describe('the whole job', () => {
-  let app: Application;
-  let browser: Browser;
-
-  beforeEach(async () => {
-    app = await startApplication();
-    browser = await openBrowser();
-    await browser.driver.get(app.address);
-    await find(browser.driver, '#new-boat');
-    await browser.driver.executeScript(`localStorage.setItem('grey-keel-view', '{"units":"fathoms","theme":"shop"}')`);
-    await browser.driver.navigate().refresh();
-    await find(browser.driver, '[data-boat="sable-wren"]');
-  });
-  afterEach(async () => {
-    await browser.close();
-    await app.remove();
+  const here = inBrowser('anew', async ({ app, browser: { driver } }) => {
+    await driver.get(app.address);
+    await find(driver, '#new-boat');
+    await driver.executeScript(`localStorage.setItem('grey-keel-view', '{"units":"fathoms","theme":"shop"}')`);
+    await driver.navigate().refresh();
+    await find(driver, '[data-boat="sable-wren"]');
   });
 
   /** Opens a number's working and evaluates its last expression again from the figures beside it. */
   const checkWorking = async (press: (css: string) => Promise<void>, css: string, symbol: string): Promise<void> => {
-    const { driver } = browser;
+    const { driver } = here.browser;
     await press(css);
     await find(driver, 'gk-working-panel section');
     const shown = await driver.executeScript<
@@ -75,7 +66,7 @@ describe('the whole job', () => {
 
   /** From an empty fleet page to the card, in the hands given. */
   const doJob = async (hands: Hands, press: (css: string) => Promise<void>): Promise<void> => {
-    const { driver } = browser;
+    const { driver } = here.browser;
     await describeBoat(driver, hands);
     await chooseWays(driver, press);
     await chooseBeams(driver, hands);
@@ -89,10 +80,10 @@ describe('the whole job', () => {
 
   /** Prints the card, sends the boat away as a bundle and takes it back: the same card, figure for figure. */
   const survivesBundle = async (hands: Hands, card: CardFigures): Promise<void> => {
-    const { driver } = browser;
+    const { driver } = here.browser;
     await hands.press('#print-card');
     expect(
-      readFileSync(await downloaded(browser, '-card.pdf'))
+      readFileSync(await downloaded(here.browser, '-card.pdf'))
         .subarray(0, 5)
         .toString(),
     ).toBe('%PDF-');
@@ -104,7 +95,7 @@ describe('the whole job', () => {
     await kept(driver);
     await hands.press('gk-head-strip a[href="/"]');
     await hands.press(`button[aria-label="Export ${jobBoat}"]`);
-    const bundle = await downloaded(browser, '.grey-keel.json');
+    const bundle = await downloaded(here.browser, '.grey-keel.json');
     await hands.press(`button[aria-label="Delete ${jobBoat}"]`);
     await eventually(
       () => textOf(driver, 'main'),
@@ -127,7 +118,7 @@ describe('the whole job', () => {
   it(
     'is done with a pointer, from the boat to the card, and survives the bundle figure for figure',
     async () => {
-      const { driver } = browser;
+      const { driver } = here.browser;
       const hands = pointer(driver);
       await doJob(hands, hands.press);
 
@@ -161,10 +152,10 @@ describe('the whole job', () => {
   it(
     'is done by touch alone, at the size of a tablet',
     async () => {
-      await browser.resize(1024, 768);
-      const hands = touch(browser);
+      await here.browser.resize(1024, 768);
+      const hands = touch(here.browser);
       await doJob(hands, hands.press);
-      const card = await cardFigures(browser.driver);
+      const card = await cardFigures(here.browser.driver);
       expectOffset(card.offset);
       for (const part of ['1 searching', '2 trolling', '3 anchored', 'stop transmitting', 'mark: hazard'])
         expect(card.text).toContain(part);
@@ -176,7 +167,7 @@ describe('the whole job', () => {
   it(
     'is done with the keyboard alone, to the same card',
     async () => {
-      const { driver } = browser;
+      const { driver } = here.browser;
       const hands = keyboard(driver);
       const space = async (css: string): Promise<void> => {
         for (let i = 0; i < 400; i++) {
@@ -236,9 +227,9 @@ describe('the whole job', () => {
   it(
     'names the slip, says which reading it is, and is rid of it once the measured offset is entered',
     async () => {
-      const { driver } = browser;
+      const { driver } = here.browser;
       const hands = pointer(driver);
-      await driver.get(`${app.address}/boats/sable-wren/calibrate`);
+      await driver.get(`${here.app.address}/boats/sable-wren/calibrate`);
       await findingIs(driver, 'offset-flagged', true);
       expect(await textOf(driver, '[data-finding^="offset-flagged"]')).toContain('Reading 5 stands apart');
       expect(slip).toBe(4);
@@ -258,29 +249,19 @@ describe('the whole job', () => {
 });
 
 describe('what is brought in', () => {
-  let app: Application;
-  let browser: Browser;
-
-  beforeAll(async () => {
-    app = await startApplication();
-    browser = await openBrowser();
-  });
-  afterAll(async () => {
-    await browser.close();
-    await app.remove();
-  });
+  const here = inBrowser();
 
   it(
     'is refused with a plain reason, or is harmless',
     async () => {
-      const { driver } = browser;
-      await driver.get(app.address);
-      const bundle = (await (await fetch(`${app.address}/api/boats/sable-wren/bundle`)).json()) as {
+      const { driver } = here.browser;
+      await driver.get(here.app.address);
+      const bundle = (await (await fetch(`${here.app.address}/api/boats/sable-wren/bundle`)).json()) as {
         version: number;
         plan: { boat: { name: string } };
       };
       const tried = async (name: string, content: string): Promise<string> => {
-        const path = `${browser.downloads}-${name}.json`;
+        const path = `${here.browser.downloads}-${name}.json`;
         writeFileSync(path, content);
         await (await find(driver, '#bundle-file')).sendKeys(path);
         const words = await textOf(driver, '.told');
@@ -315,9 +296,9 @@ describe('what is brought in', () => {
   it(
     'keeps what cannot be read in its field, says what to write, and loses nothing',
     async () => {
-      const { driver } = browser;
+      const { driver } = here.browser;
       const hands = pointer(driver);
-      await driver.get(`${app.address}/boats/sable-wren/beams`);
+      await driver.get(`${here.app.address}/boats/sable-wren/beams`);
       await hands.fill('#working-depth', '12,5');
       await eventually(
         () => textOf(driver, 'gk-section-view .onflag'),
@@ -334,7 +315,7 @@ describe('what is brought in', () => {
         '28° at -10 dB is 16.4°',
       );
 
-      await driver.get(`${app.address}/boats/sable-wren/calibrate`);
+      await driver.get(`${here.app.address}/boats/sable-wren/calibrate`);
       const id = (await (await find(driver, 'tr[data-reading="new"] input')).getAttribute('id')) ?? '';
       await hands.fill(`#${id}`, '7,25');
       await findingIs(driver, 'reading-half', true);

@@ -1,22 +1,35 @@
 import type { OpenedBoat, Revision } from '@grey-keel/model';
-import { startApplication, type Application } from './support/application.ts';
-import { eventually, find, openBrowser, textOf, type Browser } from './support/browser.ts';
+import { eventually, find, textOf } from './support/browser.ts';
 import { pointer, type Hands } from './support/hands.ts';
+import { inBrowser } from './support/in-browser.ts';
 import { kept } from './support/job.ts';
 
 const minutes = 60_000;
 
 describe('nothing typed is lost', () => {
-  let app: Application;
-  let browser: Browser;
   let hands: Hands;
-  const brief = (): string => `${app.address}/boats/sable-wren/brief`;
+  const here = inBrowser('anew', async ({ app, browser }) => {
+    hands = pointer(browser.driver);
+    await browser.driver.get(`${app.address}/boats/sable-wren/brief`);
+    await find(browser.driver, '#boat-length');
+  });
+  const brief = (): string => `${here.app.address}/boats/sable-wren/brief`;
   const valueOf = async (css: string): Promise<string> =>
-    (await (await find(browser.driver, css)).getAttribute('value')) ?? '';
+    (await (await find(here.browser.driver, css)).getAttribute('value')) ?? '';
   const boat = async (): Promise<OpenedBoat> =>
-    (await (await fetch(`${app.address}/api/boats/sable-wren`)).json()) as OpenedBoat;
+    (await (await fetch(`${here.app.address}/api/boats/sable-wren`)).json()) as OpenedBoat;
   const history = async (): Promise<Revision[]> =>
-    (await (await fetch(`${app.address}/api/boats/sable-wren/revisions?since=0`)).json()) as Revision[];
+    (await (await fetch(`${here.app.address}/api/boats/sable-wren/revisions?since=0`)).json()) as Revision[];
+  /** Somebody else's edit, from another machine. */
+  const theirs = async (changes: object): Promise<void> => {
+    const { number } = await boat();
+    const edits = [{ type: 'describeBoat', changes }];
+    await fetch(`${here.app.address}/api/boats/sable-wren/revisions`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ revisionId: crypto.randomUUID(), base: number, edits }),
+    });
+  };
   /** How often the history sets the boat's length to a value. */
   const timesSet = async (lengthM: number): Promise<number> =>
     (await history())
@@ -28,34 +41,22 @@ describe('nothing typed is lost', () => {
           Math.abs((edit.changes.lengthM ?? 0) - lengthM) < 1e-9,
       ).length;
 
-  beforeEach(async () => {
-    app = await startApplication();
-    browser = await openBrowser();
-    hands = pointer(browser.driver);
-    await browser.driver.get(brief());
-    await find(browser.driver, '#boat-length');
-  });
-  afterEach(async () => {
-    await browser.close();
-    await app.remove();
-  });
-
   it(
     'when the server is killed between commit and answer: the edit is there exactly once',
     async () => {
-      await app.stop('SIGTERM');
-      await app.start({ killBeforeAnswer: true });
+      await here.app.stop('SIGTERM');
+      await here.app.start({ killBeforeAnswer: true });
       await hands.fill('#boat-length', '7.77');
-      await app.ended();
+      await here.app.ended();
       await eventually(
-        () => textOf(browser.driver, 'gk-kept-state'),
+        () => textOf(here.browser.driver, 'gk-kept-state'),
         (text) => text.includes('unsent'),
         'the edit waiting',
       );
-      await app.start();
-      await kept(browser.driver);
+      await here.app.start();
+      await kept(here.browser.driver);
       expect(await timesSet(7.77)).toBe(1);
-      await browser.driver.navigate().refresh();
+      await here.browser.driver.navigate().refresh();
       expect(await valueOf('#boat-length')).toBe('7.77');
       expect((await boat()).plan.boat.lengthM).toBeCloseTo(7.77, 9);
     },
@@ -65,18 +66,18 @@ describe('nothing typed is lost', () => {
   it(
     'when the server is down with edits waiting, and the page is closed and opened again after a restart',
     async () => {
-      await app.stop('SIGKILL');
+      await here.app.stop('SIGKILL');
       await hands.fill('#boat-length', '8.11');
       await hands.fill('#boat-beam', '2.66');
       await eventually(
-        () => textOf(browser.driver, 'gk-kept-state'),
+        () => textOf(here.browser.driver, 'gk-kept-state'),
         (text) => text.startsWith('2 unsent'),
         'two edits waiting',
       );
-      await browser.driver.get('about:blank');
-      await app.start();
-      await browser.driver.get(brief());
-      await kept(browser.driver);
+      await here.browser.driver.get('about:blank');
+      await here.app.start();
+      await here.browser.driver.get(brief());
+      await kept(here.browser.driver);
       expect([await valueOf('#boat-length'), await valueOf('#boat-beam')]).toEqual(['8.11', '2.66']);
       expect(await timesSet(8.11)).toBe(1);
       expect((await boat()).plan.boat.beamM).toBeCloseTo(2.66, 9);
@@ -87,24 +88,15 @@ describe('nothing typed is lost', () => {
   it(
     'when the answer was lost, others went on, and the page is opened again',
     async () => {
-      await app.stop('SIGTERM');
-      await app.start({ killBeforeAnswer: true });
+      await here.app.stop('SIGTERM');
+      await here.app.start({ killBeforeAnswer: true });
       await hands.fill('#boat-length', '6.66');
-      await app.ended();
-      await browser.driver.get('about:blank');
-      await app.start();
-      const { number } = await boat();
-      await fetch(`${app.address}/api/boats/sable-wren/revisions`, {
-        method: 'POST',
-        headers: { 'content-type': 'application/json' },
-        body: JSON.stringify({
-          revisionId: crypto.randomUUID(),
-          base: number,
-          edits: [{ type: 'describeBoat', changes: { beamM: 2.22 } }],
-        }),
-      });
-      await browser.driver.get(brief());
-      await kept(browser.driver);
+      await here.app.ended();
+      await here.browser.driver.get('about:blank');
+      await here.app.start();
+      await theirs({ beamM: 2.22 });
+      await here.browser.driver.get(brief());
+      await kept(here.browser.driver);
       expect([await valueOf('#boat-length'), await valueOf('#boat-beam')]).toEqual(['6.66', '2.22']);
       expect(await timesSet(6.66)).toBe(1);
     },
@@ -114,7 +106,7 @@ describe('nothing typed is lost', () => {
   it(
     'when two tabs work on one boat: different fields simply join, the same field is asked about',
     async () => {
-      const { driver } = browser;
+      const { driver } = here.browser;
       const first = await driver.getWindowHandle();
       await driver.switchTo().newWindow('tab');
       await driver.get(brief());
@@ -139,12 +131,12 @@ describe('nothing typed is lost', () => {
       );
 
       // Both change the length while neither hears of the other.
-      await app.stop('SIGTERM');
+      await here.app.stop('SIGTERM');
       await hands.fill('#boat-length', '9.11');
       await driver.switchTo().window(first);
       await hands.fill('#boat-length', '9.22');
       await hands.fill('#boat-top-speed', '31');
-      await app.start();
+      await here.app.start();
       const settled = async (): Promise<boolean> => {
         for (const tab of [first, second]) {
           await driver.switchTo().window(tab);
@@ -181,37 +173,27 @@ describe('nothing typed is lost', () => {
     2 * minutes,
   );
 
-  /** Somebody else's edit, from another machine. */
-  const theirs = async (changes: object): Promise<void> => {
-    const { number } = await boat();
-    const edits = [{ type: 'describeBoat', changes }];
-    await fetch(`${app.address}/api/boats/sable-wren/revisions`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ revisionId: crypto.randomUUID(), base: number, edits }),
-    });
-  };
   const asked = (): Promise<unknown> =>
     eventually(
-      () => textOf(browser.driver, 'gk-clash-panel'),
+      () => textOf(here.browser.driver, 'gk-clash-panel'),
       (text) => text.includes('9.11') && text.includes('9.33'),
       'both lengths to choose from',
     );
   /** The length is changed here and elsewhere while neither hears of the other. */
   const meet = async (): Promise<void> => {
-    await app.stop('SIGTERM');
+    await here.app.stop('SIGTERM');
     await hands.fill('#boat-length', '9.11');
     await hands.fill('#boat-beam', '2.34');
     await eventually(
-      () => textOf(browser.driver, 'gk-kept-state'),
+      () => textOf(here.browser.driver, 'gk-kept-state'),
       (text) => text.startsWith('2 unsent'),
       'two edits waiting',
     );
     // The page comes back only after the other has saved.
-    await browser.driver.get('about:blank');
-    await app.start();
+    await here.browser.driver.get('about:blank');
+    await here.app.start();
     await theirs({ lengthM: 9.33 });
-    await browser.driver.get(brief());
+    await here.browser.driver.get(brief());
     await asked();
   };
 
@@ -220,16 +202,16 @@ describe('nothing typed is lost', () => {
     async () => {
       await meet();
       for (let i = 0; i < 2; i++) {
-        await browser.driver.navigate().refresh();
+        await here.browser.driver.navigate().refresh();
         await asked();
         expect((await boat()).plan.boat.lengthM).toBeCloseTo(9.33, 9);
       }
       await hands.press('gk-clash-panel td:nth-of-type(1) input');
       await hands.press('gk-clash-panel .action');
-      await kept(browser.driver);
+      await kept(here.browser.driver);
       expect([(await boat()).plan.boat.lengthM, (await boat()).plan.boat.beamM]).toEqual([9.11, 2.34]);
-      await browser.driver.navigate().refresh();
-      await kept(browser.driver);
+      await here.browser.driver.navigate().refresh();
+      await kept(here.browser.driver);
       expect(await valueOf('#boat-length')).toBe('9.11');
     },
     2 * minutes,
@@ -238,7 +220,7 @@ describe('nothing typed is lost', () => {
   it(
     'when the tab is closed while a choice is open: a tab of that boat that lives asks, without being loaded again',
     async () => {
-      const { driver } = browser;
+      const { driver } = here.browser;
       await meet();
       const first = await driver.getWindowHandle();
       await driver.switchTo().newWindow('tab');
@@ -261,7 +243,7 @@ describe('nothing typed is lost', () => {
   it(
     'when eight tabs and another machine work on it: every tab hears of a change without saving, and of a deletion',
     async () => {
-      const { driver } = browser;
+      const { driver } = here.browser;
       for (let i = 1; i < 8; i++) {
         await driver.switchTo().newWindow('tab');
         await driver.get(brief());
@@ -279,13 +261,13 @@ describe('nothing typed is lost', () => {
         );
         await kept(driver);
       }
-      await fetch(`${app.address}/api/boats/sable-wren`, { method: 'DELETE' });
+      await fetch(`${here.app.address}/api/boats/sable-wren`, { method: 'DELETE' });
       await eventually(
         () => textOf(driver, 'gk-kept-state'),
         (text) => text.includes('deleted elsewhere'),
         'that the boat is gone',
       );
-      await fetch(`${app.address}/api/boats/sable-wren/recall`, { method: 'POST' });
+      await fetch(`${here.app.address}/api/boats/sable-wren/recall`, { method: 'POST' });
       await kept(driver);
     },
     3 * minutes,
@@ -294,10 +276,10 @@ describe('nothing typed is lost', () => {
   it(
     'when it was typed under another name of this machine: it is handed over, saved once, and the name is left',
     async () => {
-      const { driver } = browser;
+      const { driver } = here.browser;
       const other = brief().replace('127.0.0.1', 'localhost');
       // Left under the other name by a page that was closed: put there as the program would.
-      await driver.get(`${app.address.replace('127.0.0.1', 'localhost')}/api/health`);
+      await driver.get(`${here.app.address.replace('127.0.0.1', 'localhost')}/api/health`);
       const { number, revisionId: baseId } = await boat();
       const revisionId = crypto.randomUUID();
       const edits = [{ type: 'describeBoat', changes: { lengthM: 7.77 } }];
@@ -324,7 +306,7 @@ describe('nothing typed is lost', () => {
   it(
     'when a thing is undone: what was there stands again, here and at the server',
     async () => {
-      const { driver } = browser;
+      const { driver } = here.browser;
       const before = await valueOf('#boat-draught');
       await hands.fill('#boat-draught', '0.9');
       await kept(driver);

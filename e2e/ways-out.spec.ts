@@ -1,9 +1,11 @@
 import { findings } from '@grey-keel/core';
 import type { Finding, Plan } from '@grey-keel/model';
 import { everyFault } from '../packages/core/src/testing/every-fault.ts';
-import { startApplication, type Application } from './support/application.ts';
-import { eventually, find, openBrowser, type Browser } from './support/browser.ts';
+import { startApplication } from './support/application.ts';
+import { bring } from './support/bring.ts';
+import { eventually, find } from './support/browser.ts';
 import { pointer } from './support/hands.ts';
+import { inBrowser } from './support/in-browser.ts';
 import { findingIs } from './support/job.ts';
 
 const minutes = 60_000;
@@ -13,48 +15,27 @@ const placeOf = ({ wayOut: { target } }: Finding): string =>
   'path' in target ? target.path.join('/') : [target.action, ...target.of].join(': ');
 
 describe('the way out of every finding', () => {
-  let app: Application;
-  let browser: Browser;
-  beforeAll(async () => {
-    app = await startApplication();
-    browser = await openBrowser();
-  });
-  afterAll(async () => {
-    await browser.close();
-    await app.remove();
-  });
+  const here = inBrowser();
 
   let brought = 0;
-  const bring = async (id: string, plan: Plan): Promise<void> => {
+  const broughtIn = async (id: string, plan: Plan): Promise<void> => {
     // A server takes so many bundles a minute.
     if ((brought += 1) % 50 === 0) {
-      await app.remove();
-      app = await startApplication();
+      await here.app.remove();
+      here.app = await startApplication();
     }
-    const bundle = {
-      format: 'grey-keel-bundle',
-      version: 1,
-      exportedAt: '2026-05-01T10:00:00.000Z',
-      plan,
-      catalogue: [],
-    };
-    const response = await fetch(`${app.address}/api/bundles/${id}`, {
-      method: 'PUT',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify(bundle),
-    });
-    if (!response.ok) throw new Error(`${id}: ${response.status} ${await response.text()}`);
+    await bring(here.app.address, id, plan);
   };
 
   [...everyFault()].forEach(([name, plan], i) =>
     it(
       `leads to the field that puts it right, or does it: ${name}`,
       async () => {
-        const { driver } = browser;
+        const { driver } = here.browser;
         const finding = findings(plan).find(({ id }) => id.split(':')[0] === name.split(':')[0]);
         if (!finding) return fail('nothing is found');
-        await bring(`fault-${i}`, plan);
-        await driver.get(`${app.address}/boats/fault-${i}/${finding.stage}`);
+        await broughtIn(`fault-${i}`, plan);
+        await driver.get(`${here.app.address}/boats/fault-${i}/${finding.stage}`);
         await find(driver, '.sheet');
         await findingIs(driver, finding.id, true);
         await pointer(driver).press(`[data-finding="${finding.id}"] .way-out`);

@@ -5,6 +5,7 @@ import { RouterLink } from '@angular/router';
 import type { UnitChoice } from '@grey-keel/core/units';
 import type { FleetEntry } from '@grey-keel/model';
 import { FigurePipe } from '../shared/figure-pipe.ts';
+import { Wide } from '../shared/wide.ts';
 import { orderFleet, type FleetColumn, type FleetOrder } from './order-fleet.ts';
 import { SmallWaterline } from './small-waterline.ts';
 
@@ -15,6 +16,7 @@ const longList = 60;
 /** The boats as a table to put in order, a row a boat. */
 @Component({
   selector: 'gk-fleet-list',
+  hostDirectives: [Wide],
   imports: [
     CdkFixedSizeVirtualScroll,
     CdkVirtualForOf,
@@ -106,7 +108,6 @@ const longList = 60;
   styles: `
     :host {
       display: block;
-      overflow-x: auto;
     }
     [role='table'] {
       min-width: 942px;

@@ -5,10 +5,12 @@ import { boatEvents } from '../state/plan.actions.ts';
 import { pathInWords, valueInWords } from '../state/path-in-words.ts';
 import { selectClash, selectPlan } from '../state/plan.selectors.ts';
 import { selectUnitChoice } from '../state/view.ts';
+import { Wide } from '../shared/wide.ts';
 
 /** What two windows changed at once, side by side, to choose field by field. */
 @Component({
   selector: 'gk-clash-panel',
+  imports: [Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (clash()?.clashes?.length) {
@@ -22,44 +24,46 @@ import { selectUnitChoice } from '../state/view.ts';
             Another window has come to the same values meanwhile: there is nothing left to choose.
           }
         </p>
-        <table>
-          <thead>
-            <tr>
-              <th scope="col">Field</th>
-              <th scope="col">Here</th>
-              <th scope="col">In the other window</th>
-            </tr>
-          </thead>
-          <tbody>
-            @for (field of fields(); track field.key) {
+        <div gkWide>
+          <table>
+            <thead>
               <tr>
-                <th scope="row">{{ field.name }}</th>
-                <td>
-                  <label
-                    ><input
-                      type="radio"
-                      [name]="field.key"
-                      [checked]="mine()[field.key]"
-                      (change)="choose(field.key, true)"
-                    />
-                    {{ field.mine }}</label
-                  >
-                </td>
-                <td>
-                  <label
-                    ><input
-                      type="radio"
-                      [name]="field.key"
-                      [checked]="!mine()[field.key]"
-                      (change)="choose(field.key, false)"
-                    />
-                    {{ field.theirs }}</label
-                  >
-                </td>
+                <th scope="col">Field</th>
+                <th scope="col">Here</th>
+                <th scope="col">In the other window</th>
               </tr>
-            }
-          </tbody>
-        </table>
+            </thead>
+            <tbody>
+              @for (field of fields(); track field.key) {
+                <tr>
+                  <th scope="row">{{ field.name }}</th>
+                  <td>
+                    <label
+                      ><input
+                        type="radio"
+                        [name]="field.key"
+                        [checked]="mine()[field.key]"
+                        (change)="choose(field.key, true)"
+                      />
+                      {{ field.mine }}</label
+                    >
+                  </td>
+                  <td>
+                    <label
+                      ><input
+                        type="radio"
+                        [name]="field.key"
+                        [checked]="!mine()[field.key]"
+                        (change)="choose(field.key, false)"
+                      />
+                      {{ field.theirs }}</label
+                    >
+                  </td>
+                </tr>
+              }
+            </tbody>
+          </table>
+        </div>
         <button type="button" class="action chief" (click)="settle()">Let these stand</button>
       </section>
     }

@@ -266,7 +266,7 @@ export const preset = definePreset(used, {
     // A fold within a sheet: no frame of its own, its words as small as what stands around it.
     accordion: {
       panel: { borderWidth: '0' },
-      header: { background: 'transparent', color: 'var(--ink)', padding: '0.72rem 8px' },
+      header: { background: 'transparent', color: 'var(--ink)', padding: '0.8rem 8px' },
       content: { background: 'transparent', padding: '0 8px 8px' },
     },
     datatable: {

@@ -1,6 +1,7 @@
 import type { Plan } from '@grey-keel/model';
 import { beamsDrill } from '../../stages/beams/drill/beams-drill.ts';
-import { aPlan, aTransducer } from '../../testing/plans.ts';
+import { aTransducer } from '@grey-keel/core/testing';
+import { aPlan } from '../../testing/plans.ts';
 import { stageHarness } from '../../testing/stage-harness.ts';
 import { DrillFrame } from './drill-frame.ts';
 

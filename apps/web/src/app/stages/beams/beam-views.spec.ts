@@ -4,7 +4,8 @@ import { TestBed } from '@angular/core/testing';
 import { emptyPlan, type CatalogueEntry, type Element } from '@grey-keel/model';
 import { GoTo } from '../../shared/go-to.ts';
 import { catalogueServerEvents } from '../../state/catalogue.ts';
-import { aPlan, aTransducer } from '../../testing/plans.ts';
+import { aTransducer, aWater } from '@grey-keel/core/testing';
+import { aPlan } from '../../testing/plans.ts';
 import { stageHarness } from '../../testing/stage-harness.ts';
 import { AdviceView } from './advice-view.ts';
 import { BeamsPage } from './beams-page.ts';
@@ -90,7 +91,8 @@ describe('the views of the beams', () => {
   });
 
   it('say how deep each sounder sees the fish, with its uncertainty, and which imaging frequency covers a range', async () => {
-    const root = await page(ReachView);
+    const pool = aWater({ usualDeepestM: 40, greatestM: 60 });
+    const root = await page(ReachView, { ...aPlan(), waters: { pool } });
     const rows = [...root.querySelectorAll('table[aria-label="Reach of the sounders"] tbody tr')];
     expect(rows.length).toBe(2);
     for (const row of rows) {

@@ -4,17 +4,18 @@ import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
 import { openBoat } from '../open-boat.ts';
 import { seriesVariable } from '../../shared/series.ts';
+import { Wide } from '../../shared/wide.ts';
 
 /** The transducers that are chosen, with the cone, footprint and absorption of each. */
 @Component({
   selector: 'gk-chosen-table',
-  imports: [ComputedNumber, FigurePipe],
+  imports: [ComputedNumber, FigurePipe, Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet" aria-labelledby="chosen-title">
       <h2 id="chosen-title">Chosen</h2>
       @if (rows().length) {
-        <div class="wide">
+        <div gkWide>
           <table class="figures">
             <thead>
               <tr>
@@ -108,9 +109,6 @@ import { seriesVariable } from '../../shared/series.ts';
       width: 11px;
       height: 11px;
       margin-right: 8px;
-    }
-    .wide {
-      overflow-x: auto;
     }
   `,
 })

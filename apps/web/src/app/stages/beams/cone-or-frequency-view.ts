@@ -3,6 +3,7 @@ import { compareBeams, formatFigure, wantsOf } from '@grey-keel/core';
 import { beamSchema, elementSchema, planSchema } from '@grey-keel/model';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { QuantityField } from '../../shared/quantity-field.ts';
+import { Wide } from '../../shared/wide.ts';
 import { openBoat } from '../open-boat.ts';
 
 const termNames = [
@@ -15,7 +16,7 @@ const termNames = [
 /** Does the narrow cone go deeper? The same frequency with two cones, then the same cone at two frequencies. */
 @Component({
   selector: 'gk-cone-or-frequency-view',
-  imports: [ComputedNumber, QuantityField],
+  imports: [ComputedNumber, QuantityField, Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (wants()) {
@@ -90,49 +91,51 @@ const termNames = [
                 </div>
               }
             </div>
-            <table class="figures">
-              <thead>
-                <tr>
-                  <th scope="col">Term</th>
-                  <th scope="col" class="bars">against <span class="faint">|</span> for {{ one.favours }}</th>
-                  <th scope="col">dB</th>
-                </tr>
-              </thead>
-              <tbody>
-                @for (term of one.terms; track $index) {
-                  <tr [class.chief]="term.chief">
-                    <td>{{ term.name }}</td>
-                    <td class="bars">
-                      <span class="track" aria-hidden="true"
-                        ><span [style.left.%]="term.from" [style.width.%]="term.width"></span
-                      ></span>
-                    </td>
+            <div gkWide>
+              <table class="figures">
+                <thead>
+                  <tr>
+                    <th scope="col">Term</th>
+                    <th scope="col" class="bars">against <span class="faint">|</span> for {{ one.favours }}</th>
+                    <th scope="col">dB</th>
+                  </tr>
+                </thead>
+                <tbody>
+                  @for (term of one.terms; track $index) {
+                    <tr [class.chief]="term.chief">
+                      <td>{{ term.name }}</td>
+                      <td class="bars">
+                        <span class="track" aria-hidden="true"
+                          ><span [style.left.%]="term.from" [style.width.%]="term.width"></span
+                        ></span>
+                      </td>
+                      <td>
+                        <gk-number
+                          [of]="term.name + ', ' + one.title"
+                          [value]="term.value"
+                          quantity="level"
+                          [signed]="true"
+                          [steps]="term.steps"
+                        />
+                      </td>
+                    </tr>
+                  }
+                  <tr>
+                    <td><strong>together</strong></td>
+                    <td></td>
                     <td>
                       <gk-number
-                        [of]="term.name + ', ' + one.title"
-                        [value]="term.value"
+                        [of]="'Together, ' + one.title"
+                        [value]="one.difference.totalDb"
                         quantity="level"
                         [signed]="true"
-                        [steps]="term.steps"
+                        [steps]="one.difference.working"
                       />
                     </td>
                   </tr>
-                }
-                <tr>
-                  <td><strong>together</strong></td>
-                  <td></td>
-                  <td>
-                    <gk-number
-                      [of]="'Together, ' + one.title"
-                      [value]="one.difference.totalDb"
-                      quantity="level"
-                      [signed]="true"
-                      [steps]="one.difference.working"
-                    />
-                  </td>
-                </tr>
-              </tbody>
-            </table>
+                </tbody>
+              </table>
+            </div>
           </section>
         }
       </div>

@@ -5,6 +5,7 @@ import { Store } from '@ngrx/store';
 import { problemOf } from '../../api/problem.ts';
 import { CatalogueSaving } from '../../state/catalogue-saving.ts';
 import { saveFile } from '../../shared/save-file.ts';
+import { Wide } from '../../shared/wide.ts';
 import { catalogueFeature } from '../../state/catalogue.ts';
 import type { CatalogueCsv, CsvPreview } from '../../workers/catalogue-csv.worker.ts';
 import { inBackground } from '../../workers/background.ts';
@@ -14,6 +15,7 @@ const mostFaults = 60;
 /** Gear of the shop's own from a CSV file: columns are matched, bad cells named, and nothing is kept until confirmed. */
 @Component({
   selector: 'gk-csv-import',
+  imports: [Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="row">
@@ -48,7 +50,7 @@ const mostFaults = 60;
           </label>
         }
       </div>
-      <div class="wide">
+      <div gkWide>
         <table class="figures" aria-label="The first rows of the file">
           <thead>
             <tr>
@@ -137,7 +139,6 @@ const mostFaults = 60;
       border: 1px solid var(--hull-light);
     }
     .wide {
-      overflow-x: auto;
       margin: 10px 0;
     }
     .faults {

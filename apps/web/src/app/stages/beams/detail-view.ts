@@ -5,6 +5,7 @@ import { FigurePipe } from '../../shared/figure-pipe.ts';
 import { ReadChart, type ChartReading } from '../../shared/read-chart.ts';
 import { openBoat } from '../open-boat.ts';
 import { seriesVariable } from '../../shared/series.ts';
+import { Wide } from '../../shared/wide.ts';
 
 const points = 40;
 const shares = [0.1, 0.25, 0.5, 0.75, 1];
@@ -14,7 +15,7 @@ type Detail = 'widthM' | 'separationM';
 /** Footprint and resolution against depth: what each beam that looks down tells apart side by side, and in depth. */
 @Component({
   selector: 'gk-detail-view',
-  imports: [FigurePipe, ReadChart],
+  imports: [FigurePipe, ReadChart, Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (details().length) {
@@ -52,7 +53,7 @@ type Detail = 'widthM' | 'separationM';
             />
           </div>
         </div>
-        <div class="wide">
+        <div gkWide>
           <table class="figures" aria-label="Footprint and separation by depth">
             <thead>
               <tr>
@@ -96,7 +97,6 @@ type Detail = 'widthM' | 'separationM';
       margin-right: 8px;
     }
     .wide {
-      overflow-x: auto;
       margin-top: 8px;
     }
     @media (max-width: 1100px) {

@@ -2,19 +2,20 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { judgeDisplays } from '@grey-keel/core';
 import { Store } from '@ngrx/store';
 import { ComputedNumber } from '../../shared/computed-number.ts';
+import { Wide } from '../../shared/wide.ts';
 import { catalogueFeature } from '../../state/catalogue.ts';
 import { openBoat } from '../open-boat.ts';
 
 /** Which displays can drive what is aboard, be read from each station, and have keys enough. */
 @Component({
   selector: 'gk-display-advice',
-  imports: [ComputedNumber],
+  imports: [ComputedNumber, Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2 id="displays-title">Displays</h2>
     @for (station of stations(); track station.stationId) {
       <h3>{{ station.station }}</h3>
-      <div class="wide">
+      <div gkWide>
         <table class="figures" [attr.aria-label]="'Displays for ' + station.station">
           <thead>
             <tr>
@@ -62,9 +63,6 @@ import { openBoat } from '../open-boat.ts';
   styles: `
     h3 {
       margin: 8px 0 2px;
-    }
-    .wide {
-      overflow-x: auto;
     }
     td.mono {
       white-space: nowrap;

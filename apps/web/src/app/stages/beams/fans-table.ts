@@ -3,6 +3,7 @@ import { fansAt, type FanSeen, type SceneFan, type UnitChoice } from '@grey-keel
 import type { PlacedFish, Plan } from '@grey-keel/model';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
+import { Wide } from '../../shared/wide.ts';
 
 const stateWords: Readonly<Record<FanSeen['state'], string>> = {
   seen: 'seen',
@@ -21,11 +22,11 @@ const drawnWords: Readonly<Record<SceneFan['kind'], string>> = {
 /** What the fans of the boat make of each fish: at which slant range, where they draw it and where it is. */
 @Component({
   selector: 'gk-fans-table',
-  imports: [ComputedNumber, FigurePipe],
+  imports: [ComputedNumber, FigurePipe, Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (rows().length) {
-      <div class="wide">
+      <div gkWide>
         <table class="figures" aria-label="What each fan makes of each fish">
           <thead>
             <tr>
@@ -84,7 +85,6 @@ const drawnWords: Readonly<Record<SceneFan['kind'], string>> = {
   `,
   styles: `
     .wide {
-      overflow-x: auto;
       margin-top: 10px;
     }
     .lost {

@@ -4,13 +4,14 @@ import type { CatalogueEntry } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
+import { Wide } from '../../shared/wide.ts';
 import { catalogueFeature } from '../../state/catalogue.ts';
 import { openBoat } from '../open-boat.ts';
 
 /** Which imaging units, kind by kind: those first that the boat's ways of working look at. */
 @Component({
   selector: 'gk-imaging-advice',
-  imports: [ComputedNumber, FigurePipe],
+  imports: [ComputedNumber, FigurePipe, Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2 id="imaging-advice-title">Imaging and looking ahead</h2>
@@ -27,7 +28,7 @@ import { openBoat } from '../open-boat.ts';
           }}</span>
         </h3>
         @if (one.places.length) {
-          <div class="wide">
+          <div gkWide>
             <table class="figures" [attr.aria-label]="'Ranked ' + one.kind + ' units'">
               <thead>
                 <tr>
@@ -124,9 +125,6 @@ import { openBoat } from '../open-boat.ts';
     }
     p {
       margin: 2px 0;
-    }
-    .wide {
-      overflow-x: auto;
     }
     th:first-child {
       width: 24%;

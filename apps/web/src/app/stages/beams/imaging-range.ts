@@ -5,6 +5,7 @@ import { axisLabels, chartFrame, type Colour } from '../../shared/chart.ts';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
 import { ReadChart, type ChartReading } from '../../shared/read-chart.ts';
+import { Wide } from '../../shared/wide.ts';
 import { openBoat } from '../open-boat.ts';
 
 const imagedM = [5, 10, 15, 20, 30, 40, 60, 80, 100, 150];
@@ -12,7 +13,7 @@ const imagedM = [5, 10, 15, 20, 30, 40, 60, 80, 100, 150];
 /** Which imaging frequency covers which range to a side in a water, and what is aboard for it. */
 @Component({
   selector: 'gk-imaging-range',
-  imports: [ComputedNumber, FigurePipe, ReadChart],
+  imports: [ComputedNumber, FigurePipe, ReadChart, Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet" aria-labelledby="imaging-title">
@@ -33,34 +34,36 @@ const imagedM = [5, 10, 15, 20, 30, 40, 60, 80, 100, 150];
           sliderId="read-imaging"
           [read]="readImaging"
         />
-        <table class="figures" aria-label="Highest imaging frequency by range">
-          <thead>
-            <tr>
-              <th scope="col">range to a side</th>
-              <th scope="col">highest frequency</th>
-            </tr>
-          </thead>
-          <tbody>
-            @for (one of imaging(); track one.rangeM) {
+        <div gkWide>
+          <table class="figures" aria-label="Highest imaging frequency by range">
+            <thead>
               <tr>
-                <td class="mono">{{ one.rangeM | figure: 'depth' : units() : { decimals: 0 } }}</td>
-                <td>
-                  @if (one.answer.frequencyHz !== null) {
-                    <gk-number
-                      [of]="'Highest imaging frequency to ' + one.rangeM + ' m'"
-                      [value]="one.answer.frequencyHz"
-                      quantity="frequency"
-                      [decimals]="0"
-                      [steps]="one.answer.working"
-                    />
-                  } @else {
-                    none
-                  }
-                </td>
+                <th scope="col">range to a side</th>
+                <th scope="col">highest frequency</th>
               </tr>
-            }
-          </tbody>
-        </table>
+            </thead>
+            <tbody>
+              @for (one of imaging(); track one.rangeM) {
+                <tr>
+                  <td class="mono">{{ one.rangeM | figure: 'depth' : units() : { decimals: 0 } }}</td>
+                  <td>
+                    @if (one.answer.frequencyHz !== null) {
+                      <gk-number
+                        [of]="'Highest imaging frequency to ' + one.rangeM + ' m'"
+                        [value]="one.answer.frequencyHz"
+                        quantity="frequency"
+                        [decimals]="0"
+                        [steps]="one.answer.working"
+                      />
+                    } @else {
+                      none
+                    }
+                  </td>
+                </tr>
+              }
+            </tbody>
+          </table>
+        </div>
       </div>
     </section>
   `,

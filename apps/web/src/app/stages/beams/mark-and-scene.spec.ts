@@ -1,5 +1,6 @@
 import type { Plan } from '@grey-keel/model';
-import { aPlan, aTransducer } from '../../testing/plans.ts';
+import { aTransducer } from '@grey-keel/core/testing';
+import { aPlan } from '../../testing/plans.ts';
 import { stageHarness } from '../../testing/stage-harness.ts';
 import { MarkView } from './mark-view.ts';
 import { SceneView } from './scene-view.ts';

@@ -3,11 +3,12 @@ import { measureWorking, type Place, type Ranking, type UnitChoice } from '@grey
 import type { Criterion, WorkingStep } from '@grey-keel/model';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
+import { Wide } from '../../shared/wide.ts';
 
 /** The ranked, best first; the open one with what it is weighed by and what it gives up. */
 @Component({
   selector: 'gk-ranked-places',
-  imports: [ComputedNumber, FigurePipe],
+  imports: [ComputedNumber, FigurePipe, Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let it = ranking();
@@ -34,48 +35,50 @@ import { FigurePipe } from '../../shared/figure-pipe.ts';
               <strong class="mono">{{ place.score.toFixed(1) }}</strong>
             </button>
             @if (openName() === place.name) {
-              <table class="figures" [attr.aria-label]="'What ' + place.name + ' is weighed by'">
-                <thead>
-                  <tr>
-                    <th scope="col">Weighed by</th>
-                    <th scope="col">gives</th>
-                    <th scope="col">of full marks</th>
-                    <th scope="col">weight</th>
-                    <th scope="col">points</th>
-                  </tr>
-                </thead>
-                <tbody>
-                  @for (part of place.parts; track part.criterion) {
+              <div gkWide>
+                <table class="figures" [attr.aria-label]="'What ' + place.name + ' is weighed by'">
+                  <thead>
                     <tr>
-                      <td>
-                        {{ part.criterion }}
-                        @if (place.givesUp.includes(part.criterion)) {
-                          <span class="small up">given up</span>
-                        }
-                      </td>
-                      <td>
-                        <gk-number
-                          [of]="part.criterion + ' of ' + place.name"
-                          [value]="part.figure.value"
-                          [quantity]="part.figure.quantity"
-                          [decimals]="part.figure.quantity === 'depth' || part.figure.quantity === 'level' ? 0 : null"
-                          [figures]="part.figure.quantity === 'depth' ? 3 : null"
-                          [steps]="working(part.criterion, place)"
-                          without="A round figure of the program's own, not a calculation."
-                        />
-                        @if (part.figure.quantity === 'level') {
-                          <span class="small faint"
-                            >to spare at {{ it.wants.waterM | figure: 'depth' : units() : rounded }}</span
-                          >
-                        }
-                      </td>
-                      <td class="mono">{{ (100 * part.utility).toFixed(0) }} %</td>
-                      <td class="mono">{{ part.weight }}</td>
-                      <td class="mono">{{ part.adds.toFixed(1) }}</td>
+                      <th scope="col">Weighed by</th>
+                      <th scope="col">gives</th>
+                      <th scope="col">of full marks</th>
+                      <th scope="col">weight</th>
+                      <th scope="col">points</th>
                     </tr>
-                  }
-                </tbody>
-              </table>
+                  </thead>
+                  <tbody>
+                    @for (part of place.parts; track part.criterion) {
+                      <tr>
+                        <td>
+                          {{ part.criterion }}
+                          @if (place.givesUp.includes(part.criterion)) {
+                            <span class="small up">given up</span>
+                          }
+                        </td>
+                        <td>
+                          <gk-number
+                            [of]="part.criterion + ' of ' + place.name"
+                            [value]="part.figure.value"
+                            [quantity]="part.figure.quantity"
+                            [decimals]="part.figure.quantity === 'depth' || part.figure.quantity === 'level' ? 0 : null"
+                            [figures]="part.figure.quantity === 'depth' ? 3 : null"
+                            [steps]="working(part.criterion, place)"
+                            without="A round figure of the program's own, not a calculation."
+                          />
+                          @if (part.figure.quantity === 'level') {
+                            <span class="small faint"
+                              >to spare at {{ it.wants.waterM | figure: 'depth' : units() : rounded }}</span
+                            >
+                          }
+                        </td>
+                        <td class="mono">{{ (100 * part.utility).toFixed(0) }} %</td>
+                        <td class="mono">{{ part.weight }}</td>
+                        <td class="mono">{{ part.adds.toFixed(1) }}</td>
+                      </tr>
+                    }
+                  </tbody>
+                </table>
+              </div>
               @for (remark of place.remarks; track remark) {
                 <p class="small">{{ remark }}</p>
               }

@@ -25,11 +25,12 @@ import { DetailView } from './detail-view.ts';
 import { ImagingRange } from './imaging-range.ts';
 import { reachCurves } from './reach-curves.ts';
 import { Fold } from '../../shared/fold.ts';
+import { Wide } from '../../shared/wide.ts';
 
 /** How far down each sounder sees the fish and the bottom, as curves, as figures and as a table. */
 @Component({
   selector: 'gk-reach-view',
-  imports: [Fold, ComputedNumber, DetailView, FigurePipe, ImagingRange, ReadChart],
+  imports: [Fold, ComputedNumber, DetailView, FigurePipe, ImagingRange, ReadChart, Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (wants(); as it) {
@@ -52,59 +53,61 @@ import { Fold } from '../../shared/fold.ts';
               sliderId="read-snr"
               [read]="readLevel"
             />
-            <table class="figures" aria-label="Reach of the sounders">
-              <thead>
-                <tr>
-                  <th scope="col">Sounder</th>
-                  <th scope="col">at {{ it.workingM | figure: 'depth' : units() : { decimals: 0 } }}</th>
-                  <th scope="col">fish seen to</th>
-                  <th scope="col">bottom to</th>
-                </tr>
-              </thead>
-              <tbody>
-                @for (one of beams(); track one.key) {
+            <div gkWide>
+              <table class="figures" aria-label="Reach of the sounders">
+                <thead>
                   <tr>
-                    <td>
-                      <span class="swatch" [style.background]="'var(--series-' + one.series + ')'"></span
-                      >{{ one.name }}, {{ one.beam.frequencyHz | figure: 'frequency' : units() }}
-                      @if (one.derived) {
-                        <span class="small derived">derived</span>
-                      }
-                    </td>
-                    <td class="mono">{{ one.here | figure: 'level' : units() }}</td>
-                    @for (seen of one.said; track seen.what) {
+                    <th scope="col">Sounder</th>
+                    <th scope="col">at {{ it.workingM | figure: 'depth' : units() : { decimals: 0 } }}</th>
+                    <th scope="col">fish seen to</th>
+                    <th scope="col">bottom to</th>
+                  </tr>
+                </thead>
+                <tbody>
+                  @for (one of beams(); track one.key) {
+                    <tr>
                       <td>
-                        @if (seen.said.within) {
-                          <gk-number
-                            [of]="seen.what + ' of ' + one.name"
-                            [value]="seen.said.span.m"
-                            quantity="depth"
-                            [figures]="3"
-                            [decimals]="0"
-                            [steps]="seen.working"
-                          />
-                          <span class="small faint span"
-                            >{{ seen.said.span.lowM | figure: 'depth' : units() : rounded }} to
-                            {{ seen.said.span.highM | figure: 'depth' : units() : rounded }}</span
-                          >
-                        } @else {
-                          <gk-number
-                            [of]="seen.what + ' of ' + one.name"
-                            [value]="seen.said.spareDb"
-                            quantity="level"
-                            [decimals]="0"
-                            [steps]="seen.working"
-                          />
-                          <span class="small faint span"
-                            >to spare at {{ seen.said.atM | figure: 'depth' : units() : rounded }}</span
-                          >
+                        <span class="swatch" [style.background]="'var(--series-' + one.series + ')'"></span
+                        >{{ one.name }}, {{ one.beam.frequencyHz | figure: 'frequency' : units() }}
+                        @if (one.derived) {
+                          <span class="small derived">derived</span>
                         }
                       </td>
-                    }
-                  </tr>
-                }
-              </tbody>
-            </table>
+                      <td class="mono">{{ one.here | figure: 'level' : units() }}</td>
+                      @for (seen of one.said; track seen.what) {
+                        <td>
+                          @if (seen.said.within) {
+                            <gk-number
+                              [of]="seen.what + ' of ' + one.name"
+                              [value]="seen.said.span.m"
+                              quantity="depth"
+                              [figures]="3"
+                              [decimals]="0"
+                              [steps]="seen.working"
+                            />
+                            <span class="small faint span"
+                              >{{ seen.said.span.lowM | figure: 'depth' : units() : rounded }} to
+                              {{ seen.said.span.highM | figure: 'depth' : units() : rounded }}</span
+                            >
+                          } @else {
+                            <gk-number
+                              [of]="seen.what + ' of ' + one.name"
+                              [value]="seen.said.spareDb"
+                              quantity="level"
+                              [decimals]="0"
+                              [steps]="seen.working"
+                            />
+                            <span class="small faint span"
+                              >to spare at {{ seen.said.atM | figure: 'depth' : units() : rounded }}</span
+                            >
+                          }
+                        </td>
+                      }
+                    </tr>
+                  }
+                </tbody>
+              </table>
+            </div>
           </div>
           <p class="small">
             <span class="derived">assumed</span>:
@@ -122,7 +125,7 @@ import { Fold } from '../../shared/fold.ts';
           }
           <gk-fold heading="The same as a table" [(open)]="listed">
             @if (listed()) {
-              <div class="wide">
+              <div gkWide>
                 <table class="figures" aria-label="Signal over noise by depth">
                   <thead>
                     <tr>
@@ -180,9 +183,6 @@ import { Fold } from '../../shared/fold.ts';
     .span {
       display: block;
       white-space: nowrap;
-    }
-    .wide {
-      overflow-x: auto;
     }
     summary {
       min-height: var(--touch);

@@ -5,6 +5,7 @@ import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
 import { QuantityField } from '../../shared/quantity-field.ts';
 import { TurnByTurn } from '../../shared/turn-by-turn.ts';
+import { Wide } from '../../shared/wide.ts';
 import { newId } from '../../state/open-plan.ts';
 import { openBoat } from '../open-boat.ts';
 import { FansTable } from './fans-table.ts';
@@ -21,7 +22,7 @@ const stateWords: Record<FishSeen['state'], string> = {
 /** Fish put into the section over a sloping bottom: which beam shows each, how strong, and at what depth. */
 @Component({
   selector: 'gk-scene-view',
-  imports: [ComputedNumber, FansTable, FigurePipe, FishSection, ForwardSection, QuantityField],
+  imports: [ComputedNumber, FansTable, FigurePipe, FishSection, ForwardSection, QuantityField, Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (tabled(); as it) {
@@ -43,7 +44,7 @@ const stateWords: Record<FishSeen['state'], string> = {
           </p>
         </div>
         @if (it.fish.length) {
-          <div class="wide">
+          <div gkWide>
             <table class="figures" aria-label="What each beam makes of each fish">
               <thead>
                 <tr>
@@ -212,9 +213,6 @@ const stateWords: Record<FishSeen['state'], string> = {
     .row {
       align-items: center;
       margin: 6px 0;
-    }
-    .wide {
-      overflow-x: auto;
     }
     tr.first td {
       border-top: 2px solid var(--rule);

@@ -94,7 +94,7 @@ import {
           class="label"
           role="button"
           tabindex="0"
-          [attr.aria-label]="label.name + ': ' + label.cone + ', show the working'"
+          [attr.aria-label]="label.shown + ' ' + label.cone + ' (' + label.name + '), show the working'"
           (click)="working.show('Cone of ' + label.name, label.cone, label.steps)"
           (keydown.enter)="working.show('Cone of ' + label.name, label.cone, label.steps)"
           (keydown.space)="$event.preventDefault(); working.show('Cone of ' + label.name, label.cone, label.steps)"

@@ -6,11 +6,12 @@ import { catalogueFeature, catalogueViewEvents } from '../../state/catalogue.ts'
 import { openBoat } from '../open-boat.ts';
 import { Printing } from '../printing.ts';
 import { seriesVariable } from '../../shared/series.ts';
+import { Wide } from '../../shared/wide.ts';
 
 /** What to buy and why: the chosen gear, what it gives together, and what it was compared with. */
 @Component({
   selector: 'gk-shopping-view',
-  imports: [FigurePipe],
+  imports: [FigurePipe, Wide],
   providers: [Printing],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
@@ -38,42 +39,44 @@ import { seriesVariable } from '../../shared/series.ts';
           {{ ranking.wants.deepestM | figure: 'depth' : units() }}; school: {{ plan().advice.school }}.
         </p>
       }
-      <table class="figures">
-        <thead>
-          <tr>
-            <th scope="col">Chosen</th>
-            <th scope="col">kind</th>
-            <th scope="col">mounting</th>
-            <th scope="col">frequency and cone at -3 dB</th>
-            <th scope="col">place if only one</th>
-          </tr>
-        </thead>
-        <tbody>
-          @for (line of it.lines; track line.id; let i = $index) {
+      <div gkWide>
+        <table class="figures">
+          <thead>
             <tr>
-              <td><span class="swatch" [style.background]="colour(i)"></span>{{ line.name }}</td>
-              <td>{{ line.kind }}</td>
-              <td>{{ line.mounting }}</td>
-              <td class="mono">
-                @for (beam of line.beams; track $index) {
-                  <div>
-                    {{ beam.frequencyHz | figure: 'frequency' : units() }},
-                    {{ beam.coneDeg | figure: 'angle' : units() }}
-                  </div>
-                }
-              </td>
-              <td class="mono">{{ line.place ?? '-' }}</td>
+              <th scope="col">Chosen</th>
+              <th scope="col">kind</th>
+              <th scope="col">mounting</th>
+              <th scope="col">frequency and cone at -3 dB</th>
+              <th scope="col">place if only one</th>
             </tr>
-          } @empty {
-            <tr>
-              <td colspan="5">Nothing is chosen yet: see the advice.</td>
-            </tr>
-          }
-        </tbody>
-      </table>
+          </thead>
+          <tbody>
+            @for (line of it.lines; track line.id; let i = $index) {
+              <tr>
+                <td><span class="swatch" [style.background]="colour(i)"></span>{{ line.name }}</td>
+                <td>{{ line.kind }}</td>
+                <td>{{ line.mounting }}</td>
+                <td class="mono">
+                  @for (beam of line.beams; track $index) {
+                    <div>
+                      {{ beam.frequencyHz | figure: 'frequency' : units() }},
+                      {{ beam.coneDeg | figure: 'angle' : units() }}
+                    </div>
+                  }
+                </td>
+                <td class="mono">{{ line.place ?? '-' }}</td>
+              </tr>
+            } @empty {
+              <tr>
+                <td colspan="5">Nothing is chosen yet: see the advice.</td>
+              </tr>
+            }
+          </tbody>
+        </table>
+      </div>
       @if (it.chosen; as chosen) {
         <h3>What it gives, and what it was compared with</h3>
-        <div class="wide">
+        <div gkWide>
           <table class="figures">
             <thead>
               <tr>
@@ -130,9 +133,6 @@ import { seriesVariable } from '../../shared/series.ts';
     }
     .chosen td {
       font-weight: 700;
-    }
-    .wide {
-      overflow-x: auto;
     }
   `,
 })

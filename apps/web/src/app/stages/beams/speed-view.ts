@@ -4,11 +4,12 @@ import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
 import { openBoat } from '../open-boat.ts';
 import { PlanPlace } from '../../shared/plan-place.ts';
+import { Wide } from '../../shared/wide.ts';
 
 /** Which of the sounders still reads the bottom, at idle, cruise and top speed, and what takes it away. */
 @Component({
   selector: 'gk-speed-view',
-  imports: [PlanPlace, ComputedNumber, FigurePipe],
+  imports: [PlanPlace, ComputedNumber, FigurePipe, Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet" id="speed-table" [gkPlace]="place" tabindex="-1" aria-labelledby="speed-title">
@@ -19,7 +20,7 @@ import { PlanPlace } from '../../shared/plan-place.ts';
             Over {{ plan().working.depthM | figure: 'depth' : units() : { decimals: 0 } }}. Own noise and aerated water
             are round figures for boats of this kind: the trial puts them right.
           </p>
-          <div class="wide">
+          <div gkWide>
             <table class="figures">
               <thead>
                 <tr>
@@ -98,9 +99,6 @@ import { PlanPlace } from '../../shared/plan-place.ts';
     :host {
       display: grid;
       gap: 10px;
-    }
-    .wide {
-      overflow-x: auto;
     }
     tr.first td {
       border-top: 2px solid var(--rule);

@@ -31,7 +31,7 @@ describe('the brief', () => {
     if (kind) kind.value = 'salt';
     kind?.dispatchEvent(new Event('change'));
     expect(plan().waters['pool']?.salinityPpt).toBe(35);
-    await press(root, '[aria-label="Remove water Pool"]');
+    await press(root, '[aria-label="Remove water Testing Pool"]');
     expect(plan().waters['pool']).toBeUndefined();
     expect(plan().working.waterId).not.toBe('pool');
     await press(root, '#ways gk-tick-field:nth-of-type(1) input');

@@ -13,10 +13,11 @@ import { OffsetResult } from './offset-result.ts';
 import { readingRows } from './reading-rows.ts';
 import { LeadLinePicture, type PicturedReading } from './lead-line-picture.ts';
 import { PlanPlace } from '../../shared/plan-place.ts';
+import { Wide } from '../../shared/wide.ts';
 
 @Component({
   selector: 'gk-calibrate-page',
-  imports: [PlanPlace, DifferencesChart, FigurePipe, LeadLinePicture, OffsetReadings, OffsetResult, RouterLink],
+  imports: [PlanPlace, DifferencesChart, FigurePipe, LeadLinePicture, OffsetReadings, OffsetResult, RouterLink, Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (sounders().length === 0) {
@@ -25,7 +26,7 @@ import { PlanPlace } from '../../shared/plan-place.ts';
         <p><a routerLink="../beams">Choose transducers first</a></p>
       </section>
     } @else {
-      <section class="sheet list" aria-label="What is calibrated">
+      <section class="sheet list" gkWide aria-label="What is calibrated">
         @for (one of sounders(); track one.id) {
           <button
             type="button"

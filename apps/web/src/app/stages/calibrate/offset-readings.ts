@@ -5,6 +5,7 @@ import { TimesIcon } from 'primeng/icons/times';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
 import { QuantityField } from '../../shared/quantity-field.ts';
+import { Wide } from '../../shared/wide.ts';
 import { newId } from '../../state/open-plan.ts';
 import { openBoat } from '../open-boat.ts';
 import type { ReadingRow } from './reading-rows.ts';
@@ -15,12 +16,12 @@ const blank: DepthPair = { leadLineM: null, displayedM: null, leftOut: false };
 /** The lead-line readings of one transducer, with a line for the next, and what they were taken in. */
 @Component({
   selector: 'gk-offset-readings',
-  imports: [ComputedNumber, FigurePipe, QuantityField, ReadingConditions, TimesIcon],
+  imports: [ComputedNumber, FigurePipe, QuantityField, ReadingConditions, TimesIcon, Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet" aria-labelledby="readings-title">
       <h2 id="readings-title">Readings</h2>
-      <div class="wide">
+      <div gkWide>
         <table class="figures">
           <thead>
             <tr>
@@ -139,9 +140,6 @@ const blank: DepthPair = { leadLineM: null, displayedM: null, leftOut: false };
     }
     .acts {
       white-space: nowrap;
-    }
-    .wide {
-      overflow-x: auto;
     }
   `,
 })

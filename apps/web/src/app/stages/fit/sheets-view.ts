@@ -1,12 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { wiringSheets, type SheetTable } from '@grey-keel/core';
 import { fileNameOf, saveFile } from '../../shared/save-file.ts';
+import { Wide } from '../../shared/wide.ts';
 import { openBoat } from '../open-boat.ts';
 import { Printing } from '../printing.ts';
 
 /** What an installer takes along: circuits, cables and parts, sources; on the screen, as PDF and as CSV. */
 @Component({
   selector: 'gk-sheets-view',
+  imports: [Wide],
   providers: [Printing],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
@@ -37,7 +39,7 @@ import { Printing } from '../printing.ts';
       <section class="sheet" [attr.aria-labelledby]="'sheet-' + table.id">
         <h2 [id]="'sheet-' + table.id">{{ table.title }}</h2>
         @if (table.rows.length) {
-          <div class="scroll">
+          <div gkWide>
             <table class="figures" [attr.aria-labelledby]="'sheet-' + table.id">
               <thead>
                 <tr>
@@ -71,9 +73,6 @@ import { Printing } from '../printing.ts';
       display: grid;
       grid-template-columns: minmax(0, 1fr);
       gap: 10px;
-    }
-    .scroll {
-      overflow-x: auto;
     }
     th,
     td {

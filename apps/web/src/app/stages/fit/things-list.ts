@@ -4,6 +4,7 @@ import { type EquipmentKind, equipmentKinds } from '@grey-keel/model';
 import { ChoiceField, choicesOf } from '../../shared/choice-field.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
 import { PlanPlace } from '../../shared/plan-place.ts';
+import { Wide } from '../../shared/wide.ts';
 import { newId } from '../../state/open-plan.ts';
 import { openBoat } from '../open-boat.ts';
 import type { FittedThing } from './fitted-things.ts';
@@ -26,55 +27,57 @@ const usual: Readonly<Record<EquipmentKind, readonly [along: number, across: num
 /** Everything that has a place, in the order of its number in the drawing, and the next thing that is put aboard. */
 @Component({
   selector: 'gk-things-list',
-  imports: [ChoiceField, FigurePipe, PlanPlace],
+  imports: [ChoiceField, FigurePipe, PlanPlace, Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet" aria-labelledby="things-title">
       <h2 id="things-title">What is aboard</h2>
-      <table class="figures" aria-label="What is aboard and where">
-        <thead>
-          <tr>
-            <th scope="col">No.</th>
-            <th scope="col" class="left">Thing</th>
-            <th scope="col" class="left">what it is</th>
-            <th scope="col">forward</th>
-            <th scope="col">starboard</th>
-            <th scope="col">above keel</th>
-          </tr>
-        </thead>
-        <tbody>
-          @for (thing of things(); track thing.key; let i = $index) {
-            <tr [class.chosen]="thing.key === chosen()">
-              <td class="mono">{{ i + 1 }}</td>
-              <td class="left">
-                <button
-                  type="button"
-                  class="plain"
-                  [id]="'thing-' + thing.key"
-                  [attr.aria-pressed]="thing.key === chosen()"
-                  (click)="chose.emit(thing.key)"
-                >
-                  {{ thing.name }}
-                </button>
-              </td>
-              <td class="left small faint">{{ thing.kind }}</td>
-              @if (thing.place; as place) {
-                <td class="mono">{{ place.forwardM | figure: 'length' : units() }}</td>
-                <td class="mono">{{ place.starboardM | figure: 'length' : units() }}</td>
-                <td class="mono">{{ place.aboveKeelM | figure: 'length' : units() }}</td>
-              } @else {
-                <td colspan="3" class="is-missing">not placed yet</td>
-              }
-            </tr>
-          } @empty {
+      <div gkWide>
+        <table class="figures" aria-label="What is aboard and where">
+          <thead>
             <tr>
-              <td colspan="5">
-                Nothing yet. Choose transducers on Beams, name the stations in the brief, add the rest here.
-              </td>
+              <th scope="col">No.</th>
+              <th scope="col" class="left">Thing</th>
+              <th scope="col" class="left">what it is</th>
+              <th scope="col">forward</th>
+              <th scope="col">starboard</th>
+              <th scope="col">above keel</th>
             </tr>
-          }
-        </tbody>
-      </table>
+          </thead>
+          <tbody>
+            @for (thing of things(); track thing.key; let i = $index) {
+              <tr [class.chosen]="thing.key === chosen()">
+                <td class="mono">{{ i + 1 }}</td>
+                <td class="left">
+                  <button
+                    type="button"
+                    class="plain"
+                    [id]="'thing-' + thing.key"
+                    [attr.aria-pressed]="thing.key === chosen()"
+                    (click)="chose.emit(thing.key)"
+                  >
+                    {{ thing.name }}
+                  </button>
+                </td>
+                <td class="left small faint">{{ thing.kind }}</td>
+                @if (thing.place; as place) {
+                  <td class="mono">{{ place.forwardM | figure: 'length' : units() }}</td>
+                  <td class="mono">{{ place.starboardM | figure: 'length' : units() }}</td>
+                  <td class="mono">{{ place.aboveKeelM | figure: 'length' : units() }}</td>
+                } @else {
+                  <td colspan="3" class="is-missing">not placed yet</td>
+                }
+              </tr>
+            } @empty {
+              <tr>
+                <td colspan="5">
+                  Nothing yet. Choose transducers on Beams, name the stations in the brief, add the rest here.
+                </td>
+              </tr>
+            }
+          </tbody>
+        </table>
+      </div>
       <div class="row add">
         <gk-choice-field
           label="Another"

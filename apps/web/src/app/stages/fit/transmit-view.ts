@@ -6,17 +6,18 @@ import { FigurePipe } from '../../shared/figure-pipe.ts';
 import { openBoat } from '../open-boat.ts';
 import { seriesVariable } from '../../shared/series.ts';
 import { TickField } from '../../shared/tick-field.ts';
+import { Wide } from '../../shared/wide.ts';
 
 /** Who transmits in which way of working, who is heard by whom, and the least that would quiet them. */
 @Component({
   selector: 'gk-transmit-view',
-  imports: [ComputedNumber, FigurePipe, TickField],
+  imports: [ComputedNumber, FigurePipe, TickField, Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet" aria-labelledby="who-title">
       <h2 id="who-title">Who transmits when</h2>
       @if (units().length && ways().length) {
-        <div class="scroll">
+        <div gkWide>
           <table class="figures" aria-label="Which transducers transmit in which way of working">
             <thead>
               <tr>
@@ -62,37 +63,39 @@ import { TickField } from '../../shared/tick-field.ts';
     <section class="sheet" aria-labelledby="heard-title">
       <h2 id="heard-title">Who is heard by whom</h2>
       @if (pairs().length) {
-        <table class="figures" aria-label="How loud one unit is in another, over its noise">
-          <thead>
-            <tr>
-              <th scope="col">While</th>
-              <th scope="col" class="left">this unit</th>
-              <th scope="col" class="left">is heard in</th>
-              <th scope="col">over its noise</th>
-              <th scope="col" class="left"></th>
-            </tr>
-          </thead>
-          <tbody>
-            @for (pair of pairs(); track pair.key) {
+        <div gkWide>
+          <table class="figures" aria-label="How loud one unit is in another, over its noise">
+            <thead>
               <tr>
-                <td>{{ pair.way }}</td>
-                <td class="left">{{ pair.source }}</td>
-                <td class="left">{{ pair.victim }}</td>
-                <td>
-                  <gk-number
-                    [of]="pair.source + ' in ' + pair.victim"
-                    [value]="pair.overNoiseDb"
-                    quantity="level"
-                    [steps]="pair.working"
-                  />
-                </td>
-                <td class="left" [class.disturbs]="pair.disturbs">
-                  {{ pair.disturbs ? 'disturbs it' : 'is not seen' }}
-                </td>
+                <th scope="col">While</th>
+                <th scope="col" class="left">this unit</th>
+                <th scope="col" class="left">is heard in</th>
+                <th scope="col">over its noise</th>
+                <th scope="col" class="left"></th>
               </tr>
-            }
-          </tbody>
-        </table>
+            </thead>
+            <tbody>
+              @for (pair of pairs(); track pair.key) {
+                <tr>
+                  <td>{{ pair.way }}</td>
+                  <td class="left">{{ pair.source }}</td>
+                  <td class="left">{{ pair.victim }}</td>
+                  <td>
+                    <gk-number
+                      [of]="pair.source + ' in ' + pair.victim"
+                      [value]="pair.overNoiseDb"
+                      quantity="level"
+                      [steps]="pair.working"
+                    />
+                  </td>
+                  <td class="left" [class.disturbs]="pair.disturbs">
+                    {{ pair.disturbs ? 'disturbs it' : 'is not seen' }}
+                  </td>
+                </tr>
+              }
+            </tbody>
+          </table>
+        </div>
         <p class="small faint">
           Over {{ threshold | figure: 'level' : units_() }} an echo is seen, so a disturbance is, too. A display's own
           filter may rub some of it out, and weak fish with it.
@@ -123,9 +126,6 @@ import { TickField } from '../../shared/tick-field.ts';
       display: grid;
       grid-template-columns: minmax(0, 1fr);
       gap: 10px;
-    }
-    .scroll {
-      overflow-x: auto;
     }
     .swatch {
       display: inline-block;

@@ -5,50 +5,55 @@ import * as z from 'zod';
 import { axisLabels, Chart, chartFrame, type Colour } from '../../shared/chart.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
 import { QuantityField } from '../../shared/quantity-field.ts';
+import { Wide } from '../../shared/wide.ts';
 import { openBoat } from '../open-boat.ts';
 
 /** The voltage of each battery through the day of the brief, and the hours that make the day. */
 @Component({
   selector: 'gk-voltage-day',
-  imports: [Chart, FigurePipe, QuantityField],
+  imports: [Chart, FigurePipe, QuantityField, Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet" aria-labelledby="day-title">
       <h2 id="day-title">Voltage through the day of the brief</h2>
       @if (days().length) {
         <gk-chart [label]="dayWords()" [height]="260" [options]="dayChart()" />
-        <table class="figures" aria-label="The day of each battery">
-          <thead>
-            <tr>
-              <th scope="col">Battery</th>
-              <th scope="col" class="left">way</th>
-              <th scope="col">hours</th>
-              <th scope="col">current</th>
-              <th scope="col">left at the end</th>
-              <th scope="col">voltage at the end</th>
-            </tr>
-          </thead>
-          <tbody>
-            @for (day of days(); track day.id) {
-              @for (span of day.spans; track span.way) {
-                <tr>
-                  <td><span class="swatch" [style.background]="day.colour" aria-hidden="true"></span>{{ day.name }}</td>
-                  <td class="left">{{ span.way }}</td>
-                  <td class="mono">{{ span.toHour - span.fromHour | figure: 'hours' : units() }}</td>
-                  <td class="mono">{{ span.currentA | figure: 'current' : units() }}</td>
-                  <td class="mono">{{ span.leftAtEnd | figure: 'fraction' : units() : { decimals: 0 } }}</td>
-                  <td class="mono">
-                    @if (span.emptyAtHour !== null) {
-                      <strong class="empty">empty after {{ span.emptyAtHour | figure: 'hours' : units() }}</strong>
-                    } @else {
-                      {{ span.voltageAtEndV | figure: 'voltage' : units() }}
-                    }
-                  </td>
-                </tr>
+        <div gkWide>
+          <table class="figures" aria-label="The day of each battery">
+            <thead>
+              <tr>
+                <th scope="col">Battery</th>
+                <th scope="col" class="left">way</th>
+                <th scope="col">hours</th>
+                <th scope="col">current</th>
+                <th scope="col">left at the end</th>
+                <th scope="col">voltage at the end</th>
+              </tr>
+            </thead>
+            <tbody>
+              @for (day of days(); track day.id) {
+                @for (span of day.spans; track span.way) {
+                  <tr>
+                    <td>
+                      <span class="swatch" [style.background]="day.colour" aria-hidden="true"></span>{{ day.name }}
+                    </td>
+                    <td class="left">{{ span.way }}</td>
+                    <td class="mono">{{ span.toHour - span.fromHour | figure: 'hours' : units() }}</td>
+                    <td class="mono">{{ span.currentA | figure: 'current' : units() }}</td>
+                    <td class="mono">{{ span.leftAtEnd | figure: 'fraction' : units() : { decimals: 0 } }}</td>
+                    <td class="mono">
+                      @if (span.emptyAtHour !== null) {
+                        <strong class="empty">empty after {{ span.emptyAtHour | figure: 'hours' : units() }}</strong>
+                      } @else {
+                        {{ span.voltageAtEndV | figure: 'voltage' : units() }}
+                      }
+                    </td>
+                  </tr>
+                }
               }
-            }
-          </tbody>
-        </table>
+            </tbody>
+          </table>
+        </div>
       } @else {
         <p class="faint">Add a battery, hang circuits on it, and say how many hours a day each way of working takes.</p>
       }

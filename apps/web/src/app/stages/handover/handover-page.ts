@@ -21,10 +21,11 @@ import { stageRegister } from '../stages.ts';
 import { CardSection } from './card-section.ts';
 import { StationCard } from './station-card.ts';
 import { PlanPlace } from '../../shared/plan-place.ts';
+import { Wide } from '../../shared/wide.ts';
 
 @Component({
   selector: 'gk-handover-page',
-  imports: [PlanPlace, CardSection, ComputedNumber, FigurePipe, RouterLink, SentencePipe, StationCard],
+  imports: [PlanPlace, CardSection, ComputedNumber, FigurePipe, RouterLink, SentencePipe, StationCard, Wide],
   providers: [Printing],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
@@ -90,7 +91,7 @@ import { PlanPlace } from '../../shared/plan-place.ts';
           </p>
         }
       </header>
-      <div class="wide">
+      <div gkWide>
         <table class="figures">
           <thead>
             <tr>

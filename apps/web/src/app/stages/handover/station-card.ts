@@ -10,11 +10,12 @@ import {
 import type { Sentence } from '@grey-keel/model';
 import { FigurePipe, SentencePipe } from '../../shared/figure-pipe.ts';
 import { PageDrawing } from '../../shared/page-drawing.ts';
+import { Wide } from '../../shared/wide.ts';
 
 /** The card for one station's dash: what keeps the boat off the ground, the pages, the keys. */
 @Component({
   selector: 'gk-station-card',
-  imports: [FigurePipe, PageDrawing, SentencePipe],
+  imports: [FigurePipe, PageDrawing, SentencePipe, Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let it = station();
@@ -48,24 +49,26 @@ import { PageDrawing } from '../../shared/page-drawing.ts';
         </ol>
 
         @if (it.keys.length) {
-          <table class="keys">
-            <thead>
-              <tr>
-                <th scope="col">Key</th>
-                <th scope="col">short</th>
-                <th scope="col">long</th>
-              </tr>
-            </thead>
-            <tbody>
-              @for (key of it.keys; track key.key) {
+          <div gkWide>
+            <table class="keys">
+              <thead>
                 <tr>
-                  <th scope="row">{{ key.key }}</th>
-                  <td>{{ key.short || '-' }}</td>
-                  <td>{{ key.long || '-' }}</td>
+                  <th scope="col">Key</th>
+                  <th scope="col">short</th>
+                  <th scope="col">long</th>
                 </tr>
-              }
-            </tbody>
-          </table>
+              </thead>
+              <tbody>
+                @for (key of it.keys; track key.key) {
+                  <tr>
+                    <th scope="row">{{ key.key }}</th>
+                    <td>{{ key.short || '-' }}</td>
+                    <td>{{ key.long || '-' }}</td>
+                  </tr>
+                }
+              </tbody>
+            </table>
+          </div>
         } @else {
           <p class="faint">no programmable keys</p>
         }

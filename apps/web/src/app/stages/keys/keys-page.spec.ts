@@ -1,5 +1,6 @@
 import { aPlan } from '../../testing/plans.ts';
-import { display, fitted } from '../../testing/fitted-station.ts';
+import { aDisplay } from '@grey-keel/core/testing';
+import { fitted } from '../../testing/fitted-station.ts';
 import { stageHarness } from '../../testing/stage-harness.ts';
 import { KeysPage } from './keys-page.ts';
 
@@ -17,7 +18,7 @@ describe('Keys', () => {
     await choose(root, '#key-helm-2-long', '');
     expect(Object.keys(plan().keys['helm'] ?? {})).toEqual(['1-short']);
 
-    const places = await page(KeysPage, { ...fitted(), displays: { helm: { ...display, keysBindTo: 'place' } } });
+    const places = await page(KeysPage, { ...fitted(), displays: { helm: aDisplay({ keysBindTo: 'place' }) } });
     await choose(places, '#key-helm-1-short', 'page troll');
     expect(plan().keys['helm']?.['1-short']).toEqual({ does: 'page', pageId: 'troll', place: 1 });
     expect(text(places, 'section > p')).toContain('whatever page stands at a place');
@@ -45,7 +46,7 @@ describe('Keys', () => {
 
   it('says where to go while there is no display, and that some displays have no keys', async () => {
     expect(text(await page(KeysPage, aPlan()), 'section')).toContain('No station has a display yet');
-    const glass = await page(KeysPage, { ...fitted(), displays: { helm: { ...display, keys: 0 } } });
+    const glass = await page(KeysPage, { ...fitted(), displays: { helm: aDisplay({ keys: 0 }) } });
     expect(text(glass, 'gk-key-list')).toContain('no programmable keys');
     expect(glass.querySelector('.schools')).toBeNull();
   });

@@ -3,6 +3,7 @@ import { act, fittedStations, inOrder, pageFor, usedWays } from '@grey-keel/core
 import type { Plan, Way } from '@grey-keel/model';
 import { PageDrawing } from '../../shared/page-drawing.ts';
 import { PlanPlace } from '../../shared/plan-place.ts';
+import { Wide } from '../../shared/wide.ts';
 
 export interface Cell {
   readonly stationId: string;
@@ -12,6 +13,7 @@ export interface Cell {
 /** Stations by ways of working: the one sheet on which all of a boat's screens are seen at once. A gap is hatched. */
 @Component({
   selector: 'gk-page-matrix',
+  hostDirectives: [Wide],
   imports: [PlanPlace, PageDrawing],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
@@ -64,7 +66,6 @@ export interface Cell {
   styles: `
     :host {
       display: block;
-      overflow-x: auto;
     }
     table {
       border-collapse: collapse;

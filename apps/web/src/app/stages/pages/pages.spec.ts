@@ -6,7 +6,8 @@ import { catalogueServerEvents } from '../../state/catalogue.ts';
 import { viewEvents } from '../../state/view.ts';
 import { aPlan } from '../../testing/plans.ts';
 import { stageHarness } from '../../testing/stage-harness.ts';
-import { display, fitted, troll } from '../../testing/fitted-station.ts';
+import { aDisplay, aPage } from '@grey-keel/core/testing';
+import { fitted } from '../../testing/fitted-station.ts';
 import { PagesPage } from './pages-page.ts';
 import { ScreenEditor } from './screen-editor.ts';
 
@@ -51,7 +52,7 @@ describe('Pages', () => {
   });
 
   it('fits a display from the catalogue, keeps how it is looked at, and takes it off with its pages', async () => {
-    const root = await page(PagesPage, { ...fitted(), displays: { helm: { ...display, readAtNight: true } } });
+    const root = await page(PagesPage, { ...fitted(), displays: { helm: aDisplay({ readAtNight: true }) } });
     store().dispatch(catalogueServerEvents.loaded({ entries: [entry] }));
     await settle();
     await choose(root, '#display-helm', 'big');
@@ -93,15 +94,16 @@ describe('Pages', () => {
       `.inspector button:nth-of-type(${[...root.querySelectorAll('.inspector button')].findIndex((one) => one.textContent?.trim() === words) + 1})`;
     await press(root, button('Add below'));
     expect(plan().pages['troll']?.layout.bands[0]?.panes.map(({ view }) => view)).toEqual(['side-scan', 'chart']);
-    // 30 m to each side over half of 1280 pixels.
-    expect(text(root, 'gk-layout-gives tr:first-child gk-number')).toBe('0.09 m/px');
+    // 30 m to each side over four tenths of 1280 pixels.
+    expect(text(root, 'gk-layout-gives tr:first-child gk-number')).toBe('0.12 m/px');
     await press(root, button('Remove pane'));
     expect(plan().pages['troll']?.layout.bands[0]?.panes.map(({ view }) => view)).toEqual(['chart']);
   });
 
   it('keeps the last pane', async () => {
     store().dispatch(viewEvents.wayChosen({ way: 'trolling' }));
-    const alone = { ...troll, layout: { ...troll.layout, bands: troll.layout.bands.slice(0, 1) } };
+    const { layout } = aPage();
+    const alone = aPage({ layout: { ...layout, bands: layout.bands.slice(0, 1) } });
     const root = await page(PagesPage, { ...fitted(), pages: { troll: alone } });
     await press(root, '.pane');
     await press(root, '.inspector button.plain');
@@ -115,7 +117,7 @@ describe('Pages', () => {
     const now = () => plan().pages['troll']?.numbers['depth'];
     await key(root, number, 'ArrowRight');
     await key(root, number, 'ArrowDown', { shiftKey: true });
-    expect([now()?.x, now()?.y]).toEqual([0.41, 0.2]);
+    expect([now()?.x, now()?.y]).toEqual([0.41, 0.15]);
     await key(root, number, '+');
     await key(root, number, '-');
     await key(root, number, '-');
@@ -168,8 +170,8 @@ describe('Pages', () => {
     const fixture = TestBed.createComponent(ScreenEditor);
     for (const [name, value] of Object.entries({
       pageId: 'p-troll',
-      display,
-      page: troll,
+      display: aDisplay(),
+      page: aPage(),
       chosen: null,
       unreadable: new Set(),
     }))

@@ -4,12 +4,13 @@ import { alarmsSchema } from '@grey-keel/model';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
 import { QuantityField } from '../../shared/quantity-field.ts';
+import { Wide } from '../../shared/wide.ts';
 import { openBoat } from '../open-boat.ts';
 
 /** What each way of working's speed costs between a shallow alarm and someone acting on it, station by station. */
 @Component({
   selector: 'gk-act-in-time',
-  imports: [ComputedNumber, FigurePipe, QuantityField],
+  imports: [ComputedNumber, FigurePipe, QuantityField, Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h3 id="act-title">What speed costs before anyone acts on a shallow alarm</h3>
@@ -23,40 +24,42 @@ import { openBoat } from '../open-boat.ts';
           [schema]="shape.actInS"
           (changed)="set(it.id, it.name, $event)"
         />
-        <table class="figures" [attr.aria-label]="'Water lost before anyone acts, ' + it.name">
-          <thead>
-            <tr>
-              <th scope="col" class="left">way</th>
-              <th scope="col">speed</th>
-              <th scope="col">water lost</th>
-              <th scope="col" class="left">what that means</th>
-            </tr>
-          </thead>
-          <tbody>
-            @for (row of it.rows; track row.way) {
+        <div gkWide>
+          <table class="figures" [attr.aria-label]="'Water lost before anyone acts, ' + it.name">
+            <thead>
               <tr>
-                <th scope="row" class="left">{{ row.way }}</th>
-                <td class="mono">{{ row.speedMps | figure: 'speed' : units() }}{{ row.said ? '' : ' usual' }}</td>
-                <td>
-                  <gk-number
-                    [of]="'Water lost ' + row.way + ' at ' + it.name"
-                    [value]="row.costM"
-                    quantity="depth"
-                    [decimals]="1"
-                    [steps]="row.working"
-                  />
-                </td>
-                <td class="left" [class.none]="!row.gives">
-                  {{
-                    row.gives
-                      ? 'an alarm at ' + row.shown + ' gives that time'
-                      : 'no alarm gives time here: slow down, keep a look-out'
-                  }}
-                </td>
+                <th scope="col" class="left">way</th>
+                <th scope="col">speed</th>
+                <th scope="col">water lost</th>
+                <th scope="col" class="left">what that means</th>
               </tr>
-            }
-          </tbody>
-        </table>
+            </thead>
+            <tbody>
+              @for (row of it.rows; track row.way) {
+                <tr>
+                  <th scope="row" class="left">{{ row.way }}</th>
+                  <td class="mono">{{ row.speedMps | figure: 'speed' : units() }}{{ row.said ? '' : ' usual' }}</td>
+                  <td>
+                    <gk-number
+                      [of]="'Water lost ' + row.way + ' at ' + it.name"
+                      [value]="row.costM"
+                      quantity="depth"
+                      [decimals]="1"
+                      [steps]="row.working"
+                    />
+                  </td>
+                  <td class="left" [class.none]="!row.gives">
+                    {{
+                      row.gives
+                        ? 'an alarm at ' + row.shown + ' gives that time'
+                        : 'no alarm gives time here: slow down, keep a look-out'
+                    }}
+                  </td>
+                </tr>
+              }
+            </tbody>
+          </table>
+        </div>
       </div>
     } @empty {
       <p class="faint small">It is shown where a depth offset is entered and no older than what it rests on.</p>

@@ -3,16 +3,17 @@ import { inOrder, newUnitSettings, shallowLimits, voltageLimits } from '@grey-ke
 import { alarmsSchema, type Alarms } from '@grey-keel/model';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { QuantityField } from '../../shared/quantity-field.ts';
+import { Wide } from '../../shared/wide.ts';
 import { openBoat } from '../open-boat.ts';
 
 /** The figures each display’s alarms are set to, with the least that is worth having. */
 @Component({
   selector: 'gk-display-alarms',
-  imports: [ComputedNumber, QuantityField],
+  imports: [ComputedNumber, QuantityField, Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h3 id="alarms-title">Alarms, empty where off</h3>
-    <div class="scroll">
+    <div gkWide>
       <table class="figures units" aria-labelledby="alarms-title">
         <thead>
           <tr>
@@ -63,9 +64,6 @@ import { openBoat } from '../open-boat.ts';
     </div>
   `,
   styles: `
-    .scroll {
-      overflow-x: auto;
-    }
     td {
       vertical-align: top;
       min-width: 92px;

@@ -13,6 +13,7 @@ import { QuantityField } from '../../shared/quantity-field.ts';
 import { TickField } from '../../shared/tick-field.ts';
 import { openBoat } from '../open-boat.ts';
 import { Fold } from '../../shared/fold.ts';
+import { Wide } from '../../shared/wide.ts';
 
 /** The units displays show depth in, with the steps they show it in. */
 const depthShown = (
@@ -34,10 +35,10 @@ const unset = { value: '' as const, label: 'not looked at' };
 /** What each display has set for itself, and what is ticked off on it. */
 @Component({
   selector: 'gk-display-settings',
-  imports: [Fold, ChoiceField, ComputedNumber, QuantityField, TickField],
+  imports: [Fold, ChoiceField, ComputedNumber, QuantityField, TickField, Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div class="scroll">
+    <div gkWide>
       <table class="figures units" aria-label="Settings of each display">
         <thead>
           <tr>
@@ -153,9 +154,6 @@ const unset = { value: '' as const, label: 'not looked at' };
     </div>
   `,
   styles: `
-    .scroll {
-      overflow-x: auto;
-    }
     td {
       vertical-align: top;
       min-width: 92px;

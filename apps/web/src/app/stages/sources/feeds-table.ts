@@ -2,16 +2,17 @@ import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
 import { bestFeeds, feedChoices, inOrder, poorRank } from '@grey-keel/core';
 import { fedQuantities, type FedQuantity } from '@grey-keel/model';
 import { ChoiceField } from '../../shared/choice-field.ts';
+import { Wide } from '../../shared/wide.ts';
 import { openBoat } from '../open-boat.ts';
 
 /** Which source feeds each number at each station, with a second for when it fails. */
 @Component({
   selector: 'gk-feeds-table',
-  imports: [ChoiceField],
+  imports: [ChoiceField, Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (stations().length) {
-      <div class="scroll">
+      <div gkWide>
         <table class="figures feeds" aria-label="Which source feeds each number at each station">
           <thead>
             <tr>
@@ -63,9 +64,6 @@ import { openBoat } from '../open-boat.ts';
     }
   `,
   styles: `
-    .scroll {
-      overflow-x: auto;
-    }
     td {
       vertical-align: top;
       min-width: 120px;

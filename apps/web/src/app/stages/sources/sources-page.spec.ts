@@ -1,4 +1,5 @@
-import { aDisplay, withFit } from '../../testing/plans.ts';
+import { aDisplay } from '@grey-keel/core/testing';
+import { withFit } from '../../testing/plans.ts';
 import { stageHarness } from '../../testing/stage-harness.ts';
 import { SourcesPage } from './sources-page.ts';
 
@@ -44,7 +45,7 @@ describe('the sources', () => {
     const root = await page(SourcesPage, {
       ...start,
       stations: { ...start.stations, bow: station },
-      displays: { helm: { ...aDisplay, travels: ['units', 'alarms'] }, bow: { ...aDisplay, travels: ['units'] } },
+      displays: { helm: { ...aDisplay(), travels: ['units', 'alarms'] }, bow: { ...aDisplay(), travels: ['units'] } },
     });
     await choose(root, '#knob-setting', 'units');
     await press(root, '#knob-up-helm');

@@ -1,12 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, linkedSignal, signal } from '@angular/core';
 import { changesWith, inOrder, whatTravels } from '@grey-keel/core';
 import { ChoiceField, choicesOf } from '../../shared/choice-field.ts';
+import { Wide } from '../../shared/wide.ts';
 import { openBoat } from '../open-boat.ts';
 
 /** What a change at one station changes at the others: as a table, and by turning a knob. */
 @Component({
   selector: 'gk-travel-view',
-  imports: [ChoiceField],
+  imports: [ChoiceField, Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2 id="travels-title">5 What travels, and what stays</h2>
@@ -15,7 +16,7 @@ import { openBoat } from '../open-boat.ts';
         Facts of the displays' makes. A setting travels between two displays that both pass it on; all others belong to
         the display they are set on.
       </p>
-      <div class="scroll">
+      <div gkWide>
         <table class="figures" aria-label="Which settings travel between which stations">
           <thead>
             <tr>
@@ -93,9 +94,6 @@ import { openBoat } from '../open-boat.ts';
     }
   `,
   styles: `
-    .scroll {
-      overflow-x: auto;
-    }
     th[scope='row'] {
       text-align: left;
       color: var(--ink);

@@ -1,0 +1,35 @@
+import { inBrowser } from './support/in-browser.ts';
+import { addLongNamed } from './support/long-names.ts';
+import { conditions, everyLook, faultsOfLook, lookAt, lookInWords, pairedLooks, type Look } from './support/looks.ts';
+
+const minutes = 60_000;
+
+describe('every view', () => {
+  const here = inBrowser('once', async ({ app, browser }) => {
+    await addLongNamed(app.address);
+    await browser.driver.get(app.address);
+  });
+  const looks = pairedLooks();
+
+  it('is looked at so that any two conditions meet', () => {
+    const kinds = Object.keys(conditions) as (keyof Look)[];
+    const pairs = (look: Look): string[] =>
+      kinds.flatMap((a, i) => kinds.slice(i + 1).map((b) => JSON.stringify([a, look[a], b, look[b]])));
+    expect(new Set(looks.flatMap(pairs))).toEqual(new Set(everyLook().flatMap(pairs)));
+    expect(looks.length).toBeLessThan(everyLook().length / 10);
+  });
+
+  for (const { name } of conditions.place)
+    it(
+      `has nothing serious for axe, no target under 44 px, and nothing over the edge: ${name}`,
+      async () => {
+        for (const look of looks.filter(({ place }) => place.name === name)) {
+          await lookAt(here.browser, here.app.address, look);
+          expect(await faultsOfLook(here.browser))
+            .withContext(lookInWords(look))
+            .toEqual([]);
+        }
+      },
+      2 * minutes,
+    );
+});

@@ -1,0 +1,102 @@
+import { createRequire } from 'node:module';
+import { stageViews } from '../../apps/web/src/app/stages/views.ts';
+import { longNamed } from './long-names.ts';
+import { eventually, find, seriousFaults, type Browser } from './browser.ts';
+
+// Its file is a script of the older kind, whose names cannot be imported one by one.
+const { make } = createRequire(import.meta.url)('covertable') as typeof import('covertable');
+
+/** Where a look goes, and which tab is opened there. */
+export interface Place {
+  readonly name: string;
+  readonly stage: string | null;
+  readonly tab: number | null;
+}
+
+const boats = ['sable-wren', longNamed] as const;
+
+/** Everything a view has to stand: where one looks, by which light, on which screen, in which units, at whose boat. */
+export const conditions = {
+  place: [
+    { name: 'fleet', stage: null, tab: null },
+    ...stageViews.flatMap(({ stage, tabs }): Place[] =>
+      tabs.length === 0
+        ? [{ name: stage, stage, tab: null }]
+        : tabs.map((words, tab) => ({ name: `${stage}, ${words}`, stage, tab })),
+    ),
+  ] as readonly Place[],
+  theme: ['shop', 'sun', 'night'] as const,
+  size: ['1280x800', '1024x768', '390x844'] as const,
+  units: ['metric', 'feet', 'fathoms'] as const,
+  boat: boats,
+};
+type Conditions = typeof conditions;
+export type Look = { readonly [K in keyof Conditions]: Conditions[K][number] };
+
+/** So many looks that any two conditions meet in one of them. */
+export const pairedLooks = (): readonly Look[] => {
+  const { place, theme, size, units, boat } = conditions;
+  return make({ place: [...place], theme: [...theme], size: [...size], units: [...units], boat: [...boat] });
+};
+
+/** Every look there is. */
+export const everyLook = (): readonly Look[] =>
+  conditions.place.flatMap((place) =>
+    conditions.theme.flatMap((theme) =>
+      conditions.size.flatMap((size) =>
+        conditions.units.flatMap((units) => conditions.boat.map((boat) => ({ place, theme, size, units, boat }))),
+      ),
+    ),
+  );
+
+export const lookInWords = ({ place, theme, size, units, boat }: Look): string =>
+  [place.name, theme, size, units, boat].join(' · ');
+
+/** Opens what a look is at, and waits until it stands still. */
+export const lookAt = async (browser: Browser, address: string, look: Look): Promise<void> => {
+  const { driver } = browser;
+  const { place, theme, units, boat } = look;
+  const [width = 0, height = 0] = look.size.split('x').map(Number);
+  await browser.resize(width, height);
+  await driver.executeScript(`localStorage.setItem('grey-keel-view', arguments[0])`, JSON.stringify({ units, theme }));
+  await driver.get(place.stage === null ? address : `${address}/boats/${boat}/${place.stage}`);
+  await find(driver, '.sheet');
+  if (place.tab !== null && place.tab > 0) {
+    const tab = (await driver.findElements({ css: 'gk-stage-tabs [role="tab"]' }))[place.tab];
+    await driver.executeScript('arguments[0].click()', tab);
+    await find(driver, `gk-stage-tabs [role="tab"]:nth-of-type(${place.tab + 1})[aria-selected="true"]`);
+    await find(driver, '.sheet');
+  }
+  await eventually(
+    () =>
+      driver.executeScript<boolean>(
+        `return document.fonts.status === 'loaded' && document.getAnimations().length === 0`,
+      ),
+    (still) => still,
+    'the view standing still',
+  );
+};
+
+/** What is too small for a wet thumb, but for numbers in running text. */
+const smallTargets = `[...document.querySelectorAll('button, p-accordion-header, select, nav a, input:not([type=checkbox]):not([type=radio])')]
+  .filter((one) => !one.closest('gk-number, .acts, gk-finding') && one.offsetParent !== null)
+  .map((one) => [Math.max(one.getBoundingClientRect().height, Number.parseFloat(getComputedStyle(one, '::after').height) || 0), one])
+  .filter(([height]) => height < 43.5)
+  .map(([height, one]) => 'only ' + height.toFixed(1) + ' px high: ' + (one.id || one.textContent.trim() || one.className))`;
+
+/** What does not fit: the window or a frame that is not meant to scroll does, or something runs out of its sheet. */
+const overTheEdge = `[
+  ...[...document.querySelectorAll('html, body *')]
+    .filter((one) => one.matches('html') || (/auto|scroll/.test(getComputedStyle(one).overflowX) && !one.closest('.wide, [data-wide]')))
+    .filter((one) => one.scrollWidth > one.clientWidth + 1 && one.clientWidth > 0)
+    .map((one) => one.tagName + '.' + one.className + ' scrolls sideways by ' + (one.scrollWidth - one.clientWidth) + ' px'),
+  ...[...document.querySelectorAll('.sheet:not(.wide)')]
+    .filter((one) => one.scrollWidth > one.clientWidth + 1)
+    .map((one) => 'runs out of its sheet by ' + (one.scrollWidth - one.clientWidth) + ' px: ' + one.textContent.trim().slice(0, 40)),
+]`;
+
+/** What is wrong in the view that is open. */
+export const faultsOfLook = async ({ driver }: Browser): Promise<string[]> => [
+  ...(await driver.executeScript<string[]>(`return [...${overTheEdge}, ...${smallTargets}]`)),
+  ...(await seriousFaults(driver)),
+];
