@@ -2,7 +2,7 @@ import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { Key, Origin } from 'selenium-webdriver';
 import { startApplication } from './support/application.ts';
-import { eventually, find, textOf } from './support/browser.ts';
+import { eventually, find, textOf, says } from './support/browser.ts';
 import { pointer } from './support/hands.ts';
 import { inBrowser } from './support/in-browser.ts';
 import { findingIs, kept } from './support/job.ts';
@@ -31,11 +31,7 @@ describe('the hand on the views', () => {
       for (let i = 0; i < 8; i++) actions.move({ origin: Origin.POINTER, x: -1, y: 3, duration: 20 });
       await actions.perform();
       expect(await words()).not.toBe(before);
-      await eventually(
-        () => textOf(driver, '.broken'),
-        (text) => text.includes('Too near a propeller'),
-        'what the place breaks',
-      );
+      await says(driver, '.broken', 'Too near a propeller');
       await driver.actions().release().perform();
       await findingIs(driver, 'near-propeller', true);
       await kept(driver);
@@ -68,11 +64,7 @@ describe('the hand on the views', () => {
         ((await (await fetch(`${here.app.address}/api/catalogue`)).json()) as unknown[]).length;
       expect(await entries()).toBe(32);
       await hands.press('#csv-import');
-      await eventually(
-        () => textOf(driver, 'gk-csv-import [role="status"]'),
-        (text) => text.includes('4995 taken'),
-        'the entries taken',
-      );
+      await says(driver, 'gk-csv-import [role="status"]', '4995 taken');
       expect(await entries()).toBe(5027);
       // So many are ranked beside the interface.
       await hands.press('#tab-advice');

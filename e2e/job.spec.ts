@@ -1,7 +1,7 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { evaluate } from 'mathjs';
 import { Key } from 'selenium-webdriver';
-import { eventually, find, seriousFaults, textOf } from './support/browser.ts';
+import { eventually, find, seriousFaults, textOf, says } from './support/browser.ts';
 import { keyboard, pointer, touch, type Hands } from './support/hands.ts';
 import { inBrowser } from './support/in-browser.ts';
 import {
@@ -87,27 +87,15 @@ describe('the whole job', () => {
         .subarray(0, 5)
         .toString(),
     ).toBe('%PDF-');
-    await eventually(
-      () => textOf(driver, '.bar'),
-      (text) => text.includes('shows these figures'),
-      'the card printed',
-    );
+    await says(driver, '.bar', 'shows these figures');
     await kept(driver);
     await hands.press('gk-head-strip a[href="/"]');
     await hands.press(`button[aria-label="Export ${jobBoat}"]`);
     const bundle = await downloaded(here.browser, '.grey-keel.json');
     await hands.press(`button[aria-label="Delete ${jobBoat}"]`);
-    await eventually(
-      () => textOf(driver, 'main'),
-      (text) => text.includes('was deleted'),
-      'the boat gone',
-    );
+    await says(driver, 'main', 'was deleted');
     await hands.give('#bundle-file', bundle);
-    await eventually(
-      () => textOf(driver, 'main'),
-      (text) => text.includes('was imported'),
-      'the boat imported',
-    );
+    await says(driver, 'main', 'was imported');
     await hands.press('[role="row"]:has(button[aria-label="Export ' + jobBoat + '"]) a.name');
     await find(driver, '#boat-length');
     await hands.stage(10);
@@ -204,11 +192,7 @@ describe('the whole job', () => {
         .perform();
       await eventually(depth, (text) => text === '12.0 fm', 'and redone');
       await driver.actions().sendKeys('?').perform();
-      await eventually(
-        () => textOf(driver, '[role="dialog"]'),
-        (text) => text.includes('Shortcuts'),
-        'the list of shortcuts',
-      );
+      await says(driver, '[role="dialog"]', 'Shortcuts');
       await driver.actions().sendKeys(Key.ESCAPE).perform();
       await driver.actions().sendKeys('u').perform();
       await eventually(depth, (text) => text.endsWith(' m'), 'metres');

@@ -1,5 +1,5 @@
 import type { OpenedBoat, Revision } from '@grey-keel/model';
-import { eventually, find, textOf } from './support/browser.ts';
+import { eventually, find, textOf, says } from './support/browser.ts';
 import { pointer, type Hands } from './support/hands.ts';
 import { inBrowser } from './support/in-browser.ts';
 import { kept } from './support/job.ts';
@@ -16,6 +16,12 @@ describe('nothing typed is lost', () => {
   const brief = (): string => `${here.app.address}/boats/sable-wren/brief`;
   const valueOf = async (css: string): Promise<string> =>
     (await (await find(here.browser.driver, css)).getAttribute('value')) ?? '';
+  const becomes = (css: string, value: string): Promise<string> =>
+    eventually(
+      () => valueOf(css),
+      (text) => text === value,
+      `${value} in ${css}`,
+    );
   const boat = async (): Promise<OpenedBoat> =>
     (await (await fetch(`${here.app.address}/api/boats/sable-wren`)).json()) as OpenedBoat;
   const history = async (): Promise<Revision[]> =>
@@ -48,11 +54,7 @@ describe('nothing typed is lost', () => {
       await here.app.start({ killBeforeAnswer: true });
       await hands.fill('#boat-length', '7.77');
       await here.app.ended();
-      await eventually(
-        () => textOf(here.browser.driver, 'gk-kept-state'),
-        (text) => text.includes('unsent'),
-        'the edit waiting',
-      );
+      await says(here.browser.driver, 'gk-kept-state', 'unsent');
       await here.app.start();
       await kept(here.browser.driver);
       expect(await timesSet(7.77)).toBe(1);
@@ -116,19 +118,11 @@ describe('nothing typed is lost', () => {
       await hands.fill('#boat-beam', '2.34');
       await kept(driver);
       await driver.switchTo().window(first);
-      await eventually(
-        () => valueOf('#boat-beam'),
-        (text) => text === '2.34',
-        'the beam from the other tab',
-      );
+      await becomes('#boat-beam', '2.34');
       await hands.fill('#boat-draught', '0.71');
       await kept(driver);
       await driver.switchTo().window(second);
-      await eventually(
-        () => valueOf('#boat-draught'),
-        (text) => text === '0.71',
-        'the draught from the first tab',
-      );
+      await becomes('#boat-draught', '0.71');
 
       // Both change the length while neither hears of the other.
       await here.app.stop('SIGTERM');
@@ -158,16 +152,8 @@ describe('nothing typed is lost', () => {
       expect((await boat()).plan.boat.lengthM).toBeCloseTo(Number(own), 9);
       for (const tab of [first, second]) {
         await driver.switchTo().window(tab);
-        await eventually(
-          () => valueOf('#boat-length'),
-          (text) => text === own,
-          'one length in both tabs',
-        );
-        await eventually(
-          () => valueOf('#boat-top-speed'),
-          (text) => text === '31.0',
-          'what did not clash kept',
-        );
+        await becomes('#boat-length', own);
+        await becomes('#boat-top-speed', '31.0');
       }
     },
     2 * minutes,
@@ -254,19 +240,11 @@ describe('nothing typed is lost', () => {
       await theirs({ lengthM: 9.33 });
       for (const tab of tabs) {
         await driver.switchTo().window(tab);
-        await eventually(
-          () => valueOf('#boat-length'),
-          (text) => text === '9.33',
-          'the length from elsewhere',
-        );
+        await becomes('#boat-length', '9.33');
         await kept(driver);
       }
       await fetch(`${here.app.address}/api/boats/sable-wren`, { method: 'DELETE' });
-      await eventually(
-        () => textOf(driver, 'gk-kept-state'),
-        (text) => text.includes('deleted elsewhere'),
-        'that the boat is gone',
-      );
+      await says(driver, 'gk-kept-state', 'deleted elsewhere');
       await fetch(`${here.app.address}/api/boats/sable-wren/recall`, { method: 'POST' });
       await kept(driver);
     },
@@ -311,19 +289,11 @@ describe('nothing typed is lost', () => {
       await hands.fill('#boat-draught', '0.9');
       await kept(driver);
       await hands.press('button[aria-label^="Undo"]');
-      await eventually(
-        () => valueOf('#boat-draught'),
-        (text) => text === before,
-        'the draught as it was',
-      );
+      await becomes('#boat-draught', before);
       await kept(driver);
       expect((await boat()).plan.boat.draughtM).toBeCloseTo(Number(before), 9);
       await hands.press('button[aria-label="Redo"]');
-      await eventually(
-        () => valueOf('#boat-draught'),
-        (text) => text === '0.90',
-        'the draught redone',
-      );
+      await becomes('#boat-draught', '0.90');
       await kept(driver);
     },
     minutes,

@@ -1,5 +1,5 @@
 import { pdfSheets } from '../apps/server/src/testing/pdf-text.ts';
-import { eventually, find, seriousFaults, textOf } from './support/browser.ts';
+import { eventually, find, seriousFaults, says } from './support/browser.ts';
 import { pointer } from './support/hands.ts';
 import { inBrowser } from './support/in-browser.ts';
 import { walkByTab } from './support/tab-walk.ts';
@@ -76,19 +76,11 @@ describe('the views', () => {
     async () => {
       const { driver } = here.browser;
       await driver.get(`${here.app.address}/boats/nobody/brief`);
-      await eventually(
-        () => textOf(driver, 'main'),
-        (text) => text.includes('No such boat'),
-        'the word',
-      );
+      await says(driver, 'main', 'No such boat');
       await show('');
       await here.app.stop('SIGTERM');
       await pointer(driver).press('[data-boat="old-marl"] a');
-      await eventually(
-        () => textOf(driver, 'main'),
-        (text) => text.includes('does not answer'),
-        'the word',
-      );
+      await says(driver, 'main', 'does not answer');
       await here.app.start();
       await pointer(driver).press('main button.action');
       expect(await (await find(driver, '#boat-length')).getAttribute('value')).toBe('11.80');

@@ -1,21 +1,11 @@
-import { pino } from 'pino';
-import { join } from 'node:path';
 import { seedDemo } from '../apps/server/src/demo/seed-demo.ts';
-import { startServer } from '../apps/server/src/start-server.ts';
-import { scratchFolder } from '../apps/server/src/testing/test-server.ts';
+import { noLimit, scratchFolder, serverOn } from '../apps/server/src/testing/test-server.ts';
 import { fuzz } from './fuzz-doors.ts';
 
 describe('every door of the server', () => {
   it('answers garbled and extreme input with what is wrong with it', async () => {
     const folder = scratchFolder();
-    const server = await startServer({
-      file: join(folder.path, 'grey-keel.sqlite'),
-      host: '127.0.0.1',
-      port: 0,
-      webFolder: null,
-      log: pino({ level: 'silent' }),
-      costlyAMinute: Number.MAX_SAFE_INTEGER,
-    });
+    const server = await serverOn(folder.path, noLimit);
     await seedDemo(server.boats, new Date('2026-06-01T08:00:00Z'));
     const { faults, answers } = await fuzz(server.address, { reading: 400, writing: 120, printing: 2 }, 14);
     // How long an answer takes on a busy machine is for `npm run fuzz` to say.

@@ -1,10 +1,13 @@
 import { spawn } from 'node:child_process';
 import { join } from 'node:path';
-import { buildWeb } from './build-web.mjs';
 import { installBrowser, installPackages, root } from './install.mjs';
 
 installPackages();
 installBrowser();
+
+const wanted = process.argv.slice(2);
+/** Of several suites each shows what it printed when it has ended: two run beside each other. */
+const live = wanted.length === 1;
 
 /** Runs a command, shows what it prints, and gives it back too. */
 const watched = (command, args) =>
@@ -12,12 +15,15 @@ const watched = (command, args) =>
     const child = spawn(command, args, { cwd: root, env: { ...process.env, CI: 'true' } });
     let output = '';
     const take = (chunk) => {
-      process.stdout.write(chunk);
+      if (live) process.stdout.write(chunk);
       output += chunk;
     };
     child.stdout.on('data', take);
     child.stderr.on('data', take);
-    child.on('close', (code) => resolve({ code: code ?? 1, output }));
+    child.on('close', (code) => {
+      if (!live) process.stdout.write(output);
+      resolve({ code: code ?? 1, output });
+    });
   });
 
 const bin = (name) => join(root, 'node_modules', '.bin', name);
@@ -47,25 +53,32 @@ const suites = {
   node: () => counted(['packages/**/*.spec.ts', 'apps/server/**/*.spec.ts', 'tools/**/*.spec.ts']),
   web: karma,
   e2e: async () => {
-    buildWeb();
-    return counted(['e2e/**/*.spec.ts']);
+    const { code } = await watched(process.execPath, ['tools/build-web.mjs']);
+    return code === 0 ? counted(['e2e/**/*.spec.ts']) : { passed: 0, failed: 1 };
   },
 };
 
-const wanted = process.argv.slice(2);
+/** What needs a browser, beside what does not. */
+const lanes = [
+  ['lint', 'format', 'types', 'formats', 'node'],
+  ['web', 'e2e'],
+];
 let passed = 0;
 let failed = 0;
 const lines = [];
-for (const [name, suite] of Object.entries(suites)) {
-  if (wanted.length > 0 && !wanted.includes(name)) continue;
-  console.log(`\n--- ${name}`);
-  const from = performance.now();
-  const result = await suite();
-  const tookS = Math.round((performance.now() - from) / 1000);
-  passed += result.passed;
-  failed += result.failed;
-  lines.push(`${name}: ${result.passed} passed, ${result.failed} failed, in ${tookS} s`);
-}
+const run = async (names) => {
+  for (const name of names.filter((one) => wanted.length === 0 || wanted.includes(one))) {
+    console.log(`\n--- ${name} begins`);
+    const from = performance.now();
+    const result = await suites[name]();
+    passed += result.passed;
+    failed += result.failed;
+    const tookS = Math.round((performance.now() - from) / 1000);
+    lines.push(`${name}: ${result.passed} passed, ${result.failed} failed, in ${tookS} s`);
+    console.log(`\n--- ${lines.at(-1)}`);
+  }
+};
+await Promise.all(lanes.map(run));
 if (passed + failed === 0) {
   console.log('Nothing ran.');
   failed = 1;

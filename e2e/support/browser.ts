@@ -128,6 +128,14 @@ export const whileFresh = async <T>(work: () => Promise<T>): Promise<T> => {
 export const textOf = (driver: WebDriver, css: string): Promise<string> =>
   whileFresh(async () => (await (await find(driver, css)).getText()).replace(/\u00a0/g, ' '));
 
+/** Waits until a part of the page has these words. */
+export const says = (driver: WebDriver, css: string, words: string): Promise<string> =>
+  eventually(
+    () => textOf(driver, css),
+    (text) => text.includes(words),
+    `"${words}" in ${css}`,
+  );
+
 const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
 /** What axe finds that is serious or worse, as `rule: place` lines. */

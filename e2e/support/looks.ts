@@ -87,7 +87,7 @@ const smallTargets = `[...document.querySelectorAll('button, p-accordion-header,
 /** What does not fit: the window or a frame that is not meant to scroll does, or something runs out of its sheet. */
 const overTheEdge = `[
   ...[...document.querySelectorAll('html, body *')]
-    .filter((one) => one.matches('html') || (/auto|scroll/.test(getComputedStyle(one).overflowX) && !one.closest('.wide, [data-wide]')))
+    .filter((one) => one.matches('html') || (/auto|scroll/.test(getComputedStyle(one).overflowX) && !one.closest('.wide, .p-datatable')))
     .filter((one) => one.scrollWidth > one.clientWidth + 1 && one.clientWidth > 0)
     .map((one) => one.tagName + '.' + one.className + ' scrolls sideways by ' + (one.scrollWidth - one.clientWidth) + ' px'),
   ...[...document.querySelectorAll('.sheet:not(.wide)')]

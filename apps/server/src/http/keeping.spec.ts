@@ -1,25 +1,15 @@
 import type { OpenedBoat } from '@grey-keel/model';
 import { randomUUID } from 'node:crypto';
-import { pino } from 'pino';
 import type sqlite3 from 'sqlite3';
-import { join } from 'node:path';
-import { startServer, type RunningServer } from '../start-server.ts';
-import { ask, scratchFolder, type Reply } from '../testing/test-server.ts';
+import type { RunningServer } from '../start-server.ts';
+import { ask, noLimit, scratchFolder, serverOn, type Reply } from '../testing/test-server.ts';
 import { seedDemo } from '../demo/seed-demo.ts';
 
 describe('a server that keeps the work', () => {
   let folder: ReturnType<typeof scratchFolder>;
   let server: RunningServer;
   const start = (options: { token?: string } = {}): Promise<RunningServer> =>
-    startServer({
-      file: join(folder.path, 'grey-keel.sqlite'),
-      host: '127.0.0.1',
-      port: 0,
-      webFolder: null,
-      log: pino({ level: 'silent' }),
-      costlyAMinute: Number.MAX_SAFE_INTEGER,
-      ...options,
-    });
+    serverOn(folder.path, { ...noLimit, ...options });
   const send = (method: string, path: string, body?: unknown): Promise<Reply> =>
     ask(server.address, method, `/api${path}`, body);
 

@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { pino } from 'pino';
-import { startServer, type RunningServer } from '../start-server.ts';
+import { startServer, type RunningServer, type ServerOptions } from '../start-server.ts';
 
 export const scratchFolder = (): { path: string; remove: () => void } => {
   const path = mkdtempSync(join(tmpdir(), 'grey-keel-'));
@@ -12,14 +12,18 @@ export const scratchFolder = (): { path: string; remove: () => void } => {
 };
 
 /** A server in this process on a real database file. */
-export const serverOn = (folder: string): Promise<RunningServer> =>
+export const serverOn = (folder: string, options: Partial<ServerOptions> = {}): Promise<RunningServer> =>
   startServer({
     file: join(folder, 'grey-keel.sqlite'),
     host: '127.0.0.1',
     port: 0,
     webFolder: null,
     log: pino({ level: 'silent' }),
+    ...options,
   });
+
+/** How often costly doors answer where it is not the limit that is tried. */
+export const noLimit = { costlyAMinute: Number.MAX_SAFE_INTEGER };
 
 export interface Reply {
   readonly status: number;

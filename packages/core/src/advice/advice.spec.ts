@@ -1,5 +1,6 @@
 import { criteria, type CatalogueEntry, type Plan, type TransducerEntry } from '@grey-keel/model';
 import fc from 'fast-check';
+import { aDisplayEntry, aTransducerEntry } from '../testing/sample-entries.ts';
 import { aBeam, aPlan, aTransducer, aWater } from '../testing/sample-plan.ts';
 import { expectWorkingHolds } from '../testing/evaluated.ts';
 import { measureWorking } from './measure-working.ts';
@@ -18,31 +19,13 @@ interface Kind {
 
 const entry = ({ kHz, deg, mountings = ['transom'], powerW = 600, bandKHz, socket = '' }: Kind): CatalogueEntry => {
   const name = `${mountings.join(' ')} ${kHz} ${deg}${bandKHz === undefined ? '' : ' chirp'}`;
-  return {
-    id: name.replace(/[^a-z0-9]+/g, '-'),
-    version: 1,
-    shipped: true,
-    item: {
-      type: 'transducer',
-      element: {
-        name,
-        kind: 'sounder',
-        beams: [
-          aBeam({
-            frequencyHz: kHz * 1000,
-            beamwidthDeg: deg,
-            bandwidthHz: bandKHz === undefined ? null : bandKHz * 1000,
-          }),
-        ],
-        apertureM: null,
-        constantBeamwidth: true,
-        electricalPowerW: powerW,
-      },
-      mountings,
-      temperatureSensor: 'none',
-      socket,
-    },
-  };
+  const bandwidthHz = bandKHz === undefined ? null : bandKHz * 1000;
+  const beams = [aBeam({ frequencyHz: kHz * 1000, beamwidthDeg: deg, bandwidthHz })];
+  return aTransducerEntry(
+    name.replace(/[^a-z0-9]+/g, '-'),
+    { name, beams, electricalPowerW: powerW },
+    { mountings, socket },
+  );
 };
 
 const low = entry({ kHz: 45, deg: 14 });
@@ -246,24 +229,7 @@ describe('the ranking', () => {
     expect(places.map(({ ids }) => ids[0])).toEqual([low.id]);
     expect(ruledOut[0]?.by).toContain('m only');
     const plug = entry({ kHz: 95, deg: 20, socket: 'five-pin' });
-    const display: CatalogueEntry = {
-      id: 'screen',
-      version: 1,
-      shipped: true,
-      item: {
-        type: 'display',
-        name: 'Screen',
-        screenDiagonalM: 0.3,
-        pixelsWide: 1280,
-        pixelsHigh: 800,
-        keys: 4,
-        pressesPerKey: 2,
-        keysBindTo: 'page',
-        panesPerPage: 3,
-        sockets: ['nine-pin'],
-        travellingSettings: [],
-      },
-    };
+    const display = aDisplayEntry('screen');
     const plan: Plan = {
       ...base,
       displays: { helm: { ...aPlan().displays['helm']!, catalogue: { entryId: 'screen', version: 1 } } },
@@ -305,25 +271,12 @@ describe('the ranking', () => {
     expect(compared).toEqual(places);
     expect(chosen?.parts.reduce((sum, { adds }) => sum + adds, 0)).toBeCloseTo(chosen?.score ?? 0, 9);
     // One transducer judged as fitted scores as it would as the only one of a catalogue.
-    const alone: CatalogueEntry = {
-      id: 'alone',
-      version: 1,
-      shipped: true,
-      item: {
-        type: 'transducer',
-        element: {
-          name: mine.name,
-          kind: mine.kind,
-          beams: mine.beams,
-          apertureM: mine.apertureM,
-          constantBeamwidth: mine.constantBeamwidth,
-          electricalPowerW: mine.electricalPowerW,
-        },
-        mountings: [mine.mounting],
-        temperatureSensor: 'none',
-        socket: '',
-      },
-    };
+    const { name, kind, beams, apertureM, constantBeamwidth, electricalPowerW, mounting } = mine;
+    const alone = aTransducerEntry(
+      'alone',
+      { name, kind, beams, apertureM, constantBeamwidth, electricalPowerW },
+      { mountings: [mounting] },
+    );
     expect(ranked(base, [alone]).places[0]?.score).toBeCloseTo(chosen?.score ?? 0, 9);
     expect(shoppingOf({ ...base, transducers: {} }, [wide]).chosen).toBeNull();
   });

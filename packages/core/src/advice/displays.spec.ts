@@ -1,46 +1,11 @@
-import type { CatalogueEntry } from '@grey-keel/model';
+import type { CatalogueEntry, DisplayEntry } from '@grey-keel/model';
+import { aDisplayEntry, aTransducerEntry } from '../testing/sample-entries.ts';
 import { aPlan, aTransducer } from '../testing/sample-plan.ts';
 import { judgeDisplays } from './displays.ts';
 
-const display = (id: string, inches: number, changes: object = {}): CatalogueEntry => ({
-  id,
-  version: 1,
-  shipped: true,
-  item: {
-    type: 'display',
-    name: id,
-    screenDiagonalM: inches * 0.0254,
-    pixelsWide: 1280,
-    pixelsHigh: 800,
-    keys: 4,
-    pressesPerKey: 2,
-    keysBindTo: 'page',
-    panesPerPage: 3,
-    sockets: ['nine-pin'],
-    travellingSettings: [],
-    ...changes,
-  },
-});
-const { catalogue: _none, mounting: _mounting, ...element } = aTransducer();
-const transducer: CatalogueEntry = {
-  id: 'wide',
-  version: 1,
-  shipped: true,
-  item: {
-    type: 'transducer',
-    element: {
-      name: element.name,
-      kind: element.kind,
-      beams: element.beams,
-      apertureM: null,
-      constantBeamwidth: false,
-      electricalPowerW: 600,
-    },
-    mountings: ['transom'],
-    temperatureSensor: 'none',
-    socket: 'nine-pin',
-  },
-};
+const display = (id: string, inches: number, changes: Partial<DisplayEntry> = {}): CatalogueEntry =>
+  aDisplayEntry(id, { screenDiagonalM: inches * 0.0254, ...changes });
+const transducer = aTransducerEntry('wide', {}, { socket: 'nine-pin' });
 const plan = {
   ...aPlan(),
   transducers: { one: aTransducer({ catalogue: { entryId: 'wide', version: 1 } }) },

@@ -1,28 +1,16 @@
 import type { CatalogueEntry, Plan, SonarKind } from '@grey-keel/model';
 import fc from 'fast-check';
 import { expectWorkingHolds } from '../testing/evaluated.ts';
+import { aTransducerEntry } from '../testing/sample-entries.ts';
 import { aBeam, aPlan } from '../testing/sample-plan.ts';
 import { imagingKinds, imagingWorking, rankImaging, type ImagingRanking } from './imaging.ts';
 
-const entry = (id: string, kind: SonarKind, beams: readonly [kHz: number, alongDeg: number][], powerW = 500) => ({
-  id,
-  version: 1,
-  shipped: true,
-  item: {
-    type: 'transducer' as const,
-    element: {
-      name: id,
-      kind,
-      beams: beams.map(([kHz, alongDeg]) => aBeam({ frequencyHz: kHz * 1000, beamwidthDeg: 50, alongDeg })),
-      apertureM: null,
-      constantBeamwidth: true,
-      electricalPowerW: powerW,
-    },
-    mountings: ['transom' as const],
-    temperatureSensor: 'none' as const,
-    socket: '',
-  },
-});
+const entry = (id: string, kind: SonarKind, widths: readonly [kHz: number, alongDeg: number][], powerW = 500) =>
+  aTransducerEntry(id, {
+    kind,
+    beams: widths.map(([kHz, alongDeg]) => aBeam({ frequencyHz: kHz * 1000, beamwidthDeg: 50, alongDeg })),
+    electricalPowerW: powerW,
+  });
 
 const boat = (depthM: number, ways: Plan['ways'] = { searching: true }): Plan => ({
   ...aPlan(),

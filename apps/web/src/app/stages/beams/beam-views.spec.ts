@@ -4,7 +4,7 @@ import { TestBed } from '@angular/core/testing';
 import { emptyPlan, type CatalogueEntry, type Element } from '@grey-keel/model';
 import { GoTo } from '../../shared/go-to.ts';
 import { catalogueServerEvents } from '../../state/catalogue.ts';
-import { aTransducer, aWater } from '@grey-keel/core/testing';
+import { aBeam, aTransducerEntry, aWater } from '@grey-keel/core/testing';
 import { aPlan } from '../../testing/plans.ts';
 import { stageHarness } from '../../testing/stage-harness.ts';
 import { AdviceView } from './advice-view.ts';
@@ -15,22 +15,12 @@ import { SceneView } from './scene-view.ts';
 import { ShoppingView } from './shopping-view.ts';
 import { SpeedView } from './speed-view.ts';
 
-const entry = (id: string, kHz: number, deg: number, mounting: 'transom' | 'shoot-through-hull'): CatalogueEntry => {
-  const element: Element = {
-    name: id,
-    kind: 'sounder',
-    beams: aTransducer().beams.map((beam) => ({ ...beam, frequencyHz: kHz * 1000, beamwidthDeg: deg })),
-    apertureM: null,
-    constantBeamwidth: true,
-    electricalPowerW: 500,
-  };
-  return {
+const entry = (id: string, kHz: number, deg: number, mounting: 'transom' | 'shoot-through-hull'): CatalogueEntry =>
+  aTransducerEntry(
     id,
-    version: 1,
-    shipped: true,
-    item: { type: 'transducer', element, mountings: [mounting], temperatureSensor: 'none', socket: '' },
-  };
-};
+    { beams: [aBeam({ frequencyHz: kHz * 1000, beamwidthDeg: deg })], electricalPowerW: 500 },
+    { mountings: [mounting] },
+  );
 const catalogue = [
   entry('wide-fan', 120, 34, 'transom'),
   entry('narrow-one', 210, 7, 'transom'),

@@ -1,4 +1,3 @@
-import type { CatalogueEntry } from '@grey-keel/model';
 import { SplitComponent } from 'angular-split';
 import { TestBed } from '@angular/core/testing';
 import { By } from '@angular/platform-browser';
@@ -6,29 +5,20 @@ import { catalogueServerEvents } from '../../state/catalogue.ts';
 import { viewEvents } from '../../state/view.ts';
 import { aPlan } from '../../testing/plans.ts';
 import { stageHarness } from '../../testing/stage-harness.ts';
-import { aDisplay, aPage } from '@grey-keel/core/testing';
+import { aDisplay, aDisplayEntry, aPage } from '@grey-keel/core/testing';
 import { fitted } from '../../testing/fitted-station.ts';
 import { PagesPage } from './pages-page.ts';
 import { ScreenEditor } from './screen-editor.ts';
 
-const entry: CatalogueEntry = {
-  id: 'big',
-  version: 2,
-  shipped: true,
-  item: {
-    type: 'display',
-    name: 'Big one',
-    screenDiagonalM: 0.4,
-    pixelsWide: 1920,
-    pixelsHigh: 1080,
-    keys: 0,
-    pressesPerKey: 1,
-    keysBindTo: 'page',
-    panesPerPage: 6,
-    sockets: ['nine-pin'],
-    travellingSettings: [],
-  },
-};
+const big = {
+  screenDiagonalM: 0.4,
+  pixelsWide: 1920,
+  pixelsHigh: 1080,
+  keys: 0,
+  pressesPerKey: 1,
+  panesPerPage: 6,
+} as const;
+const entry = { ...aDisplayEntry('big', { ...big, name: 'Big one' }), version: 2 };
 
 describe('Pages', () => {
   const { store, plan, page, write, press, choose, key, text, settle } = stageHarness();

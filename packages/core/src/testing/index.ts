@@ -1,0 +1,3 @@
+// Test data that other packages build on.
+export * from './sample-entries.ts';
+export * from './sample-plan.ts';
