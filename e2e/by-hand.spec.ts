@@ -142,13 +142,13 @@ describe('the hand on the views', () => {
       await show('boats/sable-wren/pages');
       const bar = await find(driver, 'gk-screen-editor .as-split-gutter');
       await driver.executeScript('arguments[0].focus()', bar);
-      const scale = (): Promise<string> => textOf(driver, 'gk-layout-gives gk-number');
+      const scale = (): Promise<string> => textOf(driver, 'gk-layout-gives tr:last-child gk-number');
       const at = await scale();
       // A figure follows while the key is held, and it is kept when the key is let go.
-      await driver.actions().keyDown(Key.SHIFT).keyDown(Key.ARROW_LEFT).perform();
+      await driver.actions().keyDown(Key.SHIFT).keyDown(Key.ARROW_UP).perform();
       await eventually(scale, (text) => text !== at, 'the scale under the bar');
       expect((await shares())[0]).toBe(before[0]);
-      await driver.actions().keyUp(Key.ARROW_LEFT).keyUp(Key.SHIFT).perform();
+      await driver.actions().keyUp(Key.ARROW_UP).keyUp(Key.SHIFT).perform();
       await driver.get(here.app.address);
       await find(driver, '[data-boat]');
       await driver.get(`${here.app.address}/boats/sable-wren/pages`);

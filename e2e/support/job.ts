@@ -130,7 +130,7 @@ export const makeScreens = async (driver: WebDriver, hands: Hands): Promise<void
     (count) => count > 8,
     'the catalogue of displays',
   );
-  await hands.choose(picker, 'Display 12, four keys');
+  await hands.choose(picker, 'Display 13, five keys');
   for (const way of ['searching', 'trolling', 'anchored']) {
     await hands.press(`#cell-${station}-${way}`);
     await hands.press('gk-suggestion-list li:first-child button.plain');

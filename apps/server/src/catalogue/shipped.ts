@@ -56,14 +56,14 @@ const transducer = (
     },
     mountings: rest.mountings,
     temperatureSensor: rest.temperature ?? 'none',
-    socket: rest.socket ?? 'sounder, nine-pin',
+    socket: rest.socket ?? 'round S',
   },
 });
 
 /** The sockets displays and modules are sold with: what each drives, and how many at once. */
 export const shippedSockets = {
-  sounder: { plug: 'sounder, nine-pin', drives: ['sounder'], atOnce: 1 },
-  imaging: { plug: 'imaging, twelve-pin', drives: ['sounder', 'side-scan', 'down fan'], atOnce: 2 },
+  sounder: { plug: 'round S', drives: ['sounder'], atOnce: 1 },
+  imaging: { plug: 'round W', drives: ['sounder', 'side-scan', 'down fan'], atOnce: 2 },
   network: { plug: 'network', drives: ['forward-facing', 'sector'], atOnce: 2 },
 } satisfies Record<string, Socket>;
 
@@ -129,18 +129,18 @@ export const shippedCatalogue: readonly ShippedEntry[] = [
     ]),
     { mountings: [...hull], faceMm: 164, powerW: 2000, temperature: 'on a lead' },
   ),
-  transducer('Through-hull chirp 95 low', 'sounder', cones([[95, 9, -3, 40]]), {
+  transducer('Through-hull swept 95 low', 'sounder', cones([[95, 9, -3, 40]]), {
     mountings: [...hull],
     faceMm: 103,
     powerW: 1000,
   }),
-  transducer('Through-hull chirp 190 wide', 'sounder', cones([[190, 25, -3, 60]]), {
+  transducer('Through-hull swept 190 even cone', 'sounder', cones([[190, 28, -3, 60]]), {
     mountings: [...hull],
     constant: true,
     powerW: 600,
     temperature: 'built in',
   }),
-  transducer('Through-hull chirp 95 steady', 'sounder', cones([[95, 20, -3, 50]]), {
+  transducer('Through-hull swept 95 even cone', 'sounder', cones([[95, 20, -3, 50]]), {
     mountings: [...hull],
     constant: true,
     powerW: 1000,
@@ -170,7 +170,7 @@ export const shippedCatalogue: readonly ShippedEntry[] = [
     { mountings: [...stern], faceMm: 47, powerW: 500, temperature: 'built in' },
   ),
   transducer('Transom wide 95', 'sounder', cones([[95, 30.3]]), { mountings: [...stern], faceMm: 31, powerW: 300 }),
-  transducer('Transom chirp 190', 'sounder', cones([[190, 16, -3, 50]]), {
+  transducer('Transom swept 190', 'sounder', cones([[190, 16, -3, 50]]), {
     mountings: [...stern],
     constant: true,
     powerW: 300,
@@ -191,66 +191,66 @@ export const shippedCatalogue: readonly ShippedEntry[] = [
     { mountings: [...inside], faceMm: 82, powerW: 1000 },
   ),
   transducer('In-hull deep 45', 'sounder', cones([[45, 30]]), { mountings: [...inside], faceMm: 66, powerW: 1000 }),
-  transducer('Side-scan 430', 'side-scan', fans([[430, 50, 0.9, 40]]), {
+  transducer('Side-scan 380', 'side-scan', fans([[380, 50, 0.9, 40]]), {
     mountings: [...stern],
     powerW: 500,
-    socket: 'imaging, twelve-pin',
+    socket: 'round W',
   }),
   transducer(
-    'Side-scan 430/880',
+    'Side-scan 380/700',
     'side-scan',
     fans([
-      [430, 52, 0.9, 60],
-      [880, 52, 0.5, 80],
+      [380, 52, 0.9, 60],
+      [700, 52, 0.5, 80],
     ]),
-    { mountings: [...stern], powerW: 500, socket: 'imaging, twelve-pin' },
+    { mountings: [...stern], powerW: 500, socket: 'round W' },
   ),
-  transducer('Side-scan 1150', 'side-scan', fans([[1150, 40, 0.4, 100]]), {
+  transducer('Side-scan 1000', 'side-scan', fans([[1000, 40, 0.4, 100]]), {
     mountings: [...stern],
     powerW: 300,
-    socket: 'imaging, twelve-pin',
+    socket: 'round W',
   }),
-  transducer('Down fan 880', 'down fan', fans([[880, 52, 1.0, 80]]), {
+  transducer('Down fan 700', 'down fan', fans([[700, 52, 1.0, 80]]), {
     mountings: [...stern],
     powerW: 500,
-    socket: 'imaging, twelve-pin',
+    socket: 'round W',
   }),
-  transducer('Forward-facing 880', 'forward-facing', fans([[880, 90, 20, 120]]), {
+  transducer('Forward-facing 700', 'forward-facing', fans([[700, 90, 20, 120]]), {
     mountings: ['bow motor', 'pole'],
     powerW: 500,
     socket: 'network',
   }),
-  transducer('Sector 430', 'sector', fans([[430, 12, 12, 30]]), {
+  transducer('Sector 380', 'sector', fans([[380, 12, 12, 30]]), {
     mountings: ['pole', 'bow motor'],
     powerW: 400,
     socket: 'network',
   }),
-  display('Display 7, four keys', {
-    inches: 7,
-    pixelsWide: 800,
-    pixelsHigh: 480,
-    keys: 4,
+  display('Display 8, three keys', {
+    inches: 8.4,
+    pixelsWide: 1024,
+    pixelsHigh: 768,
+    keys: 3,
     pressesPerKey: 1,
     keysBindTo: 'place',
     panesPerPage: 2,
     sockets: [shippedSockets.sounder],
     travellingSettings: ['units'],
   }),
-  display('Display 7, wide sockets', {
-    inches: 7,
+  display('Display 8, wide socket', {
+    inches: 8.4,
     pixelsWide: 1024,
-    pixelsHigh: 600,
-    keys: 4,
+    pixelsHigh: 768,
+    keys: 3,
     pressesPerKey: 2,
     keysBindTo: 'page',
     panesPerPage: 3,
     sockets: [shippedSockets.imaging],
     travellingSettings: ['units', 'water kind'],
   }),
-  display('Display 9, touch', {
-    inches: 9,
+  display('Display 10, touch', {
+    inches: 10.4,
     pixelsWide: 1280,
-    pixelsHigh: 720,
+    pixelsHigh: 960,
     keys: 0,
     pressesPerKey: 1,
     keysBindTo: 'page',
@@ -258,10 +258,10 @@ export const shippedCatalogue: readonly ShippedEntry[] = [
     sockets: [shippedSockets.sounder, shippedSockets.network],
     travellingSettings: ['units', 'depth offset'],
   }),
-  display('Display 9, six keys', {
-    inches: 9,
+  display('Display 10, six keys', {
+    inches: 10.4,
     pixelsWide: 1280,
-    pixelsHigh: 720,
+    pixelsHigh: 960,
     keys: 6,
     pressesPerKey: 2,
     keysBindTo: 'page',
@@ -270,31 +270,31 @@ export const shippedCatalogue: readonly ShippedEntry[] = [
     travellingSettings: ['units', 'depth offset', 'alarms'],
   }),
   display('Display 10, place keys', {
-    inches: 10.1,
+    inches: 10.4,
     pixelsWide: 1280,
-    pixelsHigh: 800,
-    keys: 4,
+    pixelsHigh: 960,
+    keys: 5,
     pressesPerKey: 2,
     keysBindTo: 'place',
     panesPerPage: 4,
     sockets: [shippedSockets.imaging, shippedSockets.network],
     travellingSettings: ['units', 'sources'],
   }),
-  display('Display 12, four keys', {
-    inches: 12.1,
-    pixelsWide: 1280,
-    pixelsHigh: 800,
-    keys: 4,
+  display('Display 13, five keys', {
+    inches: 13.3,
+    pixelsWide: 1920,
+    pixelsHigh: 1080,
+    keys: 5,
     pressesPerKey: 2,
     keysBindTo: 'page',
     panesPerPage: 6,
     sockets: [shippedSockets.sounder, shippedSockets.imaging, shippedSockets.network],
     travellingSettings: ['units', 'depth offset', 'sources', 'alarms', 'range'],
   }),
-  display('Display 12, glass', {
-    inches: 12.1,
+  display('Display 13, glass', {
+    inches: 13.3,
     pixelsWide: 1920,
-    pixelsHigh: 1200,
+    pixelsHigh: 1080,
     keys: 0,
     pressesPerKey: 1,
     keysBindTo: 'page',
@@ -302,10 +302,10 @@ export const shippedCatalogue: readonly ShippedEntry[] = [
     sockets: [shippedSockets.network],
     travellingSettings: ['units', 'depth offset', 'sources', 'range'],
   }),
-  display('Display 16, glass', {
-    inches: 15.6,
+  display('Display 17, glass', {
+    inches: 17,
     pixelsWide: 1920,
-    pixelsHigh: 1080,
+    pixelsHigh: 1200,
     keys: 0,
     pressesPerKey: 1,
     keysBindTo: 'page',

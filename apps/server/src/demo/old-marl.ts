@@ -63,8 +63,8 @@ export const oldMarl = (now: Date): DemoBoat => {
       ),
     },
     displays: {
-      'a-wheelhouse': displayFrom('display-9-six-keys', { seatedDistanceM: 1.1, readAtNight: true }),
-      'b-flybridge': displayFrom('display-7-wide-sockets'),
+      'a-wheelhouse': displayFrom('display-10-six-keys', { seatedDistanceM: 1.1, readAtNight: true }),
+      'b-flybridge': displayFrom('display-8-wide-socket'),
     },
     pages: {
       'a1-run': {
@@ -72,7 +72,7 @@ export const oldMarl = (now: Date): DemoBoat => {
         name: 'Run',
         place: 1,
         shownIn: { running: true },
-        layout: layoutOf('columns', [3, 'chart'], [1, 'sounder']),
+        layout: layoutOf('rows', [8 / 3, 'chart'], [4 / 3, 'sounder']),
         numbers: { depth: number('depth', 72, 0.78, 0.04), speed: number('speed', 56, 0.03, 0.04) },
       },
       'a2-bank': {

@@ -41,6 +41,6 @@ export const pewterSkua = (now: Date): DemoBoat => ({
     },
     ways: { running: true, drifting: true, trailer: true },
     working: { waterId: 'a-sound', depthM: 18 },
-    displays: { tiller: displayFrom('display-7-four-keys') },
+    displays: { tiller: displayFrom('display-8-three-keys') },
   },
 });

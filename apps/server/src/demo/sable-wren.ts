@@ -74,12 +74,12 @@ export const sableWren = (now: Date): DemoBoat => {
         { trolling: true, 'on the spot': true },
       ),
       'c-sides': fromCatalogue(
-        'side-scan-430-880',
+        'side-scan-380-700',
         { mounting: 'transom', forwardM: -0.1, starboardM: -0.6, aboveKeelM: 0.2, workingBeam: 1 },
         { searching: true },
       ),
       'd-ahead': fromCatalogue(
-        'forward-facing-880',
+        'forward-facing-700',
         { mounting: 'bow motor', forwardM: 7.2, starboardM: 0.3, aboveKeelM: 0.1, workingBeam: 0 },
         { searching: true, 'on the spot': true },
       ),

@@ -133,9 +133,9 @@ export const wrenFit = (): Pick<Plan, 'equipment' | 'power' | 'network' | 'sourc
     },
     network: {
       links: {
-        'a-wide': { to: port, plug: 'sounder, nine-pin', adapterDisables: null, cableM: 9 },
-        'b-narrow': { to: 'g-module', plug: 'sounder, nine-pin', adapterDisables: null, cableM: 7.5 },
-        'c-sides': { to: port, plug: 'imaging, twelve-pin', adapterDisables: null, cableM: 9 },
+        'a-wide': { to: port, plug: 'round S', adapterDisables: null, cableM: 9 },
+        'b-narrow': { to: 'g-module', plug: 'round S', adapterDisables: null, cableM: 7.5 },
+        'c-sides': { to: port, plug: 'round W', adapterDisables: null, cableM: 9 },
         'd-ahead': { to: 'g-module', plug: network.plug, adapterDisables: null, cableM: 6 },
       },
       devices: {
@@ -150,9 +150,9 @@ export const wrenFit = (): Pick<Plan, 'equipment' | 'power' | 'network' | 'sourc
     },
     sources: {
       'a-wide': source('Hull port 190', 'Through-hull wide 190, built-in sensor', { temperature: 'built in' }),
-      'b-narrow': source('Stern 880', 'Transom narrow 95/210'),
-      'c-sides': source('Stern 880', 'Side-scan 430/880'),
-      'd-ahead': source('Bow motor 880', 'Forward-facing 880', { appearsAfterS: 150 }),
+      'b-narrow': source('Stern 700', 'Transom narrow 95/210'),
+      'c-sides': source('Stern 700', 'Side-scan 380/700'),
+      'd-ahead': source('Bow motor 700', 'Forward-facing 700', { appearsAfterS: 150 }),
     },
     feeds: {
       [port]: {

@@ -15,24 +15,22 @@ export const wrenScreens = (): Pick<Plan, 'displays' | 'pages' | 'keys'> => {
   const depth = { depth: number('depth', 64, 0.42, 0.04) };
   return {
     displays: {
-      [port]: displayFrom('display-12-four-keys'),
+      [port]: displayFrom('display-13-five-keys'),
       [starboard]: displayFrom('display-10-place-keys'),
-      [bow]: displayFrom('display-12-glass'),
+      [bow]: displayFrom('display-13-glass'),
     },
     pages: {
-      'a1-run': page(port, 1, 'Run', { running: true }, layoutOf('columns', [3, 'chart'], [1, 'sounder']), depth),
+      'a1-run': page(port, 1, 'Run', { running: true }, layoutOf('rows', [8 / 3, 'chart'], [4 / 3, 'sounder']), depth),
       'a2-search': page(
         port,
         2,
         'Search',
         { searching: true },
-        layoutOf('rows', [2, 'chart', 'sounder'], [2, 'side-scan']),
+        layoutOf('rows', [2.2, 'side-scan'], [1.8, 'forward-facing', 'chart']),
         {
-          depth: number('depth', 64, 0.44, 0.04),
-          speed: number('speed', 40, 0.02, 0.58),
-          temperature: number('water temperature', 40, 0.02, 0.04),
-          time: number('time', 44, 0.8, 0.58),
-          voltage: number('voltage', 14, 0.9, 0.05),
+          depth: number('depth', 72, 0.04, 0.06),
+          heading: number('heading', 18, 0.55, 0.6),
+          course: number('course', 44, 0.86, 0.6),
         },
       ),
       'a3-troll': page(
@@ -43,7 +41,14 @@ export const wrenScreens = (): Pick<Plan, 'displays' | 'pages' | 'keys'> => {
         layoutOf('columns', [2, 'chart'], [2, 'sounder']),
         depth,
       ),
-      'b1-run': page(starboard, 1, 'Run', { running: true }, layoutOf('columns', [3, 'chart'], [1, 'sounder']), {}),
+      'b1-run': page(
+        starboard,
+        1,
+        'Run',
+        { running: true },
+        layoutOf('rows', [8 / 3, 'chart'], [4 / 3, 'sounder']),
+        {},
+      ),
       'b2-sides': page(starboard, 2, 'Sides', { searching: true }, layoutOf('rows', [4, 'side-scan']), {}),
       'b3-water': page(starboard, 3, 'Water', { trolling: true }, layoutOf('rows', [4, 'sounder']), {
         depth: number('depth', 72, 0.05, 0.05),
@@ -70,14 +75,14 @@ export const wrenScreens = (): Pick<Plan, 'displays' | 'pages' | 'keys'> => {
     },
     keys: {
       [port]: {
-        '1-short': { does: 'page', pageId: 'a1-run', place: null },
-        '1-long': { does: 'stop transmitting' },
-        '2-short': { does: 'page', pageId: 'a2-search', place: null },
-        '2-long': { does: 'record' },
-        '3-short': { does: 'page', pageId: 'a3-troll', place: null },
-        '3-long': { does: 'mark', mark: 'hazard' },
-        '4-short': { does: 'mark', mark: 'seen' },
-        '4-long': { does: 'hold position' },
+        '1-short': { does: 'mark', mark: 'seen' },
+        '1-long': { does: 'mark', mark: 'hazard' },
+        '2-short': { does: 'page', pageId: 'a3-troll', place: null },
+        '2-long': { does: 'hold position' },
+        '3-short': { does: 'page', pageId: 'a2-search', place: null },
+        '4-short': { does: 'page', pageId: 'a1-run', place: null },
+        '5-short': { does: 'record' },
+        '5-long': { does: 'stop transmitting' },
       },
       [starboard]: {
         '1-short': { does: 'page', pageId: 'b1-run', place: 1 },

@@ -21,10 +21,10 @@ describe('bundles over HTTP', () => {
     const bundle = await bundleOf('sable-wren');
     expect(bundle.catalogue.map(({ id }) => id).sort()).toEqual([
       'display-10-place-keys',
-      'display-12-four-keys',
-      'display-12-glass',
-      'forward-facing-880',
-      'side-scan-430-880',
+      'display-13-five-keys',
+      'display-13-glass',
+      'forward-facing-700',
+      'side-scan-380-700',
       'through-hull-wide-190',
       'transom-narrow-95-210',
     ]);

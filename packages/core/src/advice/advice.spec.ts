@@ -228,14 +228,14 @@ describe('the ranking', () => {
     const { places, ruledOut } = ranked(inWater(deeper(base, 200), salt), [tiny, low]);
     expect(places.map(({ ids }) => ids[0])).toEqual([low.id]);
     expect(ruledOut[0]?.by).toContain('m only');
-    const plug = entry({ kHz: 95, deg: 20, socket: 'five-pin' });
+    const plug = entry({ kHz: 95, deg: 20, socket: 'round T' });
     const display = aDisplayEntry('screen');
     const plan: Plan = {
       ...base,
       displays: { helm: { ...aPlan().displays['helm']!, catalogue: { entryId: 'screen', version: 1 } } },
     };
     expect(ranked(plan, [plug, low, display]).ruledOut.map(({ by }) => by)).toEqual([
-      'no display aboard drives it by its socket (five-pin)',
+      'no display aboard drives it by its socket (round T)',
     ]);
     if (display.item.type === 'display') display.item.sockets.push('network');
     expect(ranked(plan, [plug, low, display]).ruledOut).toEqual([]);

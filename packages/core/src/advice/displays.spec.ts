@@ -5,7 +5,7 @@ import { judgeDisplays } from './displays.ts';
 
 const display = (id: string, inches: number, changes: Partial<DisplayEntry> = {}): CatalogueEntry =>
   aDisplayEntry(id, { screenDiagonalM: inches * 0.0254, ...changes });
-const transducer = aTransducerEntry('wide', {}, { socket: 'nine-pin' });
+const transducer = aTransducerEntry('wide', {}, { socket: 'round S' });
 const plan = {
   ...aPlan(),
   transducers: { one: aTransducer({ catalogue: { entryId: 'wide', version: 1 } }) },
@@ -17,7 +17,7 @@ describe('the displays of a catalogue', () => {
   it('want a socket where nothing aboard can be plugged in, unless the network brings it', () => {
     const found = first(
       display('plain', 12),
-      display('other', 12, { sockets: ['twelve-pin'] }),
+      display('other', 12, { sockets: ['round W'] }),
       display('net', 12, { sockets: ['network'] }),
     );
     const of = (id: string) => found.find((one) => one.id === id);

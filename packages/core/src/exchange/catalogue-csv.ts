@@ -38,7 +38,7 @@ export type CsvKey = (typeof csvColumns)[number]['key'];
 export const csvTemplate = (): string =>
   [
     csvColumns.map(({ title }) => title).join(','),
-    'Example wide 150,sounder,150,,22,-3,,,26,600,50,no,transom / through-hull,built in,"sounder, nine-pin"',
+    'Example wide 150,sounder,150,,22,-3,,,26,600,50,no,transom / through-hull,built in,"round S"',
   ].join('\n') + '\n';
 
 const plain = (title: string): string => title.toLowerCase().replace(/[^a-z0-9]/g, '');

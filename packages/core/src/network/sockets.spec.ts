@@ -20,7 +20,7 @@ const plugged = (plan: Plan, id: string, plug: string): Plan =>
 
 describe('the sockets of a device', () => {
   it('by a plug alone drive any sonar, one at once', () => {
-    expect(socketOf('nine-pin')).toEqual({ plug: 'nine-pin', drives: [...sonarKinds], atOnce: 1 });
+    expect(socketOf('round S')).toEqual({ plug: 'round S', drives: [...sonarKinds], atOnce: 1 });
     const own = { plug: 'x', drives: ['sector' as const], atOnce: 2 };
     expect(socketOf(own)).toBe(own);
   });

@@ -18,13 +18,15 @@ const where = ({ mounting, forwardM, starboardM }: Transducer, lengthM: number):
 };
 
 /**
- * A name by which a source can be told from the others at any station: where it is, which channel, what kind. Unlike
- * all other names of the plan; a number is added where the rule gives one twice.
+ * A name by which a source can be told from the others at any station: where it is, what it works at, its kind, and
+ * its socket where that is known. Unlike all other names of the plan; a number is added where the rule gives one twice.
  */
 export const suggestSourceName = (plan: Plan, id: string): string => {
   const transducer = plan.transducers[id];
+  const plug = plan.network.links[id]?.plug.trim() ?? '';
+  const socket = plug === '' ? '' : ` on ${plug}`;
   const base = transducer
-    ? `${where(transducer, plan.boat.lengthM ?? 6)} ${(workingBeamOf(transducer).frequencyHz / 1000).toFixed(0)} ${transducer.kind}`
+    ? `${where(transducer, plan.boat.lengthM ?? 6)} ${(workingBeamOf(transducer).frequencyHz / 1000).toFixed(0)} ${transducer.kind}${socket}`
     : (plan.equipment[id]?.name ?? id);
   const taken = new Set(
     inOrder(plan.sources)

@@ -12,13 +12,16 @@ import { displayDepthError } from './display-depth-error.ts';
 import { waterType } from '../stages/sources/rules/display-settings.ts';
 
 describe('the names of sources', () => {
-  it('say where, which channel and what kind, and are told apart where the rule gives one twice', () => {
+  it('say where, what it works at, its kind and its socket, and are told apart where the rule gives one twice', () => {
     const plan: Plan = {
       ...aPlan(),
       transducers: { a: aTransducer(), b: aTransducer(), c: aTransducer({ mounting: 'transom', starboardM: 0.9 }) },
     };
     expect(suggestSourceName(plan, 'a')).toBe('Hull port 190 sounder');
     expect(suggestSourceName(plan, 'c')).toBe('Stern starboard 190 sounder');
+    const link = { to: 'helm', plug: 'round S', adapterDisables: null, cableM: 6 };
+    const plugged = edited(plan, { type: 'connect', transducerId: 'c', link });
+    expect(suggestSourceName(plugged, 'c')).toBe('Stern starboard 190 sounder on round S');
     const named = edited(plan, { type: 'describeSource', id: 'a', changes: { name: 'hull PORT 190 sounder' } });
     expect(suggestSourceName(named, 'b')).toBe('Hull port 190 sounder 2');
     expect(suggestSourceName(named, 'a')).toBe('Hull port 190 sounder');

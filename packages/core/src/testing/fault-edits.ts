@@ -31,7 +31,7 @@ export const depthFrom = (sourceId: string): Edit => ({
 export const linked = (transducerId: string, changes: Partial<Plan['network']['links'][string]>): Edit => ({
   type: 'connect',
   transducerId,
-  link: { to: 'bow', plug: 'nine-pin', adapterDisables: null, cableM: 6, ...changes },
+  link: { to: 'bow', plug: 'round S', adapterDisables: null, cableM: 6, ...changes },
 });
 export const device = (changes: Partial<Plan['network']['devices'][string]>): Edit => ({
   type: 'describeDevice',

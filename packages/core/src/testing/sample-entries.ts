@@ -43,7 +43,7 @@ export const aDisplayEntry = (id: string, changes: Partial<DisplayEntry> = {}): 
     pressesPerKey: 2,
     keysBindTo: 'page',
     panesPerPage: 3,
-    sockets: ['nine-pin'],
+    sockets: ['round S'],
     travellingSettings: [],
     ...changes,
   },

@@ -111,8 +111,8 @@ export const soundBoat = (random: Random): Plan => {
     done: {},
   } as const;
   const feed = { sourceId: 'a-hull', fallbackId: 'b-stern' };
-  const device = { sockets: ['nine-pin', 'nine-pin'], onBackbone: true, dropM: 2, loads: 3 };
-  const link = { to: 'helm', plug: 'nine-pin', adapterDisables: null, cableM: 6 };
+  const device = { sockets: ['round S', 'round S'], onBackbone: true, dropM: 2, loads: 3 };
+  const link = { to: 'helm', plug: 'round S', adapterDisables: null, cableM: 6 };
   const network: Plan['network'] = {
     links: { 'a-hull': link, 'b-stern': link, 'c-sides': { ...link, to: 'bow' }, 'd-ahead': { ...link, to: 'bow' } },
     devices: { helm: device, bow: device },

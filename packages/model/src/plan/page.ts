@@ -33,7 +33,7 @@ export const layoutSchema = z.strictObject({
 });
 export type Layout = z.output<typeof layoutSchema>;
 
-export const readouts = ['depth', 'water temperature', 'speed', 'heading', 'voltage', 'time'] as const;
+export const readouts = ['depth', 'water temperature', 'speed', 'heading', 'course', 'voltage', 'time'] as const;
 export const readoutSchema = z.enum(readouts);
 export type Readout = z.output<typeof readoutSchema>;
 

@@ -45,11 +45,13 @@ describe('the plan', () => {
     const third = without(fifth, 'equipment', 'power', 'network', 'sources', 'feeds', 'units');
     const second = without(third, 'advice', 'scene', 'fish');
     const first = without(second, 'displays', 'pages', 'keys');
-    for (const [version, plan] of [first, second, third, fifth, fifth, now].map((plan, i) => [i + 1, plan] as const))
+    for (const [version, plan] of [first, second, third, fifth, fifth, now, now].map(
+      (plan, i) => [i + 1, plan] as const,
+    ))
       expect(planSchema.parse(upgradePlan({ ...plan, version })))
         .withContext(`version ${version}`)
         .toEqual(now);
-    expect(planVersion).toBe(6);
+    expect(planVersion).toBe(7);
   });
 
   it('of version 4 is read as it stands, a socket by its plug alone', () => {
@@ -57,7 +59,7 @@ describe('the plan', () => {
     const older = {
       ...plan,
       version: 4,
-      network: { ...plan.network, devices: { helm: { sockets: ['nine-pin'], onBackbone: true, dropM: 1, loads: 1 } } },
+      network: { ...plan.network, devices: { helm: { sockets: ['round S'], onBackbone: true, dropM: 1, loads: 1 } } },
     };
     const read = planSchema.parse(upgradePlan(older));
     expect(read).toEqual({ ...read, version: planVersion, network: older.network });

@@ -26,6 +26,8 @@ export const upgrades: Readonly<Record<number, Upgrade>> = {
   4: (plan) => plan,
   // Loadings; the rest are fields that may be left out.
   5: (plan) => ({ ...plan, loadings: {} }),
+  // The course may stand on a page.
+  6: (plan) => plan,
 };
 
 export class UnreadablePlan extends Error {

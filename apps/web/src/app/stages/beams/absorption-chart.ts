@@ -15,7 +15,7 @@ const bottom = 158;
 const lowestHz = 30_000;
 const highestHz = 1_300_000;
 const frequencies = Array.from({ length: 49 }, (_, i) => lowestHz * (highestHz / lowestHz) ** (i / 48));
-const marked = [45, 95, 190, 430, 880];
+const marked = [45, 95, 190, 380, 700];
 
 interface Dot {
   readonly key: string;

@@ -127,19 +127,19 @@ describe('the network', () => {
     const root = await page(FitPage, withFit());
     await press(root, '#tab-network');
     await press(root, '#add-socket-helm');
-    await write(root, '#socket-helm-0', 'nine-pin');
+    await write(root, '#socket-helm-0', 'round S');
     await choose(root, '#socket-at-once-helm-0', '2');
     await press(root, '#add-socket-helm');
-    await write(root, '#socket-helm-1', 'twelve-pin');
+    await write(root, '#socket-helm-1', 'round W');
     expect(plan().network.devices['helm']?.sockets).toEqual([
-      { plug: 'nine-pin', drives: [...sonarKinds], atOnce: 2 },
-      { plug: 'twelve-pin', drives: [...sonarKinds], atOnce: 1 },
+      { plug: 'round S', drives: [...sonarKinds], atOnce: 2 },
+      { plug: 'round W', drives: [...sonarKinds], atOnce: 1 },
     ]);
     await choose(root, '#link-a-wide', 'helm');
     await choose(root, '#link-b-narrow', 'helm');
     expect(plan().network.links['b-narrow']).toEqual({
       to: 'helm',
-      plug: 'nine-pin',
+      plug: 'round S',
       adapterDisables: null,
       cableM: null,
     });
@@ -155,7 +155,7 @@ describe('the network', () => {
     drives(0).click();
     await settle();
     expect(plan().network.devices['helm']?.sockets[0]).toEqual({
-      plug: 'nine-pin',
+      plug: 'round S',
       drives: [...sonarKinds],
       atOnce: 2,
     });
@@ -219,12 +219,12 @@ describe('the network', () => {
       feeds: { helm: { depth: { sourceId: 'a-wide', fallbackId: null } } },
       network: {
         ...start.network,
-        links: { 'a-wide': { to: 'helm', plug: 'nine-pin', adapterDisables: null, cableM: 6 } },
+        links: { 'a-wide': { to: 'helm', plug: 'round S', adapterDisables: null, cableM: 6 } },
       },
     });
     await press(root, '#tab-sheets');
     expect(text(root, 'table[aria-labelledby="sheet-cables"] tbody tr')).toBe(
-      'Transducer cableWide 190Helmnine-pin6.0 m',
+      'Transducer cableWide 190Helmround S6.0 m',
     );
     expect(text(root, 'table[aria-labelledby="sheet-sources"] tbody tr')).toBe('HelmdepthWide 190nothing');
     expect(root.textContent).toContain('No circuit yet');

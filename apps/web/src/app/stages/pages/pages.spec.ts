@@ -54,7 +54,7 @@ describe('Pages', () => {
         panesPerPage: 6,
       }),
     );
-    expect(plan().network.devices['helm']?.sockets).toEqual(['nine-pin']);
+    expect(plan().network.devices['helm']?.sockets).toEqual(['round S']);
     await choose(root, '#display-helm', '');
     expect([plan().displays, plan().pages]).toEqual([{}, {}]);
   });

@@ -6,8 +6,9 @@ export const sampleOf: Readonly<Record<Readout, { readonly figure: string; reado
   'water temperature': { figure: '7.2', unit: '°C' },
   speed: { figure: '3.4', unit: 'kn' },
   heading: { figure: '284', unit: '°' },
+  course: { figure: '281', unit: '°' },
   voltage: { figure: '13.1', unit: 'V' },
-  time: { figure: '09:41', unit: '' },
+  time: { figure: '06:25', unit: '' },
 };
 
 /** Digits of the readings' typeface stand this much of its size high. */

@@ -10,7 +10,7 @@ export const pagesStage: WebStage = {
     'Side-scan lives by width, a sounder by height: see what each layout gives in metres a pixel.',
     'A number is read at the angle its digits fill: 16 minutes by day, half as much again by night.',
     'School of many numbers: everything at a glance. School of few: depth large, the rest a key away.',
-    'Console wide and bow narrow, or both the same: the first spreads the work, the second never confuses.',
+    'Helm wide and bow narrow, or both the same: the first spreads the work, the second never confuses.',
     'Moving a page moves its place in the list; on some displays keys hold on to the place.',
   ],
   page: () => import('./pages-page.ts').then(({ PagesPage }) => PagesPage),

@@ -33,7 +33,8 @@ import { TravelView } from './travel-view.ts';
     <section class="sheet" aria-labelledby="tags-title">
       <h2 id="tags-title">2 Tags, types and names</h2>
       <p class="small faint">
-        Read the tag on the cable and select just that type. A name says where, which channel, what kind.
+        Read the tag on the cable and select just that type. A name says where, at what frequency, what kind, and which
+        socket.
       </p>
       <gk-source-names />
     </section>

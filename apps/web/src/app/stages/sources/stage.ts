@@ -7,7 +7,7 @@ export const sourcesStage: WebStage = {
   help: [
     'Switch everything on and wait: some units take minutes to appear. Look for faults only after that.',
     'Read the type from the tag on each cable and select just that: power and tuning hang on it.',
-    'Name each source by where it is, which channel, what kind: station, socket and kind can then be told apart.',
+    'Name each source by where it is, what it works at, its kind and its socket, so that no two can be mistaken.',
     'Choose for each screen where depth, temperature, heading and position come from, and what stands in for them.',
     'A transducer inside the hull measures the bilge, not the water; one that looks ahead does not know the depth below.',
     'The same water and the same north on every screen; look once that port is drawn on port.',

@@ -9,12 +9,12 @@ export const networkFaults: Readonly<Record<string, Fault>> = {
     nearly: [linked('c-sides', { to: 'helm', plug: '' })],
   }),
   'socket-wrong': () => ({
-    faulty: [linked('c-sides', { plug: 'twelve-pin' })],
-    nearly: [linked('c-sides', { plug: 'twelve-pin' }), device({ sockets: ['twelve-pin', 'nine-pin'] })],
+    faulty: [linked('c-sides', { plug: 'round W' })],
+    nearly: [linked('c-sides', { plug: 'round W' }), device({ sockets: ['round W', 'round S'] })],
   }),
   'socket-cannot-drive': () => {
     const drives = (...kinds: Transducer['kind'][]): Edit =>
-      device({ sockets: [{ plug: 'nine-pin', drives: kinds, atOnce: 2 }] });
+      device({ sockets: [{ plug: 'round S', drives: kinds, atOnce: 2 }] });
     return { faulty: [drives('side-scan', 'sounder')], nearly: [drives('side-scan', 'forward-facing')] };
   },
   'socket-taken': (_, random) => {
@@ -25,7 +25,7 @@ export const networkFaults: Readonly<Record<string, Fault>> = {
             {
               type: 'describeDevice',
               id: 'helm',
-              changes: { sockets: [{ plug: 'nine-pin', drives: ['sounder', 'side-scan'], atOnce: 2 }] },
+              changes: { sockets: [{ plug: 'round S', drives: ['sounder', 'side-scan'], atOnce: 2 }] },
             },
           ];
     return { faulty: [...atHelm, linked('c-sides', { to: 'helm' })], nearly: atHelm };
