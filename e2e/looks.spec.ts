@@ -21,11 +21,11 @@ describe('every view', () => {
 
   for (const { name } of conditions.place)
     it(
-      `has nothing serious for axe, no target under 44 px, and nothing over the edge: ${name}`,
+      `has nothing serious for axe, no target under 44 px, nothing over the edge, and no text over another: ${name}`,
       async () => {
         for (const look of looks.filter(({ place }) => place.name === name)) {
           await lookAt(here.browser, here.app.address, look);
-          expect(await faultsOfLook(here.browser))
+          expect(await faultsOfLook(here.browser, look))
             .withContext(lookInWords(look))
             .toEqual([]);
         }

@@ -15,11 +15,18 @@ const parts = [
   { base: 'packages/model/src', mutants: model, specs: ['packages/model/src'] },
   { base: 'apps/server/src', mutants: server, specs: ['apps/server/src'] },
   // The store is plain functions, which run outside a browser.
-  { base: 'apps/web/src/app/state', mutants: web, specs: ['apps/web/src/app/state/plan.reducer*.spec.ts'] },
+  {
+    base: 'apps/web/src/app/state',
+    mutants: web,
+    specs: ['apps/web/src/app/state/plan.reducer*.spec.ts'],
+    before: './tools/sync-model/in-node.ts',
+  },
 ];
 
-// Each worker has a copy of the sources, inside the project so that its packages are found from there.
+// Each worker has a copy of the sources, and of what is made from them the originals, inside the project so that its
+// packages are found from there.
 const place = (worker) => join(root, 'data', 'mutate', String(worker));
+const made = ['apps/web/fonts'];
 const sources = execFileSync('git', ['ls-files', '-co', '--exclude-standard', 'packages', 'apps', 'e2e', 'tools'], {
   cwd: root,
   encoding: 'utf8',
@@ -30,6 +37,7 @@ const sources = execFileSync('git', ['ls-files', '-co', '--exclude-standard', 'p
 const copy = (worker) => {
   rmSync(place(worker), { recursive: true, force: true });
   for (const file of sources) cpSync(join(root, file), join(place(worker), file));
+  for (const folder of made) symlinkSync(join(root, folder), join(place(worker), folder));
   // The packages of the project are those of the copy.
   const links = join(place(worker), 'node_modules', '@grey-keel');
   mkdirSync(links, { recursive: true });
@@ -38,12 +46,12 @@ const copy = (worker) => {
 };
 
 /** Runs specs in a copy; null where there are none, or where they do not load. */
-const testRun = (worker, specs) =>
+const testRun = (worker, specs, { before }) =>
   new Promise((resolve) => {
     const patterns = specs.map((one) => (one.endsWith('.spec.ts') ? one : `${one}/**/*.spec.ts`));
     const child = spawn(
       process.execPath,
-      ['--import', 'tsx', '--import', './tools/sync-model/in-node.ts', 'tools/jasmine-counts.mjs', ...patterns],
+      ['--import', 'tsx', ...(before ? ['--import', before] : []), 'tools/jasmine-counts.mjs', ...patterns],
       { cwd: place(worker), env: { ...process.env, STOP_AT_FIRST_FAILURE: '1' } },
     );
     let output = '';
@@ -65,9 +73,8 @@ const killed = async (worker, { part, file, from, to }) => {
     before.replace(from, () => to),
   );
   // The specs beside it mostly notice it; only what they let pass is put before all of them.
-  const beside =
-    part.base === 'apps/web/src/app/state' ? null : await testRun(worker, [dirname(join(part.base, file))]);
-  const last = beside && beside.failed > 0 ? beside : await testRun(worker, part.specs);
+  const beside = part.before ? null : await testRun(worker, [dirname(join(part.base, file))], part);
+  const last = beside && beside.failed > 0 ? beside : await testRun(worker, part.specs, part);
   writeFileSync(path, before);
   // A mutant that keeps the specs from loading would look killed without a single expectation having failed.
   if (!last) throw new Error(`With "${to}" in ${file} the specs did not run.`);
@@ -84,10 +91,10 @@ const waiting = parts.flatMap((part) =>
 const count = waiting.length;
 
 copy(0);
-for (const specs of new Set(waiting.map(({ part }) => part.specs))) {
-  const healthy = await testRun(0, specs);
+for (const part of new Set(waiting.map((one) => one.part))) {
+  const healthy = await testRun(0, part.specs, part);
   if (!healthy || healthy.passed === 0 || healthy.failed > 0) {
-    console.error(`The tests of ${specs.join(', ')} fail before anything is changed.`);
+    console.error(`The tests of ${part.base} fail before anything is changed.`);
     process.exit(1);
   }
 }

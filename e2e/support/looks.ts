@@ -2,6 +2,7 @@ import { createRequire } from 'node:module';
 import { stageViews } from '../../apps/web/src/app/stages/views.ts';
 import { longNamed } from './long-names.ts';
 import { eventually, find, seriousFaults, type Browser } from './browser.ts';
+import { textFaults } from './text-faults.ts';
 
 // Its file is a script of the older kind, whose names cannot be imported one by one.
 const { make } = createRequire(import.meta.url)('covertable') as typeof import('covertable');
@@ -96,7 +97,9 @@ const overTheEdge = `[
 ]`;
 
 /** What is wrong in the view that is open. */
-export const faultsOfLook = async ({ driver }: Browser): Promise<string[]> => [
+export const faultsOfLook = async ({ driver }: Browser, { size }: Look): Promise<string[]> => [
+  // On a phone the drawings are a picture to go by: their words are read in the lists below.
+  ...(size === '390x844' ? [] : await textFaults(driver)),
   ...(await driver.executeScript<string[]>(`return [...${overTheEdge}, ...${smallTargets}]`)),
   ...(await seriousFaults(driver)),
 ];

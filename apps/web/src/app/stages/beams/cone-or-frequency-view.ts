@@ -169,7 +169,7 @@ const termNames = [
     .reach {
       display: flex;
       gap: 28px;
-      height: 150px;
+      min-height: 150px;
       margin-bottom: 8px;
       border-top: 3px solid var(--water);
     }

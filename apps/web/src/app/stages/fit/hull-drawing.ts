@@ -13,6 +13,7 @@ import { scaleLinear } from 'd3-scale';
 import { Movable, type Nudge } from '../../shared/movable.ts';
 import { fittedThings, type FittedThing } from './fitted-things.ts';
 import { hullFrames, type HullView } from './hull-frames.ts';
+import { numberSpots } from './number-spots.ts';
 import { placeInWords } from './place-in-words.ts';
 import { placeWithinBounds } from './place-within-bounds.ts';
 import { sideFanShapes } from './side-fan-shapes.ts';
@@ -100,7 +101,14 @@ export interface ThingMoved {
               } @else {
                 <circle r="9" class="piece" />
               }
-              <text y="4" text-anchor="middle" class="number">{{ mark.number }}</text>
+              <text
+                [attr.x]="mark.spot.x"
+                [attr.y]="mark.spot.y + 4"
+                class="number"
+                [class.beside]="mark.spot.x !== 0 || mark.spot.y !== 0"
+              >
+                {{ mark.number }}
+              </text>
             </g>
           }
           @if (view.top; as key) {
@@ -114,102 +122,7 @@ export interface ThingMoved {
       }
     </svg>
   `,
-  styleUrl: '../../shared/drawing.css',
-  styles: `
-    svg {
-      max-height: 70vh;
-    }
-    .frame {
-      fill: none;
-      stroke: var(--rule);
-    }
-    .water {
-      fill: var(--water-wash);
-      opacity: 0.5;
-    }
-    .hull {
-      fill: color-mix(in srgb, var(--hull-light) 28%, transparent);
-      stroke: var(--ink);
-      stroke-width: 1.2;
-    }
-    .vector {
-      stroke: var(--water);
-      stroke-dasharray: 5 4;
-    }
-    .strake {
-      stroke: var(--hull);
-      stroke-width: 4;
-    }
-    .strake.cable {
-      stroke: var(--check);
-      stroke-width: 2;
-    }
-    .blades {
-      fill: none;
-      stroke: var(--ink);
-      stroke-width: 1.4;
-    }
-    .keep {
-      fill: none;
-      stroke: var(--check);
-      stroke-dasharray: 3 4;
-    }
-    .fan {
-      fill: color-mix(in srgb, var(--water) 14%, transparent);
-      stroke: var(--water);
-      stroke-dasharray: 5 3;
-    }
-    .fan.lost {
-      fill: color-mix(in srgb, var(--stop) 30%, transparent);
-      stroke: var(--stop);
-    }
-    .scale {
-      stroke: var(--ink);
-      stroke-width: 2;
-    }
-    .thing {
-      cursor: move;
-      touch-action: none;
-    }
-    .face {
-      fill: var(--c);
-      stroke: var(--sheet);
-    }
-    .screen,
-    .piece {
-      fill: var(--sheet);
-      stroke: var(--ink);
-      stroke-width: 1.4;
-    }
-    .number {
-      font: 700 12px var(--mono);
-      pointer-events: none;
-    }
-    .face + .number {
-      fill: var(--sheet);
-    }
-    .wrong .face,
-    .wrong .piece,
-    .wrong .screen {
-      stroke: var(--stop);
-      stroke-width: 3;
-    }
-    .under,
-    .copy {
-      pointer-events: none;
-    }
-    .thing:focus-visible {
-      outline: none;
-    }
-    .thing.chosen .grip {
-      stroke: var(--water);
-      stroke-width: 1.5;
-    }
-    .thing:focus-visible .grip {
-      stroke: var(--water);
-      stroke-width: 3;
-    }
-  `,
+  styleUrls: ['../../shared/drawing.css', './hull-drawing.css'],
 })
 export class HullDrawing {
   readonly plan = input.required<Plan>();
@@ -275,7 +188,9 @@ export class HullDrawing {
           },
         ];
       });
-      const on = marks.find(({ thing }) => thing.key === chosen);
+      const top = marks.findIndex(({ thing }) => thing.key === chosen);
+      const on = marks[top];
+      const spots = numberSpots(marks, frame, top);
       const overlaps = (mark: Point): boolean => on !== undefined && Math.hypot(mark.x - on.x, mark.y - on.y) < 22;
       return {
         ...frame,
@@ -285,8 +200,12 @@ export class HullDrawing {
         hull: hulls[frame.view].map((list) => svgPoints(list.map((p) => ({ x: x(p.x), y: y(p.y + rise) })))),
         // Marks stand in one order, whatever is chosen: the keyboard goes through them in it. What is looked at is drawn
         // once more on top, and what lies on it lets the pointer through to it.
-        marks: marks.map((mark) => ({ ...mark, under: mark.thing.key !== chosen && overlaps(mark) })),
-        top: marks.find(({ thing }) => thing.key === chosen)?.thing.key ?? null,
+        marks: marks.map((mark, i) => ({
+          ...mark,
+          under: i !== top && overlaps(mark),
+          spot: spots[i] ?? { x: 0, y: 0 },
+        })),
+        top: on?.thing.key ?? null,
         vectors: antennas.flatMap(({ id: antennaId, antenna }) =>
           things.flatMap(({ key, of, id, place }) => {
             if (of !== 'transducer' || !place || plan.transducers[id]?.kind !== 'sounder') return [];
