@@ -132,7 +132,7 @@ export default tseslint.config(
             },
             { from: 'web', allow: ['web', 'web/views', 'web/stage', ...allCore, 'model'] },
             { from: 'tools', allow: ['tools', 'web', 'web/views', ...allCore, 'model', 'e2e', 'server'] },
-            { from: 'e2e', allow: ['e2e', 'web/views', 'server', ...allCore, 'model'] },
+            { from: 'e2e', allow: ['e2e', 'tools', 'web/views', 'server', ...allCore, 'model'] },
           ],
         },
       ],

@@ -1,5 +1,5 @@
 import { openBrowser, type Browser } from './support/browser.ts';
-import { textFaults } from './support/text-faults.ts';
+import { textFaults } from '../tools/look/text-faults.ts';
 
 describe('the look for texts that cannot be read', () => {
   let browser: Browser;

@@ -3,8 +3,8 @@ import { join, resolve } from 'node:path';
 import { parseArgs } from 'node:util';
 import { startApplication } from '../e2e/support/application.ts';
 import { openBrowser } from '../e2e/support/browser.ts';
-import { addLongNamed } from '../e2e/support/long-names.ts';
-import { everyLook, faultsOfLook, lookAt, lookInWords, pairedLooks } from '../e2e/support/looks.ts';
+import { addLongNamed } from './look/long-names.ts';
+import { everyLook, faultsOfLook, lookAt, lookInWords, pairedLooks } from './look/looks.ts';
 
 // npm run look -- [--pairs] [--pictures FOLDER] [WORD ...]: every view in every light, size and unit, on a demo boat and
 // on one with long names; only those whose line has all the words. With --pairs only so many that any two conditions meet.

@@ -54,9 +54,16 @@ describe('bundles over HTTP', () => {
     const again = await bundleOf('beside');
     const twice = (await send('PUT', '/bundles/beside-again', again)).body as ImportedBundle;
     expect([twice.beside, twice.plan]).toEqual([[], made.plan]);
+    // Two versions of one thing, both unlike what is here, are two things.
+    const versions = [7, 8].map((version) => {
+      const [first] = entries.filter(({ item }) => item.type === 'transducer');
+      return { ...first, version, item: { ...first?.item, socket: `shop ${version}` } };
+    });
+    const both = (await send('PUT', '/bundles/versions', { ...bundle, catalogue: versions })).body as ImportedBundle;
+    expect(new Set(both.beside.map(({ id }) => id)).size).toBe(2);
     const doubled = { ...bundle, catalogue: [entries[0], entries[0]] };
     expect((await send('PUT', '/bundles/doubled', doubled)).status).toBe(422);
-    for (const id of ['beside', 'beside-again']) await send('DELETE', `/boats/${id}`);
+    for (const id of ['beside', 'beside-again', 'versions']) await send('DELETE', `/boats/${id}`);
   });
 
   it('refuses bundles that are newer, have unknown fields, are cut short, too long or something else', async () => {

@@ -36,6 +36,29 @@ describe('a server that keeps the work', () => {
     expect((await send('PUT', '/boats/later', { name: 'Later' })).status).toBe(201);
   });
 
+  it('tells of a boat what the file in use says, however much of another history it remembers', async () => {
+    const rename = async (name: string): Promise<void> => {
+      const { number } = (await send('GET', '/boats/pewter-skua')).body as OpenedBoat;
+      const edits = [{ type: 'describeBoat', changes: { name } }];
+      await send('POST', '/boats/pewter-skua/revisions', { revisionId: randomUUID(), base: number, edits });
+    };
+    const named = async (): Promise<string> =>
+      ((await send('GET', '/boats/pewter-skua')).body as OpenedBoat).plan.boat.name;
+    const backUp = async (): Promise<string> => {
+      // Backups are named by the second.
+      await new Promise((resolve) => setTimeout(resolve, 1100));
+      return ((await send('POST', '/backups')).body as { name: string }[])[0]?.name ?? '';
+    };
+    const before = await backUp();
+    await rename('First');
+    const first = await backUp();
+    await send('POST', `/backups/${before}/restore`);
+    await rename('Second');
+    expect(await named()).toBe('Second');
+    await send('POST', `/backups/${first}/restore`);
+    expect(await named()).toBe('First');
+  });
+
   it('says that the disk is full, saves nothing, and goes on when there is room', async () => {
     const boat = (await send('GET', '/boats/pewter-skua')).body as OpenedBoat;
     const notes = 'x'.repeat(3900);

@@ -1,6 +1,6 @@
 import { planSchema, schemaAt } from '@grey-keel/model';
 import * as z from 'zod';
-import { bring } from './bring.ts';
+import { bring } from '../../e2e/support/bring.ts';
 
 /** The id of a boat all of whose things have names as long as they may be. */
 export const longNamed = 'long-names';

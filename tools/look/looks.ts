@@ -1,7 +1,7 @@
 import { createRequire } from 'node:module';
 import { stageViews } from '../../apps/web/src/app/stages/views.ts';
 import { longNamed } from './long-names.ts';
-import { eventually, find, seriousFaults, type Browser } from './browser.ts';
+import { eventually, find, seriousFaults, type Browser } from '../../e2e/support/browser.ts';
 import { textFaults } from './text-faults.ts';
 
 // Its file is a script of the older kind, whose names cannot be imported one by one.
