@@ -16,6 +16,8 @@ describe('the catalogue over HTTP', () => {
     const changed = { ...item, socket: 'other' };
     expect(((await send('PUT', '/catalogue/own-one', changed)).body as CatalogueEntry).version).toBe(2);
     expect((await send('PUT', '/catalogue/own-one', { type: 'transducer' })).status).toBe(422);
+    const now = ((await send('GET', '/catalogue')).body as CatalogueEntry[]).filter(({ id }) => id === 'own-one');
+    expect(now).toEqual([{ ...own, version: 2, item: changed as CatalogueEntry['item'] }]);
   });
 
   it('takes many entries at once, all or none, and only what changed as a new version', async () => {

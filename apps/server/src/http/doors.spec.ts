@@ -91,9 +91,9 @@ describe('the other doors', () => {
 
   it('answers only to its own names', async () => {
     const { port } = new URL(server().address);
-    const status = (headers: Record<string, string>): Promise<number> =>
+    const status = (headers: Record<string, string>, path = '/api/boats'): Promise<number> =>
       new Promise((resolve, reject) => {
-        rawRequest({ host: '127.0.0.1', port, path: '/api/boats', headers }, (response) => {
+        rawRequest({ host: '127.0.0.1', port, path, headers }, (response) => {
           response.resume();
           resolve(response.statusCode ?? 0);
         })
@@ -106,6 +106,13 @@ describe('the other doors', () => {
     // A page of another port of this machine, or of the other name, is another site's.
     expect(await status({ origin: `http://127.0.0.1:${Number(port) + 1}` })).toBe(403);
     expect(await status({ origin: `http://localhost:${port}` })).toBe(403);
+    // What the browser itself says of the request: only an address that is followed may come from elsewhere, to a page.
+    const from = (site: string, mode: string) => ({ 'sec-fetch-site': site, 'sec-fetch-mode': mode });
+    expect(await status(from('same-origin', 'cors'))).toBe(200);
+    expect(await status(from('cross-site', 'no-cors'))).toBe(403);
+    expect(await status(from('same-site', 'cors'))).toBe(403);
+    expect(await status(from('cross-site', 'navigate'))).toBe(403);
+    expect(await status(from('cross-site', 'navigate'), '/boats/old-marl/brief')).toBe(404);
   });
 
   it('answers garbled addresses, compression, ranges and conditions with what is wrong, never as its own failure', async () => {

@@ -118,5 +118,7 @@ describe('a server that keeps the work', () => {
     expect(await status('/api/boats', { cookie: cookie.split(';')[0] ?? '' })).toBe(200);
     const elsewhere = { authorization: `Bearer ${token}`, origin: 'http://elsewhere.example' };
     expect(await status('/api/boats', elsewhere)).toBe(403);
+    const embedded = { authorization: `Bearer ${token}`, 'sec-fetch-site': 'cross-site' };
+    expect(await status('/api/boats', embedded)).toBe(403);
   });
 });
