@@ -1,6 +1,14 @@
 import { inBrowser } from './support/in-browser.ts';
 import { addLongNamed } from '../tools/look/long-names.ts';
-import { conditions, everyLook, faultsOfLook, lookAt, lookInWords, pairedLooks, type Look } from '../tools/look/looks.ts';
+import {
+  conditions,
+  everyLook,
+  faultsOfLook,
+  lookAt,
+  lookInWords,
+  pairedLooks,
+  type Look,
+} from '../tools/look/looks.ts';
 
 const minutes = 60_000;
 
