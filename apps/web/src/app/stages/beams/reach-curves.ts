@@ -1,4 +1,5 @@
 import { requiredSnrDb, targetSnrDb, toDisplay, unitFor, type BeamMeasures, type UnitChoice } from '@grey-keel/core';
+import { shortName } from '@grey-keel/core/units';
 import { scaleLinear } from 'd3-scale';
 import { axisLabels, chartFrame, type Colour } from '../../shared/chart.ts';
 
@@ -94,7 +95,7 @@ export const reachCurves = (
           y: toDisplay(depthM, depth),
           marker: { size: 0 },
           label: {
-            text: `${name}, ${beam.frequencyHz / 1000} kHz`,
+            text: `${shortName(name, 24)}, ${beam.frequencyHz / 1000} kHz`,
             textAnchor: 'start',
             offsetX: 8,
             offsetY: 6,
