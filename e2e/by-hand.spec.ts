@@ -67,7 +67,7 @@ describe('the hand on the views', () => {
       await says(driver, 'gk-csv-import [role="status"]', '4995 taken');
       expect(await entries()).toBe(5027);
       // So many are ranked beside the interface.
-      await hands.press('#tab-advice');
+      await hands.press('[data-tab=advice]');
       expect(await (await find(driver, '#place-0')).isDisplayed()).toBeTrue();
       await here.app.remove();
       here.app = await startApplication();
@@ -213,7 +213,7 @@ describe('the hand on the views', () => {
       const hands = pointer(driver);
       await show('boats/sable-wren/beams');
       await findingIs(driver, 'same-band', true);
-      await hands.press('.ways button:nth-of-type(1)');
+      await hands.press('.ways p-togglebutton:nth-of-type(1)');
       expect(await (await find(driver, '.beam.silent')).isDisplayed()).toBeTrue();
       await hands.press('[data-finding^="same-band"] .way-out');
       await hands.press('[data-transducer="d-ahead"] button[aria-expanded]');

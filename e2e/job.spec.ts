@@ -40,7 +40,7 @@ describe('the whole job', () => {
   const checkWorking = async (press: (css: string) => Promise<void>, css: string, symbol: string): Promise<void> => {
     const { driver } = here.browser;
     await press(css);
-    await find(driver, 'gk-working-panel section');
+    await find(driver, 'gk-working-panel .p-drawer');
     const shown = await driver.executeScript<
       { symbol: string; expression: string | null; value: string; inputs: Record<string, number> }[]
     >(
@@ -58,7 +58,7 @@ describe('the whole job', () => {
       .toBeCloseTo(Number(chosen?.value), 6);
     await driver.actions().sendKeys(Key.ESCAPE).perform();
     await eventually(
-      () => driver.findElements({ css: 'gk-working-panel section' }),
+      () => driver.findElements({ css: 'gk-working-panel .p-drawer' }),
       (left) => left.length === 0,
       'the working shut',
     );

@@ -145,7 +145,7 @@ describe('nothing typed is lost', () => {
       expect(clash).toContain('9.22');
       const mine = await driver.getWindowHandle();
       await hands.press('gk-clash-panel td:nth-of-type(1) input');
-      await hands.press('gk-clash-panel .action');
+      await hands.press('gk-clash-panel .p-button');
       await kept(driver);
       const own = mine === first ? '9.22' : '9.11';
       expect(await valueOf('#boat-length')).toBe(own);
@@ -193,7 +193,7 @@ describe('nothing typed is lost', () => {
         expect((await boat()).plan.boat.lengthM).toBeCloseTo(9.33, 9);
       }
       await hands.press('gk-clash-panel td:nth-of-type(1) input');
-      await hands.press('gk-clash-panel .action');
+      await hands.press('gk-clash-panel .p-button');
       await kept(here.browser.driver);
       expect([(await boat()).plan.boat.lengthM, (await boat()).plan.boat.beamM]).toEqual([9.11, 2.34]);
       await here.browser.driver.navigate().refresh();
@@ -219,7 +219,7 @@ describe('nothing typed is lost', () => {
       await driver.switchTo().window(second);
       await asked();
       expect((await boat()).plan.boat.lengthM).toBeCloseTo(9.33, 9);
-      await hands.press('gk-clash-panel .action');
+      await hands.press('gk-clash-panel .p-button');
       await kept(driver);
       expect([(await boat()).plan.boat.lengthM, (await boat()).plan.boat.beamM]).toEqual([9.33, 2.34]);
     },

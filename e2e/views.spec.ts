@@ -82,7 +82,7 @@ describe('the views', () => {
       await pointer(driver).press('[data-boat="old-marl"] a');
       await says(driver, 'main', 'does not answer');
       await here.app.start();
-      await pointer(driver).press('main button.action');
+      await pointer(driver).press('main button.p-button');
       expect(await (await find(driver, '#boat-length')).getAttribute('value')).toBe('11.80');
     },
     minutes,

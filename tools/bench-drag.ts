@@ -161,7 +161,7 @@ export const fishFrames = (address: string, steps: number): Promise<PaneFrames> 
     address,
     {
       path: 'boats/sable-wren/beams',
-      press: ['#tab-fish-and-slope', 'gk-scene-view .action.chief'],
+      press: ['[data-tab="fish and slope"]', '#put-fish'],
       css: 'gk-fish-section .fish',
     },
     steps,
@@ -176,7 +176,7 @@ export const layoutTimes = async (address: string, boatId: string): Promise<read
   const { driver, close } = await openBrowser();
   try {
     await driver.get(`${address}/boats/${boatId}/fit`);
-    await (await find(driver, '#tab-network')).click();
+    await (await find(driver, '[data-tab=network]')).click();
     await find(driver, 'gk-network-diagram svg');
     for (let i = 0; i < 6; i++) {
       const field = await find(driver, '#backbone-length');

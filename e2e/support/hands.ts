@@ -1,5 +1,5 @@
 import { Key, type WebDriver, type WebElement } from 'selenium-webdriver';
-import { find, whileFresh, type Browser } from './browser.ts';
+import { eventually, find, whileFresh, type Browser } from './browser.ts';
 
 /** A way of working the interface: the same job is done with a pointer and with the keyboard alone. */
 export interface Hands {
@@ -18,6 +18,16 @@ export interface Hands {
 const wholeOf = (driver: WebDriver, css: string): Promise<void> =>
   driver.executeScript('document.querySelector(arguments[0]).select()', css);
 
+/** The entries of the list that is open. */
+const listed = '.p-select-overlay [role="option"]';
+const gone = async (driver: WebDriver): Promise<void> => {
+  await eventually(
+    () => driver.findElements({ css: listed }),
+    (left) => left.length === 0,
+    'the list to close',
+  );
+};
+
 export const pointer = (driver: WebDriver): Hands => {
   const inView = async (css: string): Promise<WebElement> => {
     const element = await find(driver, css);
@@ -35,8 +45,13 @@ export const pointer = (driver: WebDriver): Hands => {
     press: (css) => whileFresh(async () => (await inView(css)).click()),
     choose: (css, label) =>
       whileFresh(async () => {
-        const options = await (await inView(css)).findElements({ css: 'option' });
-        for (const option of options) if ((await option.getText()).startsWith(label)) return option.click();
+        await (await inView(css)).click();
+        await find(driver, listed);
+        for (const option of await driver.findElements({ css: listed }))
+          if ((await option.getText()).startsWith(label)) {
+            await option.click();
+            return gone(driver);
+          }
         throw new Error(`${css} has no entry "${label}"`);
       }),
     give: async (css, path) => (await find(driver, css)).sendKeys(path),
@@ -47,7 +62,7 @@ export const pointer = (driver: WebDriver): Hands => {
   };
 };
 
-/** A finger: it taps, and types on whatever the tap has brought up. A list opens as the device's own, out of reach here. */
+/** A finger: it taps, and types on whatever the tap has brought up. */
 export const touch = ({ driver, tap }: Browser): Hands => {
   const tapOn = async (css: string): Promise<void> => {
     const target = await find(driver, css);
@@ -113,14 +128,20 @@ export const keyboard = (driver: WebDriver): Hands => {
     },
     choose: async (css, label) => {
       await reach(css);
-      const count = await driver.executeScript<number>(
-        `const list = document.querySelector(arguments[0]);
-         const wanted = [...list.options].findIndex((option) => option.text.startsWith(arguments[1]));
-         return wanted - list.selectedIndex;`,
-        css,
+      await type(Key.ARROW_DOWN);
+      await find(driver, listed);
+      const [wanted, now] = await driver.executeScript<[number, number]>(
+        `const options = [...document.querySelectorAll(arguments[0])];
+         return [options.findIndex((option) => option.textContent.trim().startsWith(arguments[1])),
+                 options.findIndex((option) => option.matches('.p-focus'))];`,
+        listed,
         label,
       );
-      for (let i = 0; i < Math.abs(count); i++) await type(count > 0 ? Key.ARROW_DOWN : Key.ARROW_UP);
+      if (wanted < 0) throw new Error(`${css} has no entry "${label}"`);
+      for (let i = now; i !== wanted; i += Math.sign(wanted - now))
+        await type(wanted > now ? Key.ARROW_DOWN : Key.ARROW_UP);
+      await type(Key.ENTER);
+      await gone(driver);
       await type(Key.TAB);
     },
     // The browser's own file chooser is out of reach here; that the field can be reached is not.

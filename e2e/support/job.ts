@@ -112,9 +112,9 @@ export const calibrate = async (driver: WebDriver, hands: Hands): Promise<void> 
   await findingIs(driver, `offset-flagged:${sounder ?? ''}`, true);
   await hands.press(`gk-finding [data-finding^="offset-flagged"] .way-out`);
   await findingIs(driver, 'offset-flagged', false);
-  await hands.press('#result .action.chief');
+  await hands.press('#result .p-button:not(.p-button-text)');
   await eventually(
-    () => textOf(driver, '#result .action.chief'),
+    () => textOf(driver, '#result .p-button:not(.p-button-text)'),
     (text) => text === 'Entered',
     'the offset entered',
   );
@@ -133,7 +133,7 @@ export const makeScreens = async (driver: WebDriver, hands: Hands): Promise<void
   await hands.choose(picker, 'Display 13, five keys');
   for (const way of ['searching', 'trolling', 'anchored']) {
     await hands.press(`#cell-${station}-${way}`);
-    await hands.press('gk-suggestion-list li:first-child button.plain');
+    await hands.press('gk-suggestion-list li:first-child .p-button');
     await find(driver, 'gk-screen-editor');
   }
   await findingIs(driver, 'page-missing', false);

@@ -20,7 +20,7 @@ import { FleetEffects } from './state/fleet.effects.ts';
 import { fleetFeature } from './state/fleet.ts';
 import { viewFeature } from './state/view.ts';
 import { ViewEffects } from './state/view.effects.ts';
-import { preset } from './theme/theme.ts';
+import { preset } from './theme/preset.ts';
 
 declare const ngDevMode: unknown;
 

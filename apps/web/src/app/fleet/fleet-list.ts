@@ -4,6 +4,7 @@ import { ChangeDetectionStrategy, Component, computed, input, output, signal } f
 import { RouterLink } from '@angular/router';
 import type { UnitChoice } from '@grey-keel/core/units';
 import type { FleetEntry } from '@grey-keel/model';
+import { ButtonDirective } from 'primeng/button';
 import { FigurePipe } from '../shared/figure-pipe.ts';
 import { Wide } from '../shared/wide.ts';
 import { orderFleet, type FleetColumn, type FleetOrder } from './order-fleet.ts';
@@ -18,6 +19,7 @@ const longList = 60;
   selector: 'gk-fleet-list',
   hostDirectives: [Wide],
   imports: [
+    ButtonDirective,
     CdkFixedSizeVirtualScroll,
     CdkVirtualForOf,
     CdkVirtualScrollViewport,
@@ -34,7 +36,7 @@ const longList = 60;
         @for (column of columns; track column.words) {
           <span role="columnheader" [attr.aria-sort]="sorted(column.by)" [class.count]="column.words === 'Transducers'">
             @if (column.by; as by) {
-              <button type="button" class="plain" (click)="orderBy(by)">
+              <button type="button" pButton text (click)="orderBy(by)">
                 {{ column.words }}
                 <span aria-hidden="true">{{ arrow(by) }}</span>
               </button>
@@ -87,15 +89,17 @@ const longList = 60;
           >{{ boat.keptAt | date: 'yyyy-MM-dd' }} {{ boat.keptAt | date: 'HH:mm' }}</span
         >
         <span role="cell" class="acts">
-          <button type="button" class="plain" (click)="copied.emit(boat)" [attr.aria-label]="'Copy ' + boat.name">
+          <button type="button" pButton text (click)="copied.emit(boat)" [attr.aria-label]="'Copy ' + boat.name">
             Copy
           </button>
-          <button type="button" class="plain" (click)="exported.emit(boat)" [attr.aria-label]="'Export ' + boat.name">
+          <button type="button" pButton text (click)="exported.emit(boat)" [attr.aria-label]="'Export ' + boat.name">
             Export
           </button>
           <button
             type="button"
-            class="plain risky"
+            pButton
+            text
+            severity="danger"
             (click)="removed.emit(boat)"
             [attr.aria-label]="'Delete ' + boat.name"
           >
@@ -172,9 +176,6 @@ const longList = 60;
     }
     .acts {
       white-space: nowrap;
-    }
-    .risky {
-      color: var(--stop);
     }
     .none {
       padding: 20px 8px;

@@ -31,7 +31,7 @@ describe('the fleet', () => {
     store().dispatch(fleetServerEvents.loaded({ boats: [line('b', 'Beta'), line('a', 'Alpha')] }));
     await settle();
     expect([...root.querySelectorAll('[data-boat] a')].map((one) => one.textContent.trim())).toEqual(['Alpha', 'Beta']);
-    await press(root, '[data-boat="a"] .risky');
+    await press(root, '[data-boat="a"] .p-button-danger');
     const http = TestBed.inject(HttpTestingController);
     http.expectOne({ method: 'DELETE', url: 'api/boats/a' }).flush(null);
     await new Promise((resolve) => setTimeout(resolve));

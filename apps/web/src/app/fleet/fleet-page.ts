@@ -3,6 +3,7 @@ import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { FormsModule } from '@angular/forms';
 import { nameSchema, type FleetEntry } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
+import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
 import { debounceTime, filter, merge } from 'rxjs';
 import { ChoiceField, choicesOf } from '../shared/choice-field.ts';
@@ -22,22 +23,24 @@ const largestBundleBytes = 8 * 1024 * 1024;
 /** All the boats of the shop, each with its own small waterline. */
 @Component({
   selector: 'gk-fleet-page',
-  imports: [BackupsDialog, ChoiceField, FleetList, FormsModule, InputText],
+  imports: [BackupsDialog, ButtonDirective, ChoiceField, FleetList, FormsModule, InputText],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <header>
       <h1>Grey Keel</h1>
       <span class="faint">Boats, and how far each has come</span>
-      <button type="button" class="action" (click)="store.dispatch(nextTheme)">Theme: {{ theme() }}</button>
+      <button type="button" pButton severity="secondary" (click)="store.dispatch(nextTheme)">
+        Theme: {{ theme() }}
+      </button>
     </header>
     <main>
       @if (message(); as words) {
         <p class="sheet told" [class.bad]="words.bad" role="alert">
           {{ words.text }}
           @if (words.removed; as gone) {
-            <button type="button" class="plain" (click)="recall(gone)">Undo</button>
+            <button type="button" pButton text (click)="recall(gone)">Undo</button>
           }
-          <button type="button" class="plain" (click)="store.dispatch(messageRead)">Close</button>
+          <button type="button" pButton text (click)="store.dispatch(messageRead)">Close</button>
         </p>
       }
       <section class="sheet" aria-labelledby="fleet-title">
@@ -53,9 +56,11 @@ const largestBundleBytes = 8 * 1024 * 1024;
               placeholder="name of the boat"
               [(ngModel)]="name"
             />
-            <button type="submit" class="action chief">Add boat</button>
+            <button type="submit" pButton>Add boat</button>
           </form>
-          <button type="button" class="action" id="open-backups" (click)="backupsOpen.set(true)">Backups</button>
+          <button type="button" pButton severity="secondary" id="open-backups" (click)="backupsOpen.set(true)">
+            Backups
+          </button>
           <label class="action file" for="bundle-file">
             Import a bundle
             <input id="bundle-file" type="file" accept=".json,application/json" (change)="take($event)" />
@@ -63,7 +68,7 @@ const largestBundleBytes = 8 * 1024 * 1024;
         </div>
         @switch (status()) {
           @case ('failed') {
-            <p role="alert">{{ problem() }} <button type="button" class="plain" (click)="load()">Try again</button></p>
+            <p role="alert">{{ problem() }} <button type="button" pButton text (click)="load()">Try again</button></p>
           }
           @case ('ready') {
             @if (boats().length === 0) {

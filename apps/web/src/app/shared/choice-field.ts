@@ -1,4 +1,16 @@
-import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import {
+  afterNextRender,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  Injector,
+  input,
+  linkedSignal,
+  output,
+} from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { Select } from 'primeng/select';
 import { PlanPlace } from './plan-place.ts';
 
 export interface Choice<T extends string = string> {
@@ -9,18 +21,32 @@ export interface Choice<T extends string = string> {
 export const choicesOf = <T extends string>(values: readonly T[]): Choice<T>[] =>
   values.map((value) => ({ value, label: value }));
 
-/** One of a few words. The browser's own list: it works under any thumb and with any reader. */
+/** From so many entries on a list can be searched by typing into a field of its own. */
+const manyChoices = 12;
+
+/** One of a list of words. */
 @Component({
   selector: 'gk-choice-field',
+  imports: [FormsModule, Select],
   hostDirectives: [{ directive: PlanPlace, inputs: ['gkPlace: at'] }],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <label [for]="fieldId()" [class.hidden-label]="labelHidden()">{{ label() }}</label>
-    <select [id]="fieldId()" [title]="words()" (change)="changed.emit($any($event.target).value)">
-      @for (choice of choices(); track choice.value) {
-        <option [value]="choice.value" [selected]="choice.value === value()">{{ choice.label }}</option>
-      }
-    </select>
+    <span [id]="fieldId() + '-label'" class="label" [class.hidden-label]="labelHidden()">{{ label() }}</span>
+    <p-select
+      appendTo="body"
+      scrollHeight="340px"
+      [autofocus]="false"
+      optionLabel="label"
+      optionValue="value"
+      [inputId]="fieldId()"
+      [ariaLabelledBy]="fieldId() + '-label'"
+      [options]="$any(choices())"
+      [filter]="choices().length > ${manyChoices}"
+      [title]="words()"
+      [ngModel]="shown()"
+      [ngModelOptions]="{ standalone: true }"
+      (onChange)="choose($event.value)"
+    />
   `,
   styles: `
     :host {
@@ -28,22 +54,15 @@ export const choicesOf = <T extends string>(values: readonly T[]): Choice<T>[] =
       flex-direction: column;
       min-width: 0;
     }
-    label {
+    .label {
       font-size: var(--small);
       color: var(--faint);
     }
     /* As wide as there is room, not as its longest word; what is cut is said whole on the list and on the spot. */
-    select {
+    p-select {
       width: 100%;
       min-width: var(--choice-least, 8rem);
       font-size: var(--choice-size, inherit);
-      text-overflow: ellipsis;
-      min-height: var(--touch);
-      padding: 4px 6px;
-      background: var(--sheet);
-      color: var(--ink);
-      border: 1px solid var(--hull-light);
-      border-radius: 2px;
     }
   `,
 })
@@ -54,5 +73,14 @@ export class ChoiceField<T extends string> {
   readonly value = input.required<T | ''>();
   readonly choices = input.required<readonly Choice<T>[]>();
   readonly changed = output<T>();
+  protected readonly shown = linkedSignal(() => this.value());
+  private readonly injector = inject(Injector);
   protected readonly words = computed(() => this.choices().find(({ value }) => value === this.value())?.label ?? '');
+
+  protected choose(value: T): void {
+    this.shown.set(value);
+    this.changed.emit(value);
+    // Where the choice was not taken, or was a thing to do once, the list shows again what is so.
+    afterNextRender(() => this.shown.set(this.value()), { injector: this.injector });
+  }
 }

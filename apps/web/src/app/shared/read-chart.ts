@@ -13,6 +13,7 @@ import { formatFigure } from '@grey-keel/core/units';
 import { Store } from '@ngrx/store';
 import { selectUnitChoice } from '../state/view.ts';
 import { Chart, type Colour } from './chart.ts';
+import { SlideField } from './slide-field.ts';
 
 /** What one line of a chart says at a place along its axis. */
 export interface ChartReading {
@@ -30,7 +31,7 @@ const steps = 200;
  */
 @Component({
   selector: 'gk-read-chart',
-  imports: [Chart],
+  imports: [Chart, SlideField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="plot" (pointermove)="follow($event)" (pointerleave)="line.set(null)">
@@ -47,15 +48,13 @@ const steps = 200;
       }
     </div>
     <div class="read">
-      <label [for]="sliderId()" class="small faint">Read at {{ where() }}</label>
-      <input
-        [id]="sliderId()"
-        type="range"
-        [min]="0"
+      <gk-slide-field
+        [fieldId]="sliderId()"
+        [label]="'Read at ' + where()"
         [max]="steps"
         [value]="slid()"
-        [attr.aria-valuetext]="where()"
-        (input)="slide(+$any($event.target).value)"
+        [words]="where()"
+        (moved)="slide($event)"
       />
       <output [attr.for]="sliderId()">
         @for (one of readings(); track one.name) {
@@ -82,11 +81,6 @@ const steps = 200;
     }
     .read {
       display: grid;
-    }
-    input {
-      width: 100%;
-      min-height: var(--touch);
-      accent-color: var(--water);
     }
     output {
       display: flex;

@@ -1,49 +1,22 @@
 import { ChangeDetectionStrategy, Component, input, model } from '@angular/core';
+import { Tab, TabList, TabPanel, TabPanels, Tabs } from 'primeng/tabs';
 
-/**
- * The ways of looking at a stage, as tabs by the pattern of the accessibility guide: arrows move between them, one is
- * in the tab order.
- */
+/** The ways of looking at a stage, as tabs. Whoever uses it draws the chosen one alone inside. */
 @Component({
   selector: 'gk-stage-tabs',
+  imports: [Tab, TabList, TabPanel, TabPanels, Tabs],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div role="tablist" [attr.aria-label]="label()">
-      @for (view of views(); track view; let i = $index) {
-        <button
-          type="button"
-          role="tab"
-          [id]="idOf(view)"
-          [attr.aria-selected]="chosen() === view"
-          [attr.tabindex]="chosen() === view ? 0 : -1"
-          (click)="chosen.set(view)"
-          (keydown.arrowright)="step(i, 1, $event)"
-          (keydown.arrowleft)="step(i, -1, $event)"
-        >
-          {{ view }}
-        </button>
-      }
-    </div>
-  `,
-  styles: `
-    div {
-      display: flex;
-      flex-wrap: wrap;
-      border-bottom: 2px solid var(--rule);
-    }
-    button {
-      min-height: var(--touch);
-      padding: 0 16px;
-      border: 0;
-      background: none;
-      color: var(--ink);
-      font-weight: 600;
-      cursor: pointer;
-    }
-    button[aria-selected='true'] {
-      color: var(--water);
-      box-shadow: inset 0 -3px 0 var(--water);
-    }
+    <p-tabs [value]="slug(chosen())" (valueChange)="choose($event)" [selectOnFocus]="true" [showNavigators]="false">
+      <p-tablist [pt]="{ tabList: { 'aria-label': label() } }">
+        @for (view of views(); track view) {
+          <p-tab [value]="slug(view)" [attr.data-tab]="view">{{ view }}</p-tab>
+        }
+      </p-tablist>
+      <p-tabpanels>
+        <p-tabpanel [value]="slug(chosen())"><ng-content /></p-tabpanel>
+      </p-tabpanels>
+    </p-tabs>
   `,
 })
 export class StageTabs<T extends string> {
@@ -51,17 +24,13 @@ export class StageTabs<T extends string> {
   readonly views = input.required<readonly T[]>();
   readonly chosen = model.required<T>();
 
-  protected idOf(view: T): string {
-    return `tab-${view.replaceAll(' ', '-')}`;
+  /** Ids of the tabs and the panel are made of it. */
+  protected slug(view: T): string {
+    return view.replaceAll(' ', '-');
   }
 
-  protected step(from: number, by: number, event: Event): void {
-    event.preventDefault();
-    event.stopPropagation();
-    const views = this.views();
-    const to = views[(from + by + views.length) % views.length];
-    if (to === undefined) return;
-    this.chosen.set(to);
-    document.getElementById(this.idOf(to))?.focus();
+  protected choose(slug: unknown): void {
+    const chosen = this.views().find((one) => this.slug(one) === slug);
+    if (chosen !== undefined) this.chosen.set(chosen);
   }
 }

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import type { ToDo } from '@grey-keel/core';
 import { Store } from '@ngrx/store';
+import { ButtonDirective } from 'primeng/button';
 import { selectBoatId } from '../state/plan.selectors.ts';
 import { GoTo } from './go-to.ts';
 
@@ -9,6 +10,7 @@ const atFirst = 3;
 /** What a stage still waits for, each a way to where it is done; nothing at all once it is whole. */
 @Component({
   selector: 'gk-to-do-list',
+  imports: [ButtonDirective],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (items().length) {
@@ -16,10 +18,10 @@ const atFirst = 3;
         <p>
           <strong>Still to do:</strong>
           @for (item of shown(); track item.what) {
-            <button type="button" class="plain" (click)="go(item)">{{ item.what }}</button>
+            <button type="button" pButton text (click)="go(item)">{{ item.what }}</button>
           }
           @if (items().length > shown().length) {
-            <button type="button" class="plain" (click)="all.set(true)">
+            <button type="button" pButton text (click)="all.set(true)">
               and {{ items().length - shown().length }} more
             </button>
           }

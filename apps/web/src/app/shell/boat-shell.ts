@@ -1,9 +1,20 @@
 import { act } from '@grey-keel/core';
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  effect,
+  inject,
+  input,
+  signal,
+  untracked,
+} from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { NavigationEnd, Router, RouterLink, RouterOutlet } from '@angular/router';
 import { stageSchema } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
+import { ButtonDirective } from 'primeng/button';
 import { filter, map, startWith } from 'rxjs';
 import { stageRegister } from '../stages/stages.ts';
 import { OpenPlan } from '../state/open-plan.ts';
@@ -20,27 +31,27 @@ import { Shortcuts } from './shortcuts.ts';
 import { WorkingPanel } from './working-panel.ts';
 import { PlanPlace } from '../shared/plan-place.ts';
 
-const typing = (target: EventTarget | null): target is HTMLInputElement =>
-  target instanceof HTMLElement && target.matches('input, textarea, select');
+const typing = (target: EventTarget | null): target is HTMLElement =>
+  target instanceof HTMLElement && target.closest('input, textarea, [role="combobox"], [role="listbox"]') !== null;
 
 /** One boat open: ladder, head strip, the stage, findings. */
 @Component({
   selector: 'gk-boat-shell',
   imports: [
-    PlanPlace,
+    ButtonDirective,
     ClashPanel,
-    StuckPanel,
-    FindPanel,
     FindingsColumn,
+    FindPanel,
     HeadStrip,
     Ladder,
+    PlanPlace,
     RouterLink,
     RouterOutlet,
     Shortcuts,
+    StuckPanel,
     WorkingPanel,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: { '(document:keydown)': 'pressed($event)' },
   template: `
     @switch (status()) {
       @case ('ready') {
@@ -53,7 +64,7 @@ const typing = (target: EventTarget | null): target is HTMLInputElement =>
             @if (notice(); as words) {
               <p class="notice" role="status">
                 {{ words }}
-                <button type="button" class="plain" (click)="store.dispatch(noticeRead)">Good</button>
+                <button type="button" pButton text (click)="store.dispatch(noticeRead)">Good</button>
               </p>
             }
             <div class="title">
@@ -61,7 +72,9 @@ const typing = (target: EventTarget | null): target is HTMLInputElement =>
               <span class="faint">{{ words().decides }}</span>
               <button
                 type="button"
-                class="plain small"
+                pButton
+                text
+                class="small"
                 [attr.aria-expanded]="helpOpen()"
                 aria-controls="stage-help"
                 (click)="helpOpen.set(!helpOpen())"
@@ -98,7 +111,7 @@ const typing = (target: EventTarget | null): target is HTMLInputElement =>
         <main class="alone">
           <h1>The boat could not be opened</h1>
           <p>{{ problem() }}</p>
-          <button type="button" class="action chief" (click)="openBoat()">Try again</button>
+          <button type="button" pButton (click)="openBoat()">Try again</button>
           <a routerLink="/">To the fleet</a>
         </main>
       }
@@ -148,9 +161,8 @@ const typing = (target: EventTarget | null): target is HTMLInputElement =>
       padding-left: 30px;
       font-size: var(--small);
     }
-    .title .plain {
+    .title .p-button {
       margin-left: auto;
-      min-height: var(--touch);
       white-space: nowrap;
     }
     .notice {
@@ -213,6 +225,10 @@ export class BoatShell {
   );
 
   constructor() {
+    // On the way down: some parts of the component library let no key come up again.
+    const pressed = (event: KeyboardEvent): void => this.pressed(event);
+    document.addEventListener('keydown', pressed, { capture: true });
+    inject(DestroyRef).onDestroy(() => document.removeEventListener('keydown', pressed, { capture: true }));
     effect(() => {
       const id = this.boatId();
       untracked(() => this.store.dispatch(boatEvents.boatChosen({ id })));

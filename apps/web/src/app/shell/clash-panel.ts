@@ -1,16 +1,18 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal } from '@angular/core';
 import type { Path } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
+import { ButtonDirective } from 'primeng/button';
 import { boatEvents } from '../state/plan.actions.ts';
 import { pathInWords, valueInWords } from '../state/path-in-words.ts';
 import { selectClash, selectPlan } from '../state/plan.selectors.ts';
 import { selectUnitChoice } from '../state/view.ts';
 import { Wide } from '../shared/wide.ts';
+import { OneOfField } from '../shared/one-of-field.ts';
 
 /** What two windows changed at once, side by side, to choose field by field. */
 @Component({
   selector: 'gk-clash-panel',
-  imports: [Wide],
+  imports: [ButtonDirective, OneOfField, Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (clash()?.clashes?.length) {
@@ -38,33 +40,27 @@ import { Wide } from '../shared/wide.ts';
                 <tr>
                   <th scope="row">{{ field.name }}</th>
                   <td>
-                    <label
-                      ><input
-                        type="radio"
-                        [name]="field.key"
-                        [checked]="mine()[field.key]"
-                        (change)="choose(field.key, true)"
-                      />
-                      {{ field.mine }}</label
-                    >
+                    <gk-one-of-field
+                      [label]="field.mine"
+                      [name]="field.key"
+                      [chosen]="mine()[field.key] === true"
+                      (picked)="choose(field.key, true)"
+                    />
                   </td>
                   <td>
-                    <label
-                      ><input
-                        type="radio"
-                        [name]="field.key"
-                        [checked]="!mine()[field.key]"
-                        (change)="choose(field.key, false)"
-                      />
-                      {{ field.theirs }}</label
-                    >
+                    <gk-one-of-field
+                      [label]="field.theirs"
+                      [name]="field.key"
+                      [chosen]="!mine()[field.key]"
+                      (picked)="choose(field.key, false)"
+                    />
                   </td>
                 </tr>
               }
             </tbody>
           </table>
         </div>
-        <button type="button" class="action chief" (click)="settle()">Let these stand</button>
+        <button type="button" pButton (click)="settle()">Let these stand</button>
       </section>
     }
   `,
@@ -82,16 +78,6 @@ import { Wide } from '../shared/wide.ts';
       text-align: left;
       padding: 2px 12px 2px 0;
       font-weight: 400;
-    }
-    label {
-      display: flex;
-      gap: 8px;
-      align-items: center;
-      min-height: var(--touch);
-    }
-    input {
-      width: 22px;
-      height: 22px;
     }
   `,
 })

@@ -9,8 +9,10 @@ import {
   signal,
   untracked,
 } from '@angular/core';
+import { FormsModule } from '@angular/forms';
 import { Router } from '@angular/router';
 import { Store } from '@ngrx/store';
+import { AutoComplete } from 'primeng/autocomplete';
 import { Dialog } from 'primeng/dialog';
 import { FocusKeeper } from './focus-keeper.ts';
 import { GoTo } from '../shared/go-to.ts';
@@ -22,7 +24,7 @@ import { findEntries, findIn, type FindEntry } from './find-entries.ts';
 /** Find anything by its name: boats, stages, parts, settings, help. Arrows choose, Enter goes there. */
 @Component({
   selector: 'gk-find-panel',
-  imports: [Dialog],
+  imports: [AutoComplete, Dialog, FormsModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p-dialog
@@ -36,69 +38,39 @@ import { findEntries, findIn, type FindEntry } from './find-entries.ts';
       (onShow)="focus()"
       (onHide)="arrive()"
     >
-      <label class="hidden-label" for="find-words">Boats, parts, settings, help</label>
-      <input
-        id="find-words"
-        type="text"
-        autocomplete="off"
+      <p-autocomplete
+        appendTo="body"
+        inputId="find-words"
+        ariaLabel="Boats, parts, settings, help"
         placeholder="boats, parts, settings, help"
-        role="combobox"
-        aria-expanded="true"
-        aria-controls="find-list"
-        [attr.aria-activedescendant]="found().length ? 'found-' + at() : null"
-        [value]="typed()"
-        (input)="type($any($event.target).value)"
-        (keydown.arrowdown)="step(1, $event)"
-        (keydown.arrowup)="step(-1, $event)"
-        (keydown.enter)="go(found()[at()])"
-      />
-      <ul id="find-list" role="listbox" aria-label="Found">
-        @for (one of found(); track $index) {
-          <li
-            role="option"
-            [id]="'found-' + $index"
-            [attr.aria-selected]="$index === at()"
-            (click)="go(one)"
-            (keydown.enter)="go(one)"
-            tabindex="-1"
+        optionLabel="name"
+        emptyMessage="Nothing is called that. Part of a name is enough."
+        scrollHeight="60vh"
+        [autoOptionFocus]="true"
+        [autoHighlight]="true"
+        [completeOnFocus]="true"
+        [delay]="0"
+        [fluid]="true"
+        [suggestions]="found()"
+        [(ngModel)]="typed"
+        (completeMethod)="look($event.query)"
+        (onSelect)="go($event.value)"
+        (keydown.enter)="goToFirst()"
+      >
+        <ng-template #item let-one>
+          <span class="one"
+            >{{ one.name }} <span class="small faint">{{ one.kind }}</span></span
           >
-            {{ one.name }} <span class="small faint">{{ one.kind }}</span>
-          </li>
-        }
-      </ul>
-      @if (!found().length) {
-        <p class="faint" role="status">Nothing is called that. Part of a name is enough.</p>
-      }
+        </ng-template>
+      </p-autocomplete>
     </p-dialog>
   `,
   styles: `
-    input {
-      margin-top: 4px;
-      width: 100%;
-      min-height: var(--touch);
-      padding: 4px 8px;
-      background: var(--sheet);
-      color: var(--ink);
-      border: 1px solid var(--hull-light);
-    }
-    ul {
-      margin: 8px 0 0;
-      padding: 0;
-      list-style: none;
-    }
-    li {
+    .one {
       display: flex;
+      flex: 1;
       justify-content: space-between;
-      align-items: center;
-      min-height: var(--touch);
-      padding: 0 8px;
-      cursor: pointer;
-    }
-    li[aria-selected='true'] {
-      background: var(--water-wash);
-    }
-    li[aria-selected='true'] .faint {
-      color: var(--ink);
+      gap: 12px;
     }
   `,
 })
@@ -112,18 +84,16 @@ export class FindPanel {
   private readonly boatId = this.store.selectSignal(selectBoatId);
   private readonly fleet = this.store.selectSignal(fleetFeature.selectAll);
 
-  protected readonly typed = signal('');
-  protected readonly at = signal(0);
-  protected readonly found = computed(() =>
-    this.open() ? findIn(findEntries(this.plan(), this.boatId(), this.fleet()), this.typed()) : [],
-  );
+  protected readonly typed = signal<string | FindEntry>('');
+  protected readonly found = signal<FindEntry[]>([]);
+  private readonly entries = computed(() => findEntries(this.plan(), this.boatId(), this.fleet()));
 
   constructor() {
     effect(() => {
       if (!this.open()) return;
       untracked(() => {
         this.giveBack = this.keeper.give();
-        this.type('');
+        this.typed.set('');
         this.store.dispatch(fleetPageEvents.opened());
       });
     });
@@ -133,23 +103,22 @@ export class FindPanel {
     document.getElementById('find-words')?.focus();
   }
 
-  protected type(words: string): void {
-    this.typed.set(words);
-    this.at.set(0);
+  protected look(words: string): void {
+    this.found.set(findIn(this.entries(), words));
   }
 
-  protected step(by: number, event: Event): void {
-    event.preventDefault();
-    const count = this.found().length;
-    if (count) this.at.update((at) => (at + by + count) % count);
+  /** Whoever types faster than the list comes means its first entry. */
+  protected goToFirst(): void {
+    const words = this.typed();
+    const first = this.open() && typeof words === 'string' ? findIn(this.entries(), words)[0] : undefined;
+    if (first) this.go(first);
   }
 
   private readonly keeper = inject(FocusKeeper);
   private giveBack: () => void = () => undefined;
   private going: FindEntry | null = null;
 
-  protected go(entry: FindEntry | undefined): void {
-    if (!entry) return;
+  protected go(entry: FindEntry): void {
     this.going = entry;
     this.open.set(false);
   }

@@ -55,6 +55,8 @@ describe('the panel that finds', () => {
     if (!field) throw new Error('The panel is not there.');
     field.value = words;
     field.dispatchEvent(new Event('input'));
+    for (let i = 0; i < 50 && !document.querySelector('.p-autocomplete-option, .p-autocomplete-empty-message'); i++)
+      await new Promise((resolve) => setTimeout(resolve, 20));
     await settle();
     return field;
   };
@@ -70,10 +72,10 @@ describe('the panel that finds', () => {
     await page(FindPanel, aPlan(), { open: true });
     const went = spyOn(TestBed.inject(Router), 'navigate').and.resolveTo(true);
     const field = await type('transducer');
-    field.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowDown' }));
+    field.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowDown', code: 'ArrowDown' }));
     await settle();
-    expect(document.querySelector('[aria-selected="true"]')?.textContent).toContain('Narrow 95');
-    field.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter' }));
+    expect(document.querySelector('.p-autocomplete-option.p-focus')?.textContent).toContain('Narrow 95');
+    field.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', code: 'Enter', bubbles: true }));
     await gone();
     expect(went).toHaveBeenCalledWith(['boats', 'test-hull', 'beams']);
   });
@@ -81,10 +83,10 @@ describe('the panel that finds', () => {
   it('does what a setting does, and says when nothing is called that', async () => {
     await page(FindPanel, aPlan(), { open: true });
     await type('zzz');
-    expect(document.querySelector('gk-find-panel, [role="dialog"]')?.textContent).toContain('Nothing is called that');
+    expect(document.querySelector('.p-autocomplete-overlay')?.textContent).toContain('Nothing is called that');
     const before = store().selectSignal(selectUnitSet)();
     const field = await type('units');
-    field.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter' }));
+    field.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', code: 'Enter', bubbles: true }));
     await gone();
     expect(store().selectSignal(selectUnitSet)()).not.toBe(before);
   });

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
 import type { Finding } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
+import { ButtonDirective } from 'primeng/button';
 import { SentencePipe } from '../shared/figure-pipe.ts';
 import { GoTo } from '../shared/go-to.ts';
 import { ComputedNumber } from '../shared/computed-number.ts';
@@ -10,7 +11,7 @@ import { selectUnitChoice } from '../state/view.ts';
 /** One finding, the same everywhere: shape, colour and word, the reason with its number, the way out. */
 @Component({
   selector: 'gk-finding',
-  imports: [ComputedNumber, SentencePipe],
+  imports: [ButtonDirective, ComputedNumber, SentencePipe],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let it = finding();
@@ -35,13 +36,15 @@ import { selectUnitChoice } from '../state/view.ts';
         <p>{{ it.reason | sentence: units() }}</p>
         <div class="out">
           @if (it.wayOut.edits; as edits) {
-            <button type="button" class="plain way-out" (click)="plan.edit(it.wayOut.label, ...edits)">
+            <button type="button" pButton text class="way-out" (click)="plan.edit(it.wayOut.label, ...edits)">
               {{ it.wayOut.label }}
             </button>
           } @else {
             <button
               type="button"
-              class="plain way-out"
+              pButton
+              text
+              class="way-out"
               (click)="goTo.stage(boatId(), it.wayOut.stage, it.wayOut.target)"
             >
               {{ it.wayOut.label }}
@@ -91,7 +94,7 @@ import { selectUnitChoice } from '../state/view.ts';
       justify-content: space-between;
       font-size: var(--small);
     }
-    .plain {
+    .p-button {
       padding: 0;
       text-align: left;
       font-size: var(--small);

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import type { Finding, Severity, Stage } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
+import { ButtonDirective } from 'primeng/button';
 import { selectFindings } from '../state/plan.selectors.ts';
 import { selectFindingsOpen, viewEvents } from '../state/view.ts';
 import { FindingItem } from './finding-item.ts';
@@ -16,7 +17,7 @@ const counted = (found: readonly Finding[]): string => {
 /** What the program has to say: this stage first, then the rest of the boat. */
 @Component({
   selector: 'gk-findings-column',
-  imports: [FindingItem],
+  imports: [ButtonDirective, FindingItem],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <aside aria-label="Findings" [class.shut]="!open()">
@@ -25,7 +26,8 @@ const counted = (found: readonly Finding[]): string => {
         <span class="small faint" role="status">{{ count() }}</span>
         <button
           type="button"
-          class="plain"
+          pButton
+          text
           [attr.aria-expanded]="open()"
           [attr.aria-label]="open() ? 'Fold the findings away' : 'Show the findings: ' + count()"
           (click)="store.dispatch(toggle)"

@@ -1,11 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, inject, output } from '@angular/core';
+import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { workingWater } from '@grey-keel/core';
 import { waysOfWorking, type Plan } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
+import { ButtonDirective } from 'primeng/button';
 import { RefreshIcon } from 'primeng/icons/refresh';
 import { SearchIcon } from 'primeng/icons/search';
 import { UndoIcon } from 'primeng/icons/undo';
+import { SelectButton } from 'primeng/selectbutton';
 import { FigurePipe } from '../shared/figure-pipe.ts';
 import { OpenPlan } from '../state/open-plan.ts';
 import { selectPlan, selectRedo, selectUndo } from '../state/plan.selectors.ts';
@@ -20,7 +23,17 @@ const waterOf = (plan: Plan): string => {
 /** The boat, the way of working looked at, units, undo and redo, and whether everything is kept. */
 @Component({
   selector: 'gk-head-strip',
-  imports: [RouterLink, FigurePipe, KeptState, RefreshIcon, SearchIcon, UndoIcon],
+  imports: [
+    ButtonDirective,
+    FigurePipe,
+    FormsModule,
+    KeptState,
+    RefreshIcon,
+    RouterLink,
+    SearchIcon,
+    SelectButton,
+    UndoIcon,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <header>
@@ -32,45 +45,52 @@ const waterOf = (plan: Plan): string => {
             {{ it.boat.lengthM | figure: 'length' : units() : { decimals: 1 } }} {{ it.boat.hullForm }} · {{ water() }}
           </span>
         </div>
-        <div class="ways" role="group" aria-label="Way of working looked at">
-          @for (one of ways(); track one) {
-            <button
-              type="button"
-              [attr.aria-pressed]="way() === one"
-              (click)="store.dispatch(events.wayChosen({ way: one }))"
-            >
-              {{ one }}
-            </button>
-          }
-        </div>
+        <p-selectbutton
+          class="ways"
+          aria-label="Way of working looked at"
+          [autofocus]="false"
+          [options]="$any(ways())"
+          [ngModel]="way()"
+          (onChange)="store.dispatch(events.wayChosen({ way: $event.value }))"
+        />
         <div class="tools">
-          <button type="button" (click)="find.emit()" aria-label="Find anything (/)">
+          <button type="button" pButton text (click)="find.emit()" aria-label="Find anything (/)">
             <svg data-p-icon="search" aria-hidden="true"></svg>
           </button>
           <button
             type="button"
+            pButton
+            text
             class="mono"
             (click)="store.dispatch(nextUnits)"
             [attr.aria-label]="unitWords() + ', units: ' + unitSet() + '. Change (u)'"
           >
             {{ unitWords() }}
           </button>
-          <button type="button" (click)="store.dispatch(nextTheme)" [attr.aria-label]="theme() + ' theme. Change'">
+          <button
+            type="button"
+            pButton
+            text
+            (click)="store.dispatch(nextTheme)"
+            [attr.aria-label]="theme() + ' theme. Change'"
+          >
             {{ theme() }}
           </button>
           <button
             type="button"
+            pButton
+            text
             (click)="open.undo()"
             [disabled]="!undo().length"
             [attr.aria-label]="'Undo' + lastLabel()"
           >
             <svg data-p-icon="undo" aria-hidden="true"></svg>
           </button>
-          <button type="button" (click)="open.redo()" [disabled]="!redo().length" aria-label="Redo">
+          <button type="button" pButton text (click)="open.redo()" [disabled]="!redo().length" aria-label="Redo">
             <svg data-p-icon="refresh" aria-hidden="true"></svg>
           </button>
           <gk-kept-state />
-          <button type="button" (click)="shortcuts.emit()" aria-label="Shortcuts (?)">?</button>
+          <button type="button" pButton text (click)="shortcuts.emit()" aria-label="Shortcuts (?)">?</button>
         </div>
       }
     </header>
@@ -114,33 +134,16 @@ const waterOf = (plan: Plan): string => {
       justify-content: center;
       flex-wrap: wrap;
     }
-    .ways button {
-      min-height: var(--touch);
-      padding: 0 12px;
-      background: var(--sheet);
-      color: var(--ink);
-      border: var(--hairline) solid var(--hull-light);
-      margin-left: -1px;
-      font-weight: 600;
-      font-size: var(--small);
-      cursor: pointer;
-    }
-    .ways button[aria-pressed='true'] {
-      background: var(--water);
-      color: var(--on-water);
-    }
     .tools {
       display: flex;
       align-items: center;
       gap: 2px;
     }
-    .tools > button {
-      min-width: var(--touch);
-      min-height: var(--touch);
-      border: 0;
-      background: none;
+    header .tools > button.p-button {
+      padding: 0 4px;
       color: var(--ink);
-      cursor: pointer;
+      text-decoration: none;
+      font-weight: 400;
       font-size: var(--small);
     }
     @media (max-width: 1100px) {
@@ -152,10 +155,6 @@ const waterOf = (plan: Plan): string => {
         flex-basis: 100%;
         justify-content: flex-start;
       }
-    }
-    .tools > button[disabled] {
-      color: var(--hull-light);
-      cursor: default;
     }
   `,
 })

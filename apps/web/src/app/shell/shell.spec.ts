@@ -96,9 +96,9 @@ describe('the shell', () => {
     number?.click();
     await settle();
     expect(text(panel, '.formula')).toContain('A =');
-    expect(text(panel, 'section')).toContain('max(d * tan(N / 2), a - d * tan(W / 2))');
-    await press(panel, 'header button');
-    expect(panel.querySelector('section')).toBeNull();
+    expect(text(panel, '.p-drawer')).toContain('max(d * tan(N / 2), a - d * tan(W / 2))');
+    await press(panel, '.p-drawer-header button');
+    expect(panel.querySelector('.step')).toBeNull();
     expect(document.activeElement).toBe(number);
     beams.remove();
   });

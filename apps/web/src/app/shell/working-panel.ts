@@ -1,17 +1,26 @@
-import { ChangeDetectionStrategy, Component, effect, ElementRef, inject, viewChild } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { Drawer } from 'primeng/drawer';
 import { Working } from '../shared/working.ts';
 
 /** How a number came about, step by step, as its calculation returned it. */
 @Component({
   selector: 'gk-working-panel',
+  imports: [Drawer],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    @if (working.shown(); as shown) {
-      <section role="dialog" aria-labelledby="working-title" (keydown.escape)="working.close()">
-        <header>
-          <h2 id="working-title" tabindex="-1" #title>Working: {{ shown.of }}</h2>
-          <button type="button" class="plain" (click)="working.close()">Close</button>
-        </header>
+    <p-drawer
+      position="right"
+      appendTo="self"
+      ariaCloseLabel="Close"
+      [modal]="false"
+      [dismissible]="false"
+      [header]="title()"
+      [pt]="part()"
+      [style]="{ width: 'min(420px, 100vw)' }"
+      [visible]="working.shown() !== null"
+      (visibleChange)="$event || working.close()"
+    >
+      @if (working.shown(); as shown) {
         <p class="mono result">{{ shown.result }}</p>
         @for (step of shown.steps; track $index) {
           <div
@@ -38,28 +47,10 @@ import { Working } from '../shared/working.ts';
         } @empty {
           <p>{{ shown.without }}</p>
         }
-      </section>
-    }
+      }
+    </p-drawer>
   `,
   styles: `
-    section {
-      position: fixed;
-      z-index: 20;
-      top: 48px;
-      right: 0;
-      bottom: 0;
-      width: min(420px, 100vw);
-      overflow: auto;
-      padding: 12px 18px;
-      background: var(--sheet);
-      border-left: 2px solid var(--water);
-      box-shadow: -6px 0 18px rgb(0 0 0 / 18%);
-    }
-    header {
-      display: flex;
-      justify-content: space-between;
-      align-items: center;
-    }
     .result {
       font-size: 24px;
       font-weight: 700;
@@ -90,9 +81,6 @@ import { Working } from '../shared/working.ts';
 })
 export class WorkingPanel {
   protected readonly working = inject(Working);
-  private readonly title = viewChild<ElementRef<HTMLElement>>('title');
-
-  constructor() {
-    effect(() => this.title()?.nativeElement.focus());
-  }
+  protected readonly title = computed(() => `Working: ${this.working.shown()?.of ?? ''}`);
+  protected readonly part = computed(() => ({ root: { role: 'dialog', 'aria-label': this.title() } }));
 }

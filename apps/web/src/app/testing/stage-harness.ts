@@ -1,11 +1,12 @@
 import { provideHttpClient, withInterceptors } from '@angular/common/http';
 import { provideHttpClientTesting } from '@angular/common/http/testing';
-import { provideZonelessChangeDetection, type Type } from '@angular/core';
+import { getDebugNode, provideZonelessChangeDetection, type Type } from '@angular/core';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
 import { emptyPlan, type Plan } from '@grey-keel/model';
 import { provideState, provideStore, Store } from '@ngrx/store';
 import { plainProblems } from '../api/plain-problems.ts';
+import type { Choice } from '../shared/choice-field.ts';
 import { catalogueFeature } from '../state/catalogue.ts';
 import { fleetFeature } from '../state/fleet.ts';
 import { boatEvents, serverEvents } from '../state/plan.actions.ts';
@@ -73,13 +74,28 @@ export const stageHarness = () => {
       await settle();
     },
     choose: async (root: HTMLElement, css: string, value: string): Promise<void> => {
-      const list = within(root, css) as HTMLSelectElement;
-      list.value = value;
-      list.dispatchEvent(new Event('change'));
+      const field = within(root, css);
+      const list = field.closest('p-select, p-selectbutton');
+      const { options } = (list && getDebugNode(list))?.componentInstance as { options: Choice[] };
+      const at = options.findIndex((one) => one.value === value);
+      if (at < 0) throw new Error(`${css} has no entry "${value}".`);
+      // Without the theme no list fades, and the one from before takes the first press.
+      for (let press = 0; press < 2 && field.getAttribute('aria-expanded') !== 'true'; press++) {
+        field.click();
+        await settle();
+      }
+      const entries = list?.matches('p-selectbutton')
+        ? list.querySelectorAll<HTMLElement>('p-togglebutton')
+        : document.querySelectorAll<HTMLElement>(`[id="${field.getAttribute('aria-controls') ?? ''}"] [role="option"]`);
+      const entry = entries[at];
+      if (!entry) throw new Error(`${css} did not open.`);
+      entry.click();
       await settle();
     },
     key: async (root: HTMLElement, css: string, key: string, more: KeyboardEventInit = {}): Promise<void> => {
-      within(root, css).dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true, ...more }));
+      within(root, css).dispatchEvent(
+        new KeyboardEvent('keydown', { key, code: key, bubbles: true, cancelable: true, ...more }),
+      );
       await settle();
     },
     text: (root: HTMLElement, css: string): string =>

@@ -58,9 +58,7 @@ describe('the drill', () => {
     const second = points();
 
     await press(root, '#drill-next');
-    const slider = root.querySelector<HTMLInputElement>('#drill-frequency');
-    if (slider) slider.value = '1000';
-    slider?.dispatchEvent(new Event('input'));
+    await key(root, '#drill-frequency', 'End');
     await settle();
     expect(text(root, 'output')).toContain('1920');
     await press(root, '#drill-score');

@@ -1,5 +1,6 @@
 import { NgComponentOutlet } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, input, signal } from '@angular/core';
+import { ButtonDirective } from 'primeng/button';
 import { openBoat } from '../../stages/open-boat.ts';
 import { ComputedNumber } from '../computed-number.ts';
 import { SentencePipe } from '../figure-pipe.ts';
@@ -8,7 +9,7 @@ import type { DrillRow, Turn } from './drill-row.ts';
 /** Short exercises on the boat that is open, one a kind: asked from a seed, scored by the stages' own calculations. */
 @Component({
   selector: 'gk-drill-frame',
-  imports: [ComputedNumber, NgComponentOutlet, SentencePipe],
+  imports: [ButtonDirective, ComputedNumber, NgComponentOutlet, SentencePipe],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet" aria-labelledby="drill-title">
@@ -18,7 +19,7 @@ import type { DrillRow, Turn } from './drill-row.ts';
         @if (seed() !== null) {
           <p class="lost">There is nothing to ask yet: {{ needs() }}.</p>
         }
-        <button type="button" class="action chief" id="drill-start" (click)="start()">Start</button>
+        <button type="button" pButton id="drill-start" (click)="start()">Start</button>
       } @else if (turn(); as it) {
         <p class="small faint">Exercise {{ place() + 1 }} of {{ round().length }}: {{ it.name }}</p>
         <ng-container *ngComponentOutlet="it.view; inputs: it.inputs" />
@@ -41,13 +42,13 @@ import type { DrillRow, Turn } from './drill-row.ts';
               }
             </ul>
           </div>
-          <button type="button" class="action chief" id="drill-next" (click)="place.set(place() + 1)">
+          <button type="button" pButton id="drill-next" (click)="place.set(place() + 1)">
             {{ place() + 1 < round().length ? 'Next' : 'How it went' }}
           </button>
         } @else {
-          <button type="button" class="action chief" id="drill-score" (click)="it.mark()">Score it</button>
+          <button type="button" pButton id="drill-score" (click)="it.mark()">Score it</button>
         }
-        <button type="button" class="action" id="drill-over" (click)="again()">Start over</button>
+        <button type="button" pButton severity="secondary" id="drill-over" (click)="again()">Start over</button>
       } @else {
         <p class="question">{{ total() }} of {{ 100 * round().length }}</p>
         <ul>
@@ -55,8 +56,8 @@ import type { DrillRow, Turn } from './drill-row.ts';
             <li>{{ done.name }}: {{ done.score()?.points }}</li>
           }
         </ul>
-        <button type="button" class="action chief" id="drill-start" (click)="start()">Others</button>
-        <button type="button" class="action" id="drill-over" (click)="again()">The same again</button>
+        <button type="button" pButton id="drill-start" (click)="start()">Others</button>
+        <button type="button" pButton severity="secondary" id="drill-over" (click)="again()">The same again</button>
       }
     </section>
   `,

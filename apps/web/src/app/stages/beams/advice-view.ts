@@ -19,8 +19,10 @@ import {
 } from '@grey-keel/core';
 import { beamSchools, criteria, type BeamSchool, type CatalogueEntry, type Criterion } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
-import { ChoiceField, choicesOf } from '../../shared/choice-field.ts';
+import { ButtonDirective } from 'primeng/button';
+import { choicesOf } from '../../shared/choice-field.ts';
 import { catalogueFeature, catalogueViewEvents } from '../../state/catalogue.ts';
+import { SlideField } from '../../shared/slide-field.ts';
 import { openBoat } from '../open-boat.ts';
 import { inBackground } from '../../workers/background.ts';
 import type { RankingWork } from '../../workers/ranking.worker.ts';
@@ -29,6 +31,7 @@ import { DisplayAdvice } from './display-advice.ts';
 import { criterionWords } from './criterion-words.ts';
 import { ImagingAdvice } from './imaging-advice.ts';
 import { RankedPlaces } from './ranked-places.ts';
+import { ChoiceButtons } from '../../shared/choice-buttons.ts';
 
 /** So many entries are ranked between two frames; more go to a worker. */
 const mostAtOnce = 100;
@@ -36,18 +39,18 @@ const mostAtOnce = 100;
 /** Which transducers for this boat: ranked, with what each is weighed by, what it gives up, and what was ruled out. */
 @Component({
   selector: 'gk-advice-view',
-  imports: [AdviceFront, ChoiceField, DisplayAdvice, ImagingAdvice, RankedPlaces],
+  imports: [AdviceFront, ButtonDirective, ChoiceButtons, DisplayAdvice, ImagingAdvice, RankedPlaces, SlideField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet ask" aria-label="The question">
-      <gk-choice-field
+      <gk-choice-buttons
         label="Which transducers, if"
         fieldId="advice-question"
         [value]="question()"
         [choices]="questionChoices"
         (changed)="question.set($event)"
       />
-      <gk-choice-field
+      <gk-choice-buttons
         label="School"
         fieldId="advice-school"
         [value]="plan().advice.school"
@@ -61,30 +64,27 @@ const mostAtOnce = 100;
           }
         </p>
       }
-      <button type="button" class="plain" [attr.aria-expanded]="weighing()" (click)="weighing.set(!weighing())">
+      <button type="button" pButton text [attr.aria-expanded]="weighing()" (click)="weighing.set(!weighing())">
         {{ weighing() ? 'Fold the weights' : 'Move the weights' }}
       </button>
     </section>
     @if (weighing()) {
       <section class="sheet weights" aria-label="Weights, 0 to 10">
         @for (one of weights(); track one.criterion) {
-          <label>
-            <span
-              >{{ one.criterion }} <strong class="mono">{{ one.weight }}</strong></span
-            >
-            <input
-              type="range"
-              min="0"
-              max="10"
-              step="0.5"
-              [id]="'weight-' + one.criterion"
+          <div>
+            <gk-slide-field
+              [label]="one.criterion + ' ' + one.weight"
+              [fieldId]="'weight-' + one.criterion"
+              [max]="10"
+              [step]="0.5"
               [value]="one.weight"
-              (change)="reweigh(one.criterion, $any($event.target).valueAsNumber)"
+              [words]="one.weight + ' of 10'"
+              (settled)="reweigh(one.criterion, $event)"
             />
             <span class="small faint">{{ one.words }}</span>
-          </label>
+          </div>
         }
-        <button type="button" class="action" [disabled]="!moved()" (click)="weigh({ weights: {} })">
+        <button type="button" pButton severity="secondary" [disabled]="!moved()" (click)="weigh({ weights: {} })">
           The school's own weights
         </button>
       </section>

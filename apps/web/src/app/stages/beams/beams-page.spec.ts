@@ -4,7 +4,7 @@ import { stageHarness } from '../../testing/stage-harness.ts';
 import { BeamsPage } from './beams-page.ts';
 
 describe('the beams', () => {
-  const { store, plan, page, write, press, text, settle } = stageHarness();
+  const { store, plan, page, write, press, choose, text, settle } = stageHarness();
 
   it('shows each cone with its footprint, the ring and how far to move, in the units chosen', async () => {
     const root = await page(BeamsPage);
@@ -50,9 +50,7 @@ describe('the beams', () => {
     root.querySelector('gk-sheet-form form')?.dispatchEvent(new Event('submit', { cancelable: true }));
     await settle();
     expect(text(root, 'gk-sheet-form .problem')).toContain('at which level');
-    const level = root.querySelector<HTMLSelectElement>('#sheet-level');
-    if (level) level.value = '-10';
-    level?.dispatchEvent(new Event('change'));
+    await choose(root, '#sheet-level', '-10');
     root.querySelector('gk-sheet-form form')?.dispatchEvent(new Event('submit', { cancelable: true }));
     await settle();
     const placed = Object.values(plan().transducers).find(({ name }) => name === 'By hand');
@@ -67,7 +65,7 @@ describe('the beams', () => {
     expect(plan().transducers['a-wide']?.aboveKeelM).toBeCloseTo(0.25, 9);
     await write(root, '#beam-width-a-wide-0', '400');
     expect(text(root, '#beam-width-a-wide-0-problem')).toContain('0.1 to 170°');
-    await press(root, 'gk-transducer-editor .risky');
+    await press(root, 'gk-transducer-editor .p-button-danger');
     expect(plan().transducers['a-wide']).toBeUndefined();
     expect(root.querySelector('gk-transducer-editor')).toBeNull();
   });

@@ -39,49 +39,50 @@ import { beamsTabs, type BeamsTab } from './views.ts';
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <gk-stage-tabs label="Ways of looking at the beams" [views]="views" [(chosen)]="view" />
-    @switch (view()) {
-      @case ('advice') {
-        <gk-advice-view (placed)="placeAll($event)" />
-      }
-      @case ('fish and slope') {
-        <gk-scene-view />
-      }
-      @case ('where is it') {
-        <gk-mark-view />
-      }
-      @case ('drill') {
-        <gk-drill-frame
-          [rows]="drill"
-          about="Short exercises on this boat in its water: where a mark is, which beam shows a fish, and which frequency covers a range."
-          needs="describe the water in the brief, and choose two sounders with different cones"
-        />
-      }
-      @case ('reach') {
-        <gk-reach-view />
-      }
-      @case ('cone or frequency') {
-        <gk-cone-or-frequency-view />
-      }
-      @case ('shopping') {
-        <gk-shopping-view />
-      }
-      @case ('speed') {
-        <gk-speed-view />
-      }
-      @default {
-        <gk-section-tab [selected]="selected()" (chose)="select($event)" />
-
-        @if (selectedTransducer(); as chosen) {
-          <section class="sheet" [attr.aria-label]="'Change ' + chosen.name">
-            <h2>{{ chosen.name }}</h2>
-            <gk-transducer-editor [id]="selected()!" [transducer]="chosen" (closed)="selected.set(null)" />
-          </section>
+    <gk-stage-tabs label="Ways of looking at the beams" [views]="views" [(chosen)]="view">
+      @switch (view()) {
+        @case ('advice') {
+          <gk-advice-view (placed)="placeAll($event)" />
         }
+        @case ('fish and slope') {
+          <gk-scene-view />
+        }
+        @case ('where is it') {
+          <gk-mark-view />
+        }
+        @case ('drill') {
+          <gk-drill-frame
+            [rows]="drill"
+            about="Short exercises on this boat in its water: where a mark is, which beam shows a fish, and which frequency covers a range."
+            needs="describe the water in the brief, and choose two sounders with different cones"
+          />
+        }
+        @case ('reach') {
+          <gk-reach-view />
+        }
+        @case ('cone or frequency') {
+          <gk-cone-or-frequency-view />
+        }
+        @case ('shopping') {
+          <gk-shopping-view />
+        }
+        @case ('speed') {
+          <gk-speed-view />
+        }
+        @default {
+          <gk-section-tab [selected]="selected()" (chose)="select($event)" />
 
-        <gk-catalogue-section (placed)="place($event)" />
+          @if (selectedTransducer(); as chosen) {
+            <section class="sheet" [attr.aria-label]="'Change ' + chosen.name">
+              <h2>{{ chosen.name }}</h2>
+              <gk-transducer-editor [id]="selected()!" [transducer]="chosen" (closed)="selected.set(null)" />
+            </section>
+          }
+
+          <gk-catalogue-section (placed)="place($event)" />
+        }
       }
-    }
+    </gk-stage-tabs>
     <p class="caution" role="note">
       Never transmit out of the water, or at swimmers and divers. Haul out to drill; the makers' instructions and local
       codes come before this tool.

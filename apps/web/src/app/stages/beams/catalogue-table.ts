@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, output } from '@a
 import { derivedFigures } from '@grey-keel/core';
 import type { CatalogueEntry, Element, TransducerEntry } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
+import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
 import { TableModule } from 'primeng/table';
 import { catalogueFeature, catalogueViewEvents } from '../../state/catalogue.ts';
@@ -20,12 +21,12 @@ const derivedOf = (element: Element): string => {
 /** What can be fitted, to choose from. */
 @Component({
   selector: 'gk-catalogue-table',
-  imports: [InputText, TableModule],
+  imports: [ButtonDirective, InputText, TableModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @switch (status()) {
       @case ('failed') {
-        <p role="alert">{{ problem() }} <button type="button" class="plain" (click)="load()">Try again</button></p>
+        <p role="alert">{{ problem() }} <button type="button" pButton text (click)="load()">Try again</button></p>
       }
       @case ('ready') {
         <p-table
@@ -73,7 +74,8 @@ const derivedOf = (element: Element): string => {
               <td>
                 <button
                   type="button"
-                  class="plain"
+                  pButton
+                  text
                   (click)="placed.emit(row.from)"
                   [attr.aria-label]="'Place ' + row.name"
                 >
@@ -82,7 +84,8 @@ const derivedOf = (element: Element): string => {
                 @if (!row.from.entry.shipped) {
                   <button
                     type="button"
-                    class="plain"
+                    pButton
+                    text
                     [id]="'edit-' + row.id"
                     (click)="edited.emit(row.from)"
                     [attr.aria-label]="'Edit ' + row.name"

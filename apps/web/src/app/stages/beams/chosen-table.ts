@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { lostToAbsorption, sectionAt, workingWater } from '@grey-keel/core';
+import { ButtonDirective } from 'primeng/button';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
 import { openBoat } from '../open-boat.ts';
@@ -9,7 +10,7 @@ import { Wide } from '../../shared/wide.ts';
 /** The transducers that are chosen, with the cone, footprint and absorption of each. */
 @Component({
   selector: 'gk-chosen-table',
-  imports: [ComputedNumber, FigurePipe, Wide],
+  imports: [ButtonDirective, ComputedNumber, FigurePipe, Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet" aria-labelledby="chosen-title">
@@ -68,7 +69,8 @@ import { Wide } from '../../shared/wide.ts';
                   <td>
                     <button
                       type="button"
-                      class="plain"
+                      pButton
+                      text
                       [id]="'change-' + row.id"
                       [attr.aria-expanded]="selected() === row.id"
                       (click)="chose.emit(row.id)"

@@ -2,6 +2,9 @@ import { proxy } from 'comlink';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { csvColumns, csvTemplate, guessColumns, type CsvCatalogue, type CsvKey } from '@grey-keel/core';
 import { Store } from '@ngrx/store';
+import { ButtonDirective } from 'primeng/button';
+import { ProgressBar } from 'primeng/progressbar';
+import { FileButton } from '../../shared/file-button.ts';
 import { problemOf } from '../../api/problem.ts';
 import { CatalogueSaving } from '../../state/catalogue-saving.ts';
 import { saveFile } from '../../shared/save-file.ts';
@@ -9,23 +12,21 @@ import { Wide } from '../../shared/wide.ts';
 import { catalogueFeature } from '../../state/catalogue.ts';
 import type { CatalogueCsv, CsvPreview } from '../../workers/catalogue-csv.worker.ts';
 import { inBackground } from '../../workers/background.ts';
+import { ChoiceField } from '../../shared/choice-field.ts';
 
 const mostFaults = 60;
 
 /** Gear of the shop's own from a CSV file: columns are matched, bad cells named, and nothing is kept until confirmed. */
 @Component({
   selector: 'gk-csv-import',
-  imports: [Wide],
+  imports: [ButtonDirective, ChoiceField, FileButton, ProgressBar, Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="row">
-      <label class="action file">
-        Choose a CSV file
-        <input type="file" id="csv-file" accept=".csv,text/csv" (change)="chosen($any($event.target).files[0])" />
-      </label>
-      <button type="button" class="action" (click)="template()">Template to fill in</button>
+      <gk-file-button label="Read a CSV file" fieldId="csv-file" accept=".csv,text/csv" (chosen)="chosen($event[0])" />
+      <button type="button" pButton severity="secondary" (click)="template()">Template to fill in</button>
       @if (text()) {
-        <button type="button" class="plain" (click)="forget()">Leave it</button>
+        <button type="button" pButton text (click)="forget()">Leave it</button>
       }
     </div>
     @if (message(); as words) {
@@ -38,16 +39,16 @@ const mostFaults = 60;
       <h3>Which column is what</h3>
       <div class="fields">
         @for (column of columns; track column.key) {
-          <label class="small">
-            {{ column.title }}{{ column.wanted ? '' : ' (may be left out)' }}
-            <select [id]="'csv-' + column.key" (change)="match(column.key, $any($event.target).value)">
-              <option value="" [selected]="matched()[column.key] === null">none</option>
-              @for (title of it.titles; track $index) {
-                <option [value]="$index" [selected]="matched()[column.key] === $index">{{ title }}</option>
-              }
-            </select>
+          <div class="small">
+            <gk-choice-field
+              [label]="column.title + (column.wanted ? '' : ' (may be left out)')"
+              [fieldId]="'csv-' + column.key"
+              [value]="'' + (matched()[column.key] ?? '')"
+              [choices]="titles()"
+              (changed)="match(column.key, $event)"
+            />
             <span class="faint">{{ column.says }}</span>
-          </label>
+          </div>
         }
       </div>
       <div gkWide>
@@ -72,8 +73,8 @@ const mostFaults = 60;
       </div>
       @if (share() !== null) {
         <div class="row">
-          <progress [value]="share()" max="1" aria-label="Reading the file"></progress>
-          <button type="button" class="action" (click)="cancel()">Cancel</button>
+          <p-progressbar aria-label="Reading the file" [value]="100 * (share() ?? 0)" [showValue]="false" />
+          <button type="button" pButton severity="secondary" (click)="cancel()">Cancel</button>
         </div>
       } @else if (read(); as catalogue) {
         <p role="status" id="csv-read">
@@ -99,44 +100,18 @@ const mostFaults = 60;
           </p>
         }
         @if (catalogue.items.length) {
-          <button type="button" class="action chief" id="csv-import" [disabled]="sending()" (click)="keep(catalogue)">
+          <button type="button" pButton id="csv-import" [disabled]="sending()" (click)="keep(catalogue)">
             Take {{ catalogue.items.length }} into the catalogue
           </button>
         }
       } @else {
-        <button type="button" class="action chief" id="csv-read-all" (click)="readAll()">
-          Read all {{ it.count }} rows
-        </button>
+        <button type="button" pButton id="csv-read-all" (click)="readAll()">Read all {{ it.count }} rows</button>
       }
     }
   `,
   styles: `
-    .file {
-      display: inline-flex;
-      align-items: center;
-      position: relative;
-    }
-    .file input {
-      position: absolute;
-      inset: -1px;
-      min-height: var(--touch);
-      opacity: 0;
-      cursor: pointer;
-    }
-    .file:focus-within {
-      outline: 3px solid var(--water);
-    }
     .fields {
       grid-template-columns: repeat(auto-fill, minmax(180px, 1fr));
-    }
-    .fields label {
-      display: grid;
-    }
-    select {
-      min-height: var(--touch);
-      background: var(--sheet);
-      color: var(--ink);
-      border: 1px solid var(--hull-light);
     }
     .wide {
       margin: 10px 0;
@@ -145,10 +120,8 @@ const mostFaults = 60;
       max-height: 220px;
       overflow: auto;
     }
-    progress {
+    p-progressbar {
       width: 260px;
-      height: 18px;
-      accent-color: var(--water);
     }
   `,
 })
@@ -164,6 +137,10 @@ export class CsvImport {
   protected readonly text = signal('');
   protected readonly preview = signal<CsvPreview | null>(null);
   protected readonly matched = signal(guessColumns([]));
+  protected readonly titles = computed(() => [
+    { value: '', label: 'none' },
+    ...(this.preview()?.titles ?? []).map((label, at) => ({ value: String(at), label })),
+  ]);
   protected readonly share = signal<number | null>(null);
   protected readonly read = signal<CsvCatalogue | null>(null);
   private readonly shop = this.store.selectSignal(catalogueFeature.selectEntities);

@@ -7,14 +7,16 @@ import {
   type PlacedFish,
   placedFishSchema,
 } from '@grey-keel/model';
+import { ButtonDirective } from 'primeng/button';
 import * as z from 'zod';
-import { ChoiceField, choicesOf } from '../../shared/choice-field.ts';
+import { choicesOf } from '../../shared/choice-field.ts';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
 import { Movable } from '../../shared/movable.ts';
 import { QuantityField } from '../../shared/quantity-field.ts';
 import { openBoat } from '../open-boat.ts';
 import { forwardPicture, height, left, top, width } from './forward-picture.ts';
+import { ChoiceButtons } from '../../shared/choice-buttons.ts';
 
 export interface FishMovedAhead {
   readonly id: string;
@@ -25,7 +27,7 @@ export interface FishMovedAhead {
 /** The boat from starboard with what looks ahead of it, as it is set: its fan, its blind disc, and the fish in it. */
 @Component({
   selector: 'gk-forward-section',
-  imports: [ChoiceField, ComputedNumber, FigurePipe, Movable, QuantityField],
+  imports: [ButtonDirective, ChoiceButtons, ComputedNumber, FigurePipe, Movable, QuantityField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (drawing(); as it) {
@@ -94,7 +96,7 @@ export interface FishMovedAhead {
         </svg>
         <div class="fields">
           @if (it.kind === 'forward-facing') {
-            <gk-choice-field
+            <gk-choice-buttons
               label="Turned to"
               fieldId="forward-mode"
               [value]="setting().mode"
@@ -125,7 +127,7 @@ export interface FishMovedAhead {
             />
           }
         </div>
-        <button type="button" class="action" (click)="wanted.emit()">Put a fish ahead</button>
+        <button type="button" pButton severity="secondary" (click)="wanted.emit()">Put a fish ahead</button>
         <ul class="small">
           @if (it.view; as view) {
             <li>Hangs {{ mounting() }}.</li>
@@ -223,7 +225,7 @@ export interface FishMovedAhead {
       color: var(--check);
       font-weight: 700;
     }
-    button.action {
+    button.p-button {
       margin-top: 10px;
     }
     ul {

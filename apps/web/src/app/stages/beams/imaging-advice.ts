@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, output, signal } 
 import { imagingWorking, rankImaging, type ImagingKind } from '@grey-keel/core';
 import type { CatalogueEntry } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
+import { ButtonDirective } from 'primeng/button';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
 import { Wide } from '../../shared/wide.ts';
@@ -11,7 +12,7 @@ import { openBoat } from '../open-boat.ts';
 /** Which imaging units, kind by kind: those first that the boat's ways of working look at. */
 @Component({
   selector: 'gk-imaging-advice',
-  imports: [ComputedNumber, FigurePipe, Wide],
+  imports: [ButtonDirective, ComputedNumber, FigurePipe, Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2 id="imaging-advice-title">Imaging and looking ahead</h2>
@@ -50,7 +51,9 @@ import { openBoat } from '../open-boat.ts';
                     <td>
                       <button
                         type="button"
-                        class="plain mono"
+                        pButton
+                        text
+                        class="mono"
                         [id]="'imaging-' + one.kind.replace(' ', '-') + '-' + i"
                         [attr.aria-expanded]="openId() === place.id"
                         [attr.aria-label]="place.score.toFixed(1) + ' points, how they add up'"
@@ -90,7 +93,9 @@ import { openBoat } from '../open-boat.ts';
                     </td>
                     <td class="mono">{{ place.powerW | figure: 'power' : units() }}</td>
                     <td>{{ place.mounting }}{{ place.byModule ? ', by a module' : '' }}</td>
-                    <td><button type="button" class="action" (click)="place_(place.id)">Place</button></td>
+                    <td>
+                      <button type="button" pButton severity="secondary" (click)="place_(place.id)">Place</button>
+                    </td>
                   </tr>
                   @if (openId() === place.id) {
                     <tr>
@@ -137,10 +142,10 @@ import { openBoat } from '../open-boat.ts';
       display: inline-block;
       margin-right: 24px;
     }
-    button.action {
+    button.p-button {
       padding-inline: 6px;
     }
-    button.plain {
+    button.p-button-text {
       min-height: var(--touch);
     }
   `,

@@ -66,7 +66,7 @@ describe('what looks ahead', () => {
     await write(root, '#forward-tilt', '20');
     expect(plan().scene.forward?.tiltDeg).toBe(20);
     expect(text(root, 'gk-forward-section')).toContain('Blind below');
-    await press(root, 'gk-forward-section .action');
+    await press(root, 'gk-forward-section .p-button');
     const [placed] = Object.values(plan().fish);
     expect(placed?.forwardM).toBeGreaterThan(boat().boat.lengthM ?? 0);
     expect(text(root, 'gk-fans-table')).toContain('Ahead');

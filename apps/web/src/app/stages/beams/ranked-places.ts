@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, input, model, output } from '@angular/core';
 import { measureWorking, type Place, type Ranking, type UnitChoice } from '@grey-keel/core';
 import type { Criterion, WorkingStep } from '@grey-keel/model';
+import { ButtonDirective } from 'primeng/button';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
 import { Wide } from '../../shared/wide.ts';
@@ -8,7 +9,7 @@ import { Wide } from '../../shared/wide.ts';
 /** The ranked, best first; the open one with what it is weighed by and what it gives up. */
 @Component({
   selector: 'gk-ranked-places',
-  imports: [ComputedNumber, FigurePipe, Wide],
+  imports: [ButtonDirective, ComputedNumber, FigurePipe, Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let it = ranking();
@@ -82,7 +83,7 @@ import { Wide } from '../../shared/wide.ts';
               @for (remark of place.remarks; track remark) {
                 <p class="small">{{ remark }}</p>
               }
-              <button type="button" class="action" (click)="placed.emit(place.ids)">
+              <button type="button" pButton severity="secondary" (click)="placed.emit(place.ids)">
                 Place {{ place.ids.length > 1 ? 'both' : 'it' }} on the boat
               </button>
             }

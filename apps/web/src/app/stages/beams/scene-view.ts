@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, linkedSignal } from '@angular/core';
 import { sounderLimits, sceneAt, thermoclineError, type FishSeen } from '@grey-keel/core';
 import { sceneSchema, type PlacedFish, type Scene } from '@grey-keel/model';
+import { ButtonDirective } from 'primeng/button';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
 import { QuantityField } from '../../shared/quantity-field.ts';
@@ -22,7 +23,7 @@ const stateWords: Record<FishSeen['state'], string> = {
 /** Fish put into the section over a sloping bottom: which beam shows each, how strong, and at what depth. */
 @Component({
   selector: 'gk-scene-view',
-  imports: [ComputedNumber, FansTable, FigurePipe, FishSection, ForwardSection, QuantityField, Wide],
+  imports: [ButtonDirective, ComputedNumber, FansTable, FigurePipe, FishSection, ForwardSection, QuantityField, Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (tabled(); as it) {
@@ -38,7 +39,7 @@ const stateWords: Record<FishSeen['state'], string> = {
           (removed)="remove($event)"
         />
         <div class="row">
-          <button type="button" class="action chief" (click)="add()">Put a fish</button>
+          <button type="button" pButton id="put-fish" (click)="add()">Put a fish</button>
           <p class="small faint">
             Drag a fish, or choose it and use the arrows; hatched water is hidden in the echo of the bottom.
           </p>
@@ -64,7 +65,7 @@ const stateWords: Record<FishSeen['state'], string> = {
                       <td>
                         @if (first) {
                           <strong>{{ i + 1 }}</strong> {{ inWords(one.fish) }}
-                          <button type="button" class="plain small" (click)="remove(one.id)">take out</button>
+                          <button type="button" pButton text class="small" (click)="remove(one.id)">take out</button>
                         }
                       </td>
                       <td>{{ seen.beam }}</td>

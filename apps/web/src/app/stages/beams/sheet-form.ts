@@ -21,6 +21,7 @@ import {
   type TransducerEntry,
 } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
+import { ButtonDirective } from 'primeng/button';
 import { ChoiceField, choicesOf, type Choice } from '../../shared/choice-field.ts';
 import { QuantityField } from '../../shared/quantity-field.ts';
 import { TextField } from '../../shared/text-field.ts';
@@ -45,7 +46,7 @@ const isFan = (kind: SonarKind): boolean => kind !== 'sounder' && kind !== 'sect
 /** A transducer by hand from its data sheet, put in anew or changed in the shop's catalogue. The level of the cone is asked for: sheets quote -3 and -10 dB alike. */
 @Component({
   selector: 'gk-sheet-form',
-  imports: [ChoiceField, QuantityField, TextField, TickField],
+  imports: [ButtonDirective, ChoiceField, QuantityField, TextField, TickField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <form class="fields" (submit)="add($event)" aria-label="Transducer from a data sheet">
@@ -157,10 +158,10 @@ const isFan = (kind: SonarKind): boolean => kind !== 'sounder' && kind !== 'sect
             (changed)="turnTo(+$event)"
           />
         }
-        <button type="submit" class="action chief">Keep it in the catalogue</button>
-        <button type="button" class="action" (click)="closed.emit()">Leave it as it was</button>
+        <button type="submit" pButton>Keep it in the catalogue</button>
+        <button type="button" pButton severity="secondary" (click)="closed.emit()">Leave it as it was</button>
       } @else {
-        <button type="submit" class="action chief">Place it on the boat</button>
+        <button type="submit" pButton>Place it on the boat</button>
       }
       <p class="small faint wide">
         What the sheet does not give is derived from physics, or assumed in round figures, and marked as derived.
@@ -179,7 +180,7 @@ const isFan = (kind: SonarKind): boolean => kind !== 'sounder' && kind !== 'sect
       color: var(--stop);
     }
     .constant,
-    .action {
+    .p-button {
       align-self: end;
     }
   `,

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { formatFigure, shoppingOf, type ScorePart } from '@grey-keel/core';
 import { Store } from '@ngrx/store';
+import { ButtonDirective } from 'primeng/button';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
 import { catalogueFeature, catalogueViewEvents } from '../../state/catalogue.ts';
 import { openBoat } from '../open-boat.ts';
@@ -11,14 +12,14 @@ import { Wide } from '../../shared/wide.ts';
 /** What to buy and why: the chosen gear, what it gives together, and what it was compared with. */
 @Component({
   selector: 'gk-shopping-view',
-  imports: [FigurePipe, Wide],
+  imports: [ButtonDirective, FigurePipe, Wide],
   providers: [Printing],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="row">
       <button
         type="button"
-        class="action chief"
+        pButton
         id="print-shopping"
         [disabled]="printing.busy()"
         (click)="printing.sheet('shopping', 'A4', 'transducers')"

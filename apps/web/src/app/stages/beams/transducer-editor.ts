@@ -11,6 +11,7 @@ import {
   type Way,
 } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
+import { ButtonDirective } from 'primeng/button';
 import { ChoiceField, choicesOf, type Choice } from '../../shared/choice-field.ts';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { QuantityField } from '../../shared/quantity-field.ts';
@@ -19,6 +20,7 @@ import { OpenPlan } from '../../state/open-plan.ts';
 import { selectPlan } from '../../state/plan.selectors.ts';
 import { TickField } from '../../shared/tick-field.ts';
 import { PlanPlace } from '../../shared/plan-place.ts';
+import { OneOfField } from '../../shared/one-of-field.ts';
 
 const usualLevels: readonly Choice[] = [
   { value: '-3', label: '-3 dB (half power)' },
@@ -29,7 +31,7 @@ const usualLevels: readonly Choice[] = [
 /** One transducer of the boat: what it is, where its face lies, when it transmits. */
 @Component({
   selector: 'gk-transducer-editor',
-  imports: [PlanPlace, ChoiceField, ComputedNumber, QuantityField, TextField, TickField],
+  imports: [ButtonDirective, ChoiceField, ComputedNumber, OneOfField, PlanPlace, QuantityField, TextField, TickField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let it = transducer();
@@ -81,15 +83,12 @@ const usualLevels: readonly Choice[] = [
     @for (beam of it.beams; track $index) {
       <div class="fields beam">
         @if (it.beams.length > 1) {
-          <label class="shown"
-            ><input
-              type="radio"
-              [name]="'working-' + id()"
-              [checked]="it.workingBeam === $index"
-              (change)="set({ workingBeam: $index })"
-            />
-            drawn</label
-          >
+          <gk-one-of-field
+            label="drawn"
+            [name]="'working-' + id()"
+            [chosen]="it.workingBeam === $index"
+            (picked)="set({ workingBeam: $index })"
+          />
         }
         <gk-quantity-field
           [fieldId]="'beam-frequency-' + id() + '-' + $index"
@@ -136,8 +135,10 @@ const usualLevels: readonly Choice[] = [
       }
     </fieldset>
     <div class="row">
-      <button type="button" class="action risky" (click)="remove()">Take {{ it.name }} off the boat</button>
-      <button type="button" class="plain" (click)="closed.emit()">Done</button>
+      <button type="button" pButton severity="danger" outlined (click)="remove()">
+        Take {{ it.name }} off the boat
+      </button>
+      <button type="button" pButton text (click)="closed.emit()">Done</button>
     </div>
   `,
   styles: `

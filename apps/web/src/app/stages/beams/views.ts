@@ -21,12 +21,12 @@ export const beamsViews: StageViews = {
     {
       name: 'fish',
       theme: 'shop',
-      press: ['#tab-fish-and-slope', 'gk-scene-view .action.chief'],
+      press: ['[data-tab="fish and slope"]', '#put-fish'],
     },
     {
       name: 'mark',
       theme: 'shop',
-      press: ['#tab-where-is-it'],
+      press: ['[data-tab="where is it"]'],
       choose: [
         ['.beam:nth-of-type(1) select', 'strong'],
         ['.beam:nth-of-type(2) select', 'not at all'],
@@ -35,10 +35,10 @@ export const beamsViews: StageViews = {
     {
       name: 'drill',
       theme: 'sun',
-      press: ['#tab-drill', '#drill-start', '#drill-score'],
+      press: ['[data-tab=drill]', '#drill-start', '#drill-score'],
     },
-    { name: 'advice', theme: 'shop', press: ['#tab-advice', '#place-0'] },
-    { name: 'reach', theme: 'shop', press: ['#tab-reach'] },
-    { name: 'cone', theme: 'shop', press: ['#tab-cone-or-frequency'] },
+    { name: 'advice', theme: 'shop', press: ['[data-tab=advice]', '#place-0'] },
+    { name: 'reach', theme: 'shop', press: ['[data-tab=reach]'] },
+    { name: 'cone', theme: 'shop', press: ['[data-tab="cone or frequency"]'] },
   ],
 };

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
 import { inOrder } from '@grey-keel/core';
 import { boatSchema, loadingSchema, type Boat, type Loading } from '@grey-keel/model';
+import { ButtonDirective } from 'primeng/button';
 import { newId } from '../../state/open-plan.ts';
 import { focusField } from './focus-field.ts';
 import { openBoat } from '../open-boat.ts';
@@ -10,7 +11,7 @@ import { PlanPlace } from '../../shared/plan-place.ts';
 /** What the boat is, and how deep it floats when it is loaded. */
 @Component({
   selector: 'gk-boat-section',
-  imports: [PlanFields, PlanPlace],
+  imports: [ButtonDirective, PlanFields, PlanPlace],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let it = plan();
@@ -43,7 +44,8 @@ import { PlanPlace } from '../../shared/plan-place.ts';
           />
           <button
             type="button"
-            class="plain"
+            pButton
+            text
             (click)="edits.edit('remove ' + entry[1].name, { type: 'putLoading', id: entry[0], loading: null })"
             [attr.aria-label]="'Remove loading ' + entry[1].name"
           >
@@ -51,7 +53,14 @@ import { PlanPlace } from '../../shared/plan-place.ts';
           </button>
         </div>
       }
-      <button type="button" class="action" id="add-loading" [gkPlace]="['loadings']" (click)="addLoading()">
+      <button
+        type="button"
+        pButton
+        severity="secondary"
+        id="add-loading"
+        [gkPlace]="['loadings']"
+        (click)="addLoading()"
+      >
         Add a loading
       </button>
       @if (it.boat.hullMaterial === 'cored composite') {

@@ -4,7 +4,7 @@ import { stageHarness } from '../../testing/stage-harness.ts';
 import { BriefPage } from './brief-page.ts';
 
 describe('the brief', () => {
-  const { store, plan, page, write, press, text } = stageHarness();
+  const { store, plan, page, write, press, choose, text } = stageHarness();
 
   it('keeps each field as it is left, as one edit', async () => {
     const root = await page(BriefPage);
@@ -27,9 +27,7 @@ describe('the brief', () => {
       Object.keys(plan().stations).length,
       Object.keys(plan().sought).length,
     ]).toEqual([2, 1, 1]);
-    const kind = root.querySelector<HTMLSelectElement>('#water-kind-pool');
-    if (kind) kind.value = 'salt';
-    kind?.dispatchEvent(new Event('change'));
+    await choose(root, '#water-kind-pool', 'salt');
     expect(plan().waters['pool']?.salinityPpt).toBe(35);
     await press(root, '[aria-label="Remove water Testing Pool"]');
     expect(plan().waters['pool']).toBeUndefined();

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
 import { inOrder } from '@grey-keel/core';
 import { bottoms, soughtSchema, type Sought } from '@grey-keel/model';
+import { ButtonDirective } from 'primeng/button';
 import { ChoiceField, choicesOf } from '../../shared/choice-field.ts';
 import { QuantityField } from '../../shared/quantity-field.ts';
 import { TextField } from '../../shared/text-field.ts';
@@ -12,7 +13,7 @@ import { PlanPlace } from '../../shared/plan-place.ts';
 /** The fish or things that are sought, and where they stand. */
 @Component({
   selector: 'gk-sought-section',
-  imports: [PlanPlace, ChoiceField, QuantityField, TextField],
+  imports: [ButtonDirective, ChoiceField, PlanPlace, QuantityField, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet" aria-labelledby="sought-title">
@@ -57,7 +58,8 @@ import { PlanPlace } from '../../shared/plan-place.ts';
           />
           <button
             type="button"
-            class="plain"
+            pButton
+            text
             (click)="edits.edit('remove ' + entry[1].name, { type: 'removeSought', id: entry[0] })"
             [attr.aria-label]="'Remove ' + entry[1].name"
           >
@@ -65,7 +67,7 @@ import { PlanPlace } from '../../shared/plan-place.ts';
           </button>
         </div>
       }
-      <button type="button" class="action" id="add-sought" [gkPlace]="['sought']" (click)="addSought()">
+      <button type="button" pButton severity="secondary" id="add-sought" [gkPlace]="['sought']" (click)="addSought()">
         Add what is sought
       </button>
     </section>

@@ -1,11 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
 import { inOrder } from '@grey-keel/core';
 import { waterSchema, type Water } from '@grey-keel/model';
+import { ButtonDirective } from 'primeng/button';
 import { newId } from '../../state/open-plan.ts';
 import { focusField } from './focus-field.ts';
 import { openBoat } from '../open-boat.ts';
 import { PlanFields } from '../../shared/plan-fields.ts';
 import { PlanPlace } from '../../shared/plan-place.ts';
+import { OneOfField } from '../../shared/one-of-field.ts';
 
 /** What a new water starts from, by kind: only the salt is known beforehand. */
 const saltOf: Record<Water['kind'], number> = { fresh: 0, brackish: 10, salt: 35 };
@@ -13,7 +15,7 @@ const saltOf: Record<Water['kind'], number> = { fresh: 0, brackish: 10, salt: 35
 /** The waters the boat works in: their salt, temperatures and depths. */
 @Component({
   selector: 'gk-waters-section',
-  imports: [PlanFields, PlanPlace],
+  imports: [ButtonDirective, OneOfField, PlanFields, PlanPlace],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let it = plan();
@@ -21,15 +23,12 @@ const saltOf: Record<Water['kind'], number> = { fresh: 0, brackish: 10, salt: 35
       <h2 id="waters-title">Waters</h2>
       @for (entry of waters(); track entry[0]) {
         <div class="fields item">
-          <label class="works"
-            ><input
-              type="radio"
-              name="working-water"
-              [checked]="it.working.waterId === entry[0]"
-              (change)="edits.edit('work in ' + entry[1].name, { type: 'workIn', waterId: entry[0] })"
-            />
-            works here</label
-          >
+          <gk-one-of-field
+            label="works here"
+            name="working-water"
+            [chosen]="it.working.waterId === entry[0]"
+            (picked)="edits.edit('work in ' + entry[1].name, { type: 'workIn', waterId: entry[0] })"
+          />
           <gk-plan-fields
             [of]="entry[1]"
             [shape]="water"
@@ -41,7 +40,8 @@ const saltOf: Record<Water['kind'], number> = { fresh: 0, brackish: 10, salt: 35
           />
           <button
             type="button"
-            class="plain"
+            pButton
+            text
             (click)="edits.edit('remove ' + entry[1].name, { type: 'removeWater', id: entry[0] })"
             [attr.aria-label]="'Remove water ' + entry[1].name"
           >
@@ -53,7 +53,7 @@ const saltOf: Record<Water['kind'], number> = { fresh: 0, brackish: 10, salt: 35
           No water yet. Its salt and temperature set the speed of sound, its depths what the sonar must reach.
         </p>
       }
-      <button type="button" class="action" id="add-water" [gkPlace]="['waters']" (click)="addWater()">
+      <button type="button" pButton severity="secondary" id="add-water" [gkPlace]="['waters']" (click)="addWater()">
         Add a water
       </button>
     </section>

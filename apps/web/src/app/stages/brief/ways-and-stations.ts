@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
 import { inOrder } from '@grey-keel/core';
 import { stationSchema, waysOfWorking, type Station, type Way } from '@grey-keel/model';
+import { ButtonDirective } from 'primeng/button';
 import { TickField } from '../../shared/tick-field.ts';
 import { newId } from '../../state/open-plan.ts';
 import { focusField } from './focus-field.ts';
@@ -11,7 +12,7 @@ import { PlanPlace } from '../../shared/plan-place.ts';
 /** How the boat is worked, and where it is worked from. */
 @Component({
   selector: 'gk-ways-and-stations',
-  imports: [PlanFields, PlanPlace, TickField],
+  imports: [ButtonDirective, PlanFields, PlanPlace, TickField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let it = plan();
@@ -36,7 +37,8 @@ import { PlanPlace } from '../../shared/plan-place.ts';
           />
           <button
             type="button"
-            class="plain"
+            pButton
+            text
             (click)="edits.edit('remove ' + entry[1].name, { type: 'removeStation', id: entry[0] })"
             [attr.aria-label]="'Remove station ' + entry[1].name"
           >
@@ -44,7 +46,14 @@ import { PlanPlace } from '../../shared/plan-place.ts';
           </button>
         </div>
       }
-      <button type="button" class="action" id="add-station" [gkPlace]="['stations']" (click)="addStation()">
+      <button
+        type="button"
+        pButton
+        severity="secondary"
+        id="add-station"
+        [gkPlace]="['stations']"
+        (click)="addStation()"
+      >
         Add a station
       </button>
     </section>

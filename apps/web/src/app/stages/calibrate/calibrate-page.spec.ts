@@ -51,7 +51,7 @@ describe('the calibration', () => {
     const root = await page(CalibratePage);
     await choose(root, '#reading-set-to-a-wide', 'fresh');
     for (const lead of ['5', '9', '12']) await record(root, lead, String(Number(lead) - 0.4));
-    await press(root, '#result .chief');
+    await press(root, '#result .p-button');
     expect(text(root, '[data-sounder="a-wide"]')).toContain('fresh');
     store().dispatch(
       boatEvents.edited({

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
 import { type DepthOffsetAnswer, entryDoubts, measuredOffset, offsetAtGrounding } from '@grey-keel/core';
 import { enteredOffsetSchema } from '@grey-keel/model';
+import { ButtonDirective } from 'primeng/button';
 import { FigurePipe, SentencePipe } from '../../shared/figure-pipe.ts';
 import { TextField } from '../../shared/text-field.ts';
 import { openBoat } from '../open-boat.ts';
@@ -14,7 +15,7 @@ export interface Entering {
 /** The step from a worked-out offset to one that is in the display: what speaks against it, and why it is entered anyway. */
 @Component({
   selector: 'gk-enter-offset',
-  imports: [FigurePipe, SentencePipe, TextField],
+  imports: [ButtonDirective, FigurePipe, SentencePipe, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (holdsM(); as holds) {
@@ -24,7 +25,8 @@ export interface Entering {
       </p>
       <button
         type="button"
-        class="action"
+        pButton
+        severity="secondary"
         id="enter-grounding"
         (click)="entered.emit({ offsetM: holds, reason: null })"
         [disabled]="standing().state === 'fresh' && isHeld(holds)"
@@ -48,7 +50,7 @@ export interface Entering {
     }
     <button
       type="button"
-      class="action chief"
+      pButton
       id="enter-offset"
       (click)="entered.emit({ offsetM: answer().offsetM, reason: doubts().length ? reason() : null })"
       [disabled]="standing().state === 'fresh' || (doubts().length > 0 && reason() === '')"

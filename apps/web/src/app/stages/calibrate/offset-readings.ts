@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, signal } from '@angular/core';
 import { conditionsOfFirstReading, removesFrom } from '@grey-keel/core';
 import { depthPairSchema, type DepthPair } from '@grey-keel/model';
+import { ButtonDirective } from 'primeng/button';
 import { TimesIcon } from 'primeng/icons/times';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
@@ -16,7 +17,7 @@ const blank: DepthPair = { leadLineM: null, displayedM: null, leftOut: false };
 /** The lead-line readings of one transducer, with a line for the next, and what they were taken in. */
 @Component({
   selector: 'gk-offset-readings',
-  imports: [ComputedNumber, FigurePipe, QuantityField, ReadingConditions, TimesIcon, Wide],
+  imports: [ButtonDirective, ComputedNumber, FigurePipe, QuantityField, ReadingConditions, TimesIcon, Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet" aria-labelledby="readings-title">
@@ -79,7 +80,9 @@ const blank: DepthPair = { leadLineM: null, displayedM: null, leftOut: false };
                   @if (row.recorded) {
                     <button
                       type="button"
-                      class="plain small"
+                      pButton
+                      text
+                      class="small"
                       (click)="write(row, { leftOut: !row.pair.leftOut })"
                       [attr.aria-label]="(row.pair.leftOut ? 'Take back reading ' : 'Leave out reading ') + row.place"
                     >
@@ -87,7 +90,9 @@ const blank: DepthPair = { leadLineM: null, displayedM: null, leftOut: false };
                     </button>
                     <button
                       type="button"
-                      class="plain small"
+                      pButton
+                      text
+                      class="small"
                       (click)="remove(row)"
                       [attr.aria-label]="'Remove reading ' + row.place"
                     >
@@ -119,7 +124,7 @@ const blank: DepthPair = { leadLineM: null, displayedM: null, leftOut: false };
       width: 86px;
       margin-left: auto;
     }
-    .acts .plain {
+    .acts .p-button {
       vertical-align: middle;
       padding: 0 2px;
       min-width: 30px;

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
 import { inOrder } from '@grey-keel/core';
 import { batterySchema, chemistries, type Battery } from '@grey-keel/model';
+import { ButtonDirective } from 'primeng/button';
 import { ChoiceField, choicesOf } from '../../shared/choice-field.ts';
 import { PlanFields } from '../../shared/plan-fields.ts';
 import { TextField } from '../../shared/text-field.ts';
@@ -22,7 +23,7 @@ const usualBattery: Battery = {
 /** The batteries of the boat, each with what its day is calculated from. */
 @Component({
   selector: 'gk-battery-list',
-  imports: [PlanFields, PlanPlace, ChoiceField, TextField],
+  imports: [ButtonDirective, ChoiceField, PlanFields, PlanPlace, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet" aria-labelledby="batteries-title">
@@ -68,12 +69,19 @@ const usualBattery: Battery = {
             [one]="entry[0]"
             (changed)="setBattery(entry[0], $event)"
           />
-          <button type="button" class="plain" (click)="removeBattery(entry[0], entry[1].name)">
+          <button type="button" pButton text (click)="removeBattery(entry[0], entry[1].name)">
             Remove {{ entry[1].name }}
           </button>
         </div>
       }
-      <button type="button" class="action" id="add-battery" [gkPlace]="['power', 'batteries']" (click)="addBattery()">
+      <button
+        type="button"
+        pButton
+        severity="secondary"
+        id="add-battery"
+        [gkPlace]="['power', 'batteries']"
+        (click)="addBattery()"
+      >
         Add a battery
       </button>
     </section>

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
 import { circuitStanding, inOrder } from '@grey-keel/core';
 import { type Circuit, circuitSchema, conductors, gauges, insulationRatingsC, type Load } from '@grey-keel/model';
+import { ButtonDirective } from 'primeng/button';
 import { ChoiceField, choicesOf } from '../../shared/choice-field.ts';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
@@ -14,7 +15,7 @@ import { LoadFields, usualLoad } from './load-fields.ts';
 /** The circuits of the boat: wire, fuse, what they lose, and what hangs on them. */
 @Component({
   selector: 'gk-circuit-list',
-  imports: [LoadFields, PlanPlace, ChoiceField, ComputedNumber, FigurePipe, QuantityField, TextField],
+  imports: [ButtonDirective, ChoiceField, ComputedNumber, FigurePipe, LoadFields, PlanPlace, QuantityField, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet" aria-labelledby="circuits-title">
@@ -131,8 +132,8 @@ import { LoadFields, usualLoad } from './load-fields.ts';
             <gk-load-fields [circuitId]="it.id" [circuitName]="it.circuit.name" [loadId]="load[0]" [load]="load[1]" />
           }
           <div class="row">
-            <button type="button" class="action" (click)="addLoad(it.id)">Hang another load on it</button>
-            <button type="button" class="plain" (click)="removeCircuit(it.id, it.circuit.name)">
+            <button type="button" pButton severity="secondary" (click)="addLoad(it.id)">Hang another load on it</button>
+            <button type="button" pButton text (click)="removeCircuit(it.id, it.circuit.name)">
               Remove {{ it.circuit.name }}
             </button>
           </div>
@@ -140,7 +141,14 @@ import { LoadFields, usualLoad } from './load-fields.ts';
       } @empty {
         <p class="faint">None yet. A circuit is one pair of wires from a battery, with its fuse.</p>
       }
-      <button type="button" class="action" id="circuit-add" [gkPlace]="['power', 'circuits']" (click)="addCircuit()">
+      <button
+        type="button"
+        pButton
+        severity="secondary"
+        id="circuit-add"
+        [gkPlace]="['power', 'circuits']"
+        (click)="addCircuit()"
+      >
         Add a circuit
       </button>
       <p class="small faint">

@@ -79,7 +79,7 @@ describe('the fit', () => {
     expect(plan().equipment[id]?.kind).toBe('heading sensor');
     await write(root, `#equipment-name-${id}`, 'Compass');
     expect(plan().equipment[id]?.name).toBe('Compass');
-    await press(root, '.action.risky');
+    await press(root, '.p-button-danger');
     expect(plan().equipment[id]).toBeUndefined();
     expect(text(root, 'gk-to-do-list')).not.toContain('put the screen');
     root.remove();
@@ -87,7 +87,7 @@ describe('the fit', () => {
 
   it('calculates a circuit as it is typed and the day of its battery', async () => {
     const root = await page(FitPage, withFit());
-    await press(root, '#tab-power');
+    await press(root, '[data-tab=power]');
     expect(root.textContent).toContain('Add a battery');
     await press(root, '#add-battery');
     await press(root, '#circuit-add');
@@ -125,7 +125,7 @@ describe('the network', () => {
 
   it('connects by list: a plug that is not named takes a free socket, and what does not fit is marked', async () => {
     const root = await page(FitPage, withFit());
-    await press(root, '#tab-network');
+    await press(root, '[data-tab=network]');
     await press(root, '#add-socket-helm');
     await write(root, '#socket-helm-0', 'round S');
     await choose(root, '#socket-at-once-helm-0', '2');
@@ -174,7 +174,7 @@ describe('the network', () => {
   it('connects by dragging a transducer onto a display', async () => {
     const root = await page(FitPage, withFit());
     document.body.append(root);
-    await press(root, '#tab-network');
+    await press(root, '[data-tab=network]');
     const nodes = await laid(root);
     const middle = (id: string) => {
       const box = nodes.find((node) => node.getAttribute('data-node') === id)!.getBoundingClientRect();
@@ -203,7 +203,7 @@ describe('the network', () => {
     );
     const root = await page(FitPage, { ...start, equipment, network: { ...start.network, devices } });
     document.body.append(root);
-    await press(root, '#tab-network');
+    await press(root, '[data-tab=network]');
     const boxes = (await laid(root)).map((node) => node.querySelector('rect')!.getBoundingClientRect());
     expect(boxes.length).toBe(34);
     for (const [i, a] of boxes.entries())
@@ -222,7 +222,7 @@ describe('the network', () => {
         links: { 'a-wide': { to: 'helm', plug: 'round S', adapterDisables: null, cableM: 6 } },
       },
     });
-    await press(root, '#tab-sheets');
+    await press(root, '[data-tab=sheets]');
     expect(text(root, 'table[aria-labelledby="sheet-cables"] tbody tr')).toBe(
       'Transducer cableWide 190Helmround S6.0 m',
     );
@@ -245,7 +245,7 @@ describe('who transmits when', () => {
       transmitsIn: { trolling: true } as const,
     };
     const root = await page(FitPage, { ...start, transducers: { ...start.transducers, 'b-narrow': other } });
-    await press(root, '#tab-who-transmits');
+    await press(root, '[data-tab="who transmits"]');
     expect(text(root, '.disturbs')).toBe('disturbs it');
     expect(root.querySelectorAll('td.loud').length).toBe(2);
     expect(text(root, '.advice')).toContain('Other 190 works at 95 kHz.');

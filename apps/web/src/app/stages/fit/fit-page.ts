@@ -24,24 +24,25 @@ const viewOf = (target: Target): FitTab => {
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <gk-to-do-list [items]="toDo()" />
-    <gk-stage-tabs label="Ways of looking at the fit" [views]="views" [(chosen)]="view" />
-    @switch (view()) {
-      @case ('power') {
-        <gk-power-view />
+    <gk-stage-tabs label="Ways of looking at the fit" [views]="views" [(chosen)]="view">
+      @switch (view()) {
+        @case ('power') {
+          <gk-power-view />
+        }
+        @case ('network') {
+          <gk-network-view />
+        }
+        @case ('sheets') {
+          <gk-sheets-view />
+        }
+        @case ('who transmits') {
+          <gk-transmit-view />
+        }
+        @default {
+          <gk-hull-view [wanted]="wanted()" />
+        }
       }
-      @case ('network') {
-        <gk-network-view />
-      }
-      @case ('sheets') {
-        <gk-sheets-view />
-      }
-      @case ('who transmits') {
-        <gk-transmit-view />
-      }
-      @default {
-        <gk-hull-view [wanted]="wanted()" />
-      }
-    }
+    </gk-stage-tabs>
     <p class="caution" role="note">
       Engine off and propeller clear before anyone leans over the transom. Haul out to drill; seal a cored hull to the
       core; bond metal fittings as the yard says. Fuse at the positive post; ignition-protected parts where petrol is;

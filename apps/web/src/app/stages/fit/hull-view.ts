@@ -9,6 +9,7 @@ import {
   placeRules,
 } from '@grey-keel/core';
 import { boatSchema, type Boat, type Target } from '@grey-keel/model';
+import { ButtonDirective } from 'primeng/button';
 import { FigurePipe, SentencePipe } from '../../shared/figure-pipe.ts';
 import { TurnByTurn } from '../../shared/turn-by-turn.ts';
 import { openBoat } from '../open-boat.ts';
@@ -22,7 +23,7 @@ import { PlanPlace } from '../../shared/plan-place.ts';
 /** The hull with everything on it, what its places break, and what is known of the thing that is looked at. */
 @Component({
   selector: 'gk-hull-view',
-  imports: [FigurePipe, HullDrawing, PlanFields, PlanPlace, SentencePipe, ThingForm, ThingsList],
+  imports: [ButtonDirective, FigurePipe, HullDrawing, PlanFields, PlanPlace, SentencePipe, ThingForm, ThingsList],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet" aria-labelledby="hull-title">
@@ -63,7 +64,14 @@ import { PlanPlace } from '../../shared/plan-place.ts';
         }
       </ul>
       @if (changed().length) {
-        <button type="button" class="action" id="confirm-places" [gkPlace]="['fittedHull']" (click)="confirm()">
+        <button
+          type="button"
+          pButton
+          severity="secondary"
+          id="confirm-places"
+          [gkPlace]="['fittedHull']"
+          (click)="confirm()"
+        >
           The places are right on the hull as it is now
         </button>
       }

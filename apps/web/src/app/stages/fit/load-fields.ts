@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { devicesOf } from '@grey-keel/core';
 import { type Load, loadSchema, waysOfWorking, type Way } from '@grey-keel/model';
+import { ButtonDirective } from 'primeng/button';
 import { ChoiceField } from '../../shared/choice-field.ts';
 import { PlanFields } from '../../shared/plan-fields.ts';
 import { TextField } from '../../shared/text-field.ts';
@@ -12,7 +13,7 @@ export const usualLoad: Load = { name: 'Display', currentA: 3, lowestV: 10, high
 /** One load of a circuit: what it is, what it draws and bears, and when it runs. */
 @Component({
   selector: 'gk-load-fields',
-  imports: [ChoiceField, PlanFields, TextField, TickField],
+  imports: [ButtonDirective, ChoiceField, PlanFields, TextField, TickField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="load" role="group" [attr.aria-label]="load().name + ' on ' + circuitName()">
@@ -49,7 +50,7 @@ export const usualLoad: Load = { name: 'Display', currentA: 3, lowestV: 10, high
             (changed)="runs(way, $event)"
           />
         }
-        <button type="button" class="plain" (click)="put(null, 'remove ' + load().name)">
+        <button type="button" pButton text (click)="put(null, 'remove ' + load().name)">
           Remove<span class="hidden-label"> {{ load().name }} from {{ circuitName() }}</span>
         </button>
       </div>
@@ -71,7 +72,7 @@ export const usualLoad: Load = { name: 'Display', currentA: 3, lowestV: 10, high
       align-items: center;
       gap: 0 16px;
     }
-    .ways .plain {
+    .ways .p-button {
       margin-left: auto;
     }
     @media (max-width: 900px) {

@@ -19,6 +19,7 @@ import {
   type Socket,
 } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
+import { ButtonDirective } from 'primeng/button';
 import { ChoiceField } from '../../shared/choice-field.ts';
 import { QuantityField } from '../../shared/quantity-field.ts';
 import { TextField } from '../../shared/text-field.ts';
@@ -34,7 +35,17 @@ import { Fold } from '../../shared/fold.ts';
 /** The wiring of sonars and sensors: the diagram, and the lists it is made from. */
 @Component({
   selector: 'gk-network-view',
-  imports: [Fold, PlanFields, ChoiceField, NetworkDiagram, QuantityField, SocketList, TextField, TickField],
+  imports: [
+    ButtonDirective,
+    ChoiceField,
+    Fold,
+    NetworkDiagram,
+    PlanFields,
+    QuantityField,
+    SocketList,
+    TextField,
+    TickField,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet" aria-labelledby="wiring-title">
@@ -158,7 +169,8 @@ import { Fold } from '../../shared/fold.ts';
               @if (it.sheet.length) {
                 <button
                   type="button"
-                  class="plain"
+                  pButton
+                  text
                   [id]="'device-sheet-' + it.id"
                   (click)="set(it.id, it.name, { sockets: it.sheet })"
                 >

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { wiringSheets, type SheetTable } from '@grey-keel/core';
+import { ButtonDirective } from 'primeng/button';
 import { fileNameOf, saveFile } from '../../shared/save-file.ts';
 import { Wide } from '../../shared/wide.ts';
 import { openBoat } from '../open-boat.ts';
@@ -8,14 +9,14 @@ import { Printing } from '../printing.ts';
 /** What an installer takes along: circuits, cables and parts, sources; on the screen, as PDF and as CSV. */
 @Component({
   selector: 'gk-sheets-view',
-  imports: [Wide],
+  imports: [ButtonDirective, Wide],
   providers: [Printing],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet row" aria-label="Printing">
       <button
         type="button"
-        class="action chief"
+        pButton
         id="wiring-a4"
         [disabled]="printing.busy()"
         (click)="printing.sheet('wiring', 'A4')"
@@ -24,7 +25,8 @@ import { Printing } from '../printing.ts';
       </button>
       <button
         type="button"
-        class="action"
+        pButton
+        severity="secondary"
         id="wiring-letter"
         [disabled]="printing.busy()"
         (click)="printing.sheet('wiring', 'LETTER')"
@@ -59,7 +61,7 @@ import { Printing } from '../printing.ts';
               </tbody>
             </table>
           </div>
-          <button type="button" class="plain" [id]="'csv-' + table.id" (click)="csv(table)">
+          <button type="button" pButton text [id]="'csv-' + table.id" (click)="csv(table)">
             {{ table.title }} as CSV
           </button>
         } @else {

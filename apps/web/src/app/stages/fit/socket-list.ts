@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { socketOf } from '@grey-keel/core';
 import { mostSockets, socketSchema, sonarKinds, type NamedSocket, type Socket } from '@grey-keel/model';
+import { ButtonDirective } from 'primeng/button';
 import { ChoiceField, choicesOf } from '../../shared/choice-field.ts';
 import { TextField } from '../../shared/text-field.ts';
 import { TickField } from '../../shared/tick-field.ts';
@@ -8,7 +9,7 @@ import { TickField } from '../../shared/tick-field.ts';
 /** The sockets of a device, one a line: the plug each takes, the sonars it drives, and how many at once. */
 @Component({
   selector: 'gk-socket-list',
-  imports: [ChoiceField, TextField, TickField],
+  imports: [ButtonDirective, ChoiceField, TextField, TickField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @for (socket of list(); track $index; let i = $index) {
@@ -37,14 +38,15 @@ import { TickField } from '../../shared/tick-field.ts';
           [choices]="counts"
           (changed)="set(i, { atOnce: +$event })"
         />
-        <button type="button" class="plain" (click)="remove(i)">
+        <button type="button" pButton text (click)="remove(i)">
           Remove<span class="hidden-label"> socket {{ i + 1 }} of {{ of() }}</span>
         </button>
       </div>
     }
     <button
       type="button"
-      class="plain"
+      pButton
+      text
       [id]="'add-socket-' + deviceId()"
       [disabled]="list().length >= most"
       (click)="changed.emit([...list(), { plug: 'new plug', drives: [...kinds], atOnce: 1 }])"

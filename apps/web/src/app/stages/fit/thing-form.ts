@@ -14,6 +14,7 @@ import {
   transducerSchema,
   type WaySet,
 } from '@grey-keel/model';
+import { ButtonDirective } from 'primeng/button';
 import { ChoiceField, choicesOf } from '../../shared/choice-field.ts';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
@@ -27,7 +28,7 @@ import { type FittedThing, placing } from './fitted-things.ts';
 /** What is known of one thing on the boat, typed: where it is, what it is, when it is down. */
 @Component({
   selector: 'gk-thing-form',
-  imports: [ChoiceField, ComputedNumber, FigurePipe, LoweredIn, PlanPlace, QuantityField, TextField],
+  imports: [ButtonDirective, ChoiceField, ComputedNumber, FigurePipe, LoweredIn, PlanPlace, QuantityField, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (thing(); as it) {
@@ -71,13 +72,7 @@ import { type FittedThing, placing } from './fitted-things.ts';
             (changed)="type(it, { aboveKeelM: $event ?? at.aboveKeelM })"
           />
         } @else {
-          <button
-            type="button"
-            class="action chief"
-            [id]="'place-' + it.id"
-            [gkPlace]="placeOf(it)"
-            (click)="putDown(it)"
-          >
+          <button type="button" pButton [id]="'place-' + it.id" [gkPlace]="placeOf(it)" (click)="putDown(it)">
             Put it on the boat
           </button>
         }
@@ -166,7 +161,9 @@ import { type FittedThing, placing } from './fitted-things.ts';
         </p>
       }
       @if (piece()) {
-        <button type="button" class="action risky" (click)="removed.emit(it)">Take {{ it.name }} off</button>
+        <button type="button" pButton severity="danger" outlined (click)="removed.emit(it)">
+          Take {{ it.name }} off
+        </button>
       }
     } @else {
       <h2 id="chosen-thing">Nothing chosen</h2>
@@ -178,7 +175,7 @@ import { type FittedThing, placing } from './fitted-things.ts';
       display: block;
     }
     .fields + .fields,
-    .action.risky {
+    .p-button-danger {
       margin-top: 10px;
     }
   `,

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, input, output, signal } from '@angular/core';
 import { usualPropellers } from '@grey-keel/core';
 import { type EquipmentKind, equipmentKinds } from '@grey-keel/model';
+import { ButtonDirective } from 'primeng/button';
 import { ChoiceField, choicesOf } from '../../shared/choice-field.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
 import { PlanPlace } from '../../shared/plan-place.ts';
@@ -27,7 +28,7 @@ const usual: Readonly<Record<EquipmentKind, readonly [along: number, across: num
 /** Everything that has a place, in the order of its number in the drawing, and the next thing that is put aboard. */
 @Component({
   selector: 'gk-things-list',
-  imports: [ChoiceField, FigurePipe, PlanPlace, Wide],
+  imports: [ButtonDirective, ChoiceField, FigurePipe, PlanPlace, Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet" aria-labelledby="things-title">
@@ -51,7 +52,8 @@ const usual: Readonly<Record<EquipmentKind, readonly [along: number, across: num
                 <td class="left">
                   <button
                     type="button"
-                    class="plain"
+                    pButton
+                    text
                     [id]="'thing-' + thing.key"
                     [attr.aria-pressed]="thing.key === chosen()"
                     (click)="chose.emit(thing.key)"
@@ -86,7 +88,7 @@ const usual: Readonly<Record<EquipmentKind, readonly [along: number, across: num
           [choices]="kinds"
           (changed)="newKind.set($event)"
         />
-        <button type="button" class="action" id="add-equipment" [gkPlace]="['equipment']" (click)="add()">
+        <button type="button" pButton severity="secondary" id="add-equipment" [gkPlace]="['equipment']" (click)="add()">
           Add it
         </button>
       </div>
@@ -102,7 +104,7 @@ const usual: Readonly<Record<EquipmentKind, readonly [along: number, across: num
     tr.chosen {
       background: var(--water-wash);
     }
-    td .plain {
+    td .p-button {
       padding: 0;
       min-width: 0;
       margin-right: 8px;

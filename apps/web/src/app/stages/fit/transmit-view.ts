@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
 import { disturbancesIn, disturbsDb, inOrder, quietPlan } from '@grey-keel/core';
 import { waysOfWorking, type Way } from '@grey-keel/model';
+import { ButtonDirective } from 'primeng/button';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
 import { openBoat } from '../open-boat.ts';
@@ -11,7 +12,7 @@ import { Wide } from '../../shared/wide.ts';
 /** Who transmits in which way of working, who is heard by whom, and the least that would quiet them. */
 @Component({
   selector: 'gk-transmit-view',
-  imports: [ComputedNumber, FigurePipe, TickField, Wide],
+  imports: [ButtonDirective, ComputedNumber, FigurePipe, TickField, Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet" aria-labelledby="who-title">
@@ -116,7 +117,7 @@ import { Wide } from '../../shared/wide.ts';
               <span class="step">{{ one }}.</span>
             }
           </p>
-          <button type="button" class="action chief" id="quieten" (click)="quieten()">Do that</button>
+          <button type="button" pButton id="quieten" (click)="quieten()">Do that</button>
         </div>
       }
     </section>

@@ -8,7 +8,7 @@ export const fitViews: StageViews = {
   tabs: fitTabs,
   pictures: [
     { name: 'fit', theme: 'shop', press: [] },
-    { name: 'power', theme: 'shop', press: ['#tab-power'] },
-    { name: 'network', theme: 'night', press: ['#tab-network'] },
+    { name: 'power', theme: 'shop', press: ['[data-tab=power]'] },
+    { name: 'network', theme: 'night', press: ['[data-tab=network]'] },
   ],
 };

@@ -10,6 +10,7 @@ import {
   sectionAt,
 } from '@grey-keel/core';
 import { Store } from '@ngrx/store';
+import { ButtonDirective } from 'primeng/button';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe, SentencePipe } from '../../shared/figure-pipe.ts';
 import { newId } from '../../state/open-plan.ts';
@@ -22,10 +23,23 @@ import { CardSection } from './card-section.ts';
 import { StationCard } from './station-card.ts';
 import { PlanPlace } from '../../shared/plan-place.ts';
 import { Wide } from '../../shared/wide.ts';
+import type { Choice } from '../../shared/choice-field.ts';
+import { ChoiceButtons } from '../../shared/choice-buttons.ts';
 
 @Component({
   selector: 'gk-handover-page',
-  imports: [PlanPlace, CardSection, ComputedNumber, FigurePipe, RouterLink, SentencePipe, StationCard, Wide],
+  imports: [
+    ButtonDirective,
+    CardSection,
+    ChoiceButtons,
+    ComputedNumber,
+    FigurePipe,
+    PlanPlace,
+    RouterLink,
+    SentencePipe,
+    StationCard,
+    Wide,
+  ],
   providers: [Printing],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
@@ -33,7 +47,7 @@ import { Wide } from '../../shared/wide.ts';
     <div class="row bar">
       <button
         type="button"
-        class="action chief"
+        pButton
         id="print-card"
         [gkPlace]="['cards']"
         [disabled]="printing.busy()"
@@ -43,22 +57,23 @@ import { Wide } from '../../shared/wide.ts';
       </button>
       <button
         type="button"
-        class="action"
+        pButton
+        severity="secondary"
         id="print-report"
         [disabled]="printing.busy()"
         (click)="printing.sheet('report', paper())"
       >
         Report as PDF
       </button>
-      <label class="small paper"
-        >Paper
-        <select id="paper" [value]="paper()" (change)="paper.set($any($event.target).value)">
-          <option value="A4">A4</option>
-          <option value="LETTER">Letter</option>
-        </select>
-      </label>
-      <button type="button" class="action" (click)="printHere()">Print</button>
-      <button type="button" class="action" [disabled]="printing.busy()" (click)="printing.bundle()">
+      <gk-choice-buttons
+        label="Paper"
+        fieldId="paper"
+        [value]="paper()"
+        [choices]="papers"
+        (changed)="paper.set($event)"
+      />
+      <button type="button" pButton severity="secondary" (click)="printHere()">Print</button>
+      <button type="button" pButton severity="secondary" [disabled]="printing.busy()" (click)="printing.bundle()">
         Bundle for another shop
       </button>
       <span class="small standing {{ standing() }}" role="status">{{ standingWords() }}</span>
@@ -222,6 +237,10 @@ export class HandoverPage {
   protected readonly cautions = cardCautions;
   protected readonly colour = seriesVariable;
   protected readonly printing = inject(Printing);
+  protected readonly papers: readonly Choice<Paper>[] = [
+    { value: 'A4', label: 'A4' },
+    { value: 'LETTER', label: 'Letter' },
+  ];
   protected readonly paper = signal<Paper>('A4');
 
   protected readonly standingWords = computed(

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { bindProposal, fittedStations, keySchools, proposeKeys, type KeySchool } from '@grey-keel/core';
 import type { FittedDisplay } from '@grey-keel/model';
+import { ButtonDirective } from 'primeng/button';
 import { openBoat } from '../open-boat.ts';
 import { KeyList } from '../../shared/key-list.ts';
 
@@ -12,7 +13,7 @@ const schoolWords: Readonly<Record<KeySchool, string>> = {
 
 @Component({
   selector: 'gk-keys-page',
-  imports: [KeyList, RouterLink],
+  imports: [ButtonDirective, KeyList, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @for (one of fitted(); track one.id) {
@@ -34,7 +35,8 @@ const schoolWords: Readonly<Record<KeySchool, string>> = {
               <div>
                 <button
                   type="button"
-                  class="action"
+                  pButton
+                  severity="secondary"
                   (click)="propose(one.id, school)"
                   [attr.aria-label]="'Propose: ' + school + ', ' + one.station.name"
                 >

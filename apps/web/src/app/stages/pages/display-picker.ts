@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import type { DisplayEntry, FittedDisplay, NamedSocket } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
+import { ButtonDirective } from 'primeng/button';
 import { ChoiceField } from '../../shared/choice-field.ts';
 import { catalogueFeature, catalogueViewEvents } from '../../state/catalogue.ts';
 
@@ -19,11 +20,11 @@ const fitted = (item: DisplayEntry, entryId: string, version: number): ChosenDis
 /** Which display stands at a station, from the shop's catalogue. */
 @Component({
   selector: 'gk-display-picker',
-  imports: [ChoiceField],
+  imports: [ButtonDirective, ChoiceField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (status() === 'failed') {
-      <p role="alert">{{ problem() }} <button type="button" class="plain" (click)="load()">Try again</button></p>
+      <p role="alert">{{ problem() }} <button type="button" pButton text (click)="load()">Try again</button></p>
     } @else {
       <gk-choice-field
         [label]="label()"

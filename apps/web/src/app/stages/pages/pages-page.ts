@@ -39,6 +39,7 @@ import {
   type View,
   type Way,
 } from '@grey-keel/model';
+import { ButtonDirective } from 'primeng/button';
 import { ChoiceField, choicesOf } from '../../shared/choice-field.ts';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
@@ -54,11 +55,12 @@ import { PageMatrix, type Cell } from './page-matrix.ts';
 import { ScreenEditor, type Chosen } from './screen-editor.ts';
 import { SuggestionList } from './suggestion-list.ts';
 import { PlanPlace } from '../../shared/plan-place.ts';
+import { TickField } from '../../shared/tick-field.ts';
 
 @Component({
   selector: 'gk-pages-page',
   imports: [
-    PlanPlace,
+    ButtonDirective,
     ChoiceField,
     ComputedNumber,
     DisplayPicker,
@@ -66,10 +68,12 @@ import { PlanPlace } from '../../shared/plan-place.ts';
     KeyList,
     LayoutGives,
     PageMatrix,
+    PlanPlace,
     QuantityField,
     ScreenEditor,
     SuggestionList,
     TextField,
+    TickField,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './pages-page.html',

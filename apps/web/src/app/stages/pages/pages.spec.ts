@@ -63,7 +63,7 @@ describe('Pages', () => {
     const root = await page(PagesPage, fitted());
     await press(root, '#cell-helm-running');
     expect(text(root, '.gap:not(button)')).toContain('No page is shown here while running');
-    await press(root, 'gk-suggestion-list button.plain');
+    await press(root, 'gk-suggestion-list button.p-button');
     const made = Object.values(plan().pages).find(({ name }) => name === 'running');
     expect(made).toEqual(jasmine.objectContaining({ place: 2, shownIn: { running: true }, stationId: 'helm' }));
 
@@ -96,7 +96,7 @@ describe('Pages', () => {
     const alone = aPage({ layout: { ...layout, bands: layout.bands.slice(0, 1) } });
     const root = await page(PagesPage, { ...fitted(), pages: { troll: alone } });
     await press(root, '.pane');
-    await press(root, '.inspector button.plain');
+    await press(root, '.inspector button.p-button-text');
     expect(text(root, '[role="alert"]')).toContain('The last pane stays');
     expect(plan().pages['troll']).toEqual(alone);
   });

@@ -1,13 +1,14 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
 import type { SuggestedLayout } from '@grey-keel/core';
 import type { FittedDisplay, Layout } from '@grey-keel/model';
+import { ButtonDirective } from 'primeng/button';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { PageDrawing } from '../../shared/page-drawing.ts';
 
 /** Layouts for a way of working, best first, each with what it gives the view it is made for. */
 @Component({
   selector: 'gk-suggestion-list',
-  imports: [ComputedNumber, PageDrawing],
+  imports: [ButtonDirective, ComputedNumber, PageDrawing],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ol>
@@ -31,7 +32,8 @@ import { PageDrawing } from '../../shared/page-drawing.ts';
             </p>
             <button
               type="button"
-              class="plain"
+              pButton
+              text
               [attr.aria-label]="use() + ', suggestion ' + ($index + 1)"
               (click)="taken.emit(one.layout)"
             >
@@ -60,7 +62,7 @@ import { PageDrawing } from '../../shared/page-drawing.ts';
     .faint {
       white-space: nowrap;
     }
-    .plain {
+    .p-button {
       padding: 0;
       text-align: left;
     }

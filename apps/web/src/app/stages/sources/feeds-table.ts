@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
 import { bestFeeds, feedChoices, inOrder, poorRank } from '@grey-keel/core';
 import { fedQuantities, type FedQuantity } from '@grey-keel/model';
+import { ButtonDirective } from 'primeng/button';
 import { ChoiceField } from '../../shared/choice-field.ts';
 import { Wide } from '../../shared/wide.ts';
 import { openBoat } from '../open-boat.ts';
@@ -8,7 +9,7 @@ import { openBoat } from '../open-boat.ts';
 /** Which source feeds each number at each station, with a second for when it fails. */
 @Component({
   selector: 'gk-feeds-table',
-  imports: [ChoiceField, Wide],
+  imports: [ButtonDirective, ChoiceField, Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (stations().length) {
@@ -56,7 +57,7 @@ import { openBoat } from '../open-boat.ts';
           </tbody>
         </table>
       </div>
-      <button type="button" class="action" id="feed-best" (click)="feedBest()">
+      <button type="button" pButton severity="secondary" id="feed-best" (click)="feedBest()">
         Fill what is empty with the best of each
       </button>
     } @else {
@@ -80,7 +81,7 @@ import { openBoat } from '../open-boat.ts';
       outline: 2px solid var(--check);
       outline-offset: -2px;
     }
-    .action {
+    .p-button {
       margin-top: 10px;
     }
   `,

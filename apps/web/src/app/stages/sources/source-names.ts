@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
 import { sourceSchema, temperatureSensors, type Source } from '@grey-keel/model';
+import { ButtonDirective } from 'primeng/button';
 import { ChoiceField, choicesOf } from '../../shared/choice-field.ts';
 import { QuantityField } from '../../shared/quantity-field.ts';
 import { TextField } from '../../shared/text-field.ts';
@@ -9,7 +10,7 @@ import { namedSources } from './named-sources.ts';
 /** Tags, types and names of everything a display can list. */
 @Component({
   selector: 'gk-source-names',
-  imports: [ChoiceField, QuantityField, TextField],
+  imports: [ButtonDirective, ChoiceField, QuantityField, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @for (it of sources(); track it.id) {
@@ -20,7 +21,9 @@ import { namedSources } from './named-sources.ts';
           @if (it.source.name !== it.suggested) {
             <button
               type="button"
-              class="plain small"
+              pButton
+              text
+              class="small"
               [id]="'name-by-rule-' + it.id"
               (click)="set(it.id, it.unit, { name: it.suggested })"
             >
@@ -30,7 +33,9 @@ import { namedSources } from './named-sources.ts';
           @if (it.source.tag && !it.source.selected) {
             <button
               type="button"
-              class="plain small"
+              pButton
+              text
+              class="small"
               [id]="'as-on-tag-' + it.id"
               (click)="set(it.id, it.unit, { selected: it.source.tag })"
             >

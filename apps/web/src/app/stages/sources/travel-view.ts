@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, linkedSignal, signal } from '@angular/core';
 import { changesWith, inOrder, whatTravels } from '@grey-keel/core';
+import { ButtonDirective } from 'primeng/button';
 import { ChoiceField, choicesOf } from '../../shared/choice-field.ts';
 import { Wide } from '../../shared/wide.ts';
 import { openBoat } from '../open-boat.ts';
@@ -7,7 +8,7 @@ import { openBoat } from '../open-boat.ts';
 /** What a change at one station changes at the others: as a table, and by turning a knob. */
 @Component({
   selector: 'gk-travel-view',
-  imports: [ChoiceField, Wide],
+  imports: [ButtonDirective, ChoiceField, Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2 id="travels-title">5 What travels, and what stays</h2>
@@ -64,7 +65,8 @@ import { openBoat } from '../open-boat.ts';
             <span class="row">
               <button
                 type="button"
-                class="action"
+                pButton
+                severity="secondary"
                 [id]="'knob-down-' + screen.id"
                 [attr.aria-label]="'Turn ' + setting() + ' down at ' + screen.name"
                 (click)="turn(screen.id, -1)"
@@ -73,7 +75,8 @@ import { openBoat } from '../open-boat.ts';
               </button>
               <button
                 type="button"
-                class="action"
+                pButton
+                severity="secondary"
                 [id]="'knob-up-' + screen.id"
                 [attr.aria-label]="'Turn ' + setting() + ' up at ' + screen.name"
                 (click)="turn(screen.id, 1)"
@@ -125,7 +128,7 @@ import { openBoat } from '../open-boat.ts';
     .screen strong {
       font-size: 24px;
     }
-    .screen .action {
+    .screen .p-button {
       min-width: 56px;
     }
   `,

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, input } from '@angular/co
 import { formatFigure, type WhichFrequencyAnswer, type WhichFrequencyQuestion } from '@grey-keel/core';
 import type { Asked } from '../../../shared/drill/drill-row.ts';
 import { FigurePipe } from '../../../shared/figure-pipe.ts';
+import { SlideField } from '../../../shared/slide-field.ts';
 import { openBoat } from '../../open-boat.ts';
 
 const lowestHz = 30_000;
@@ -10,7 +11,7 @@ const octaves = 6;
 /** The highest frequency that covers a range, asked on a slider over six octaves. */
 @Component({
   selector: 'gk-which-frequency-view',
-  imports: [FigurePipe],
+  imports: [FigurePipe, SlideField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p class="question">
@@ -19,17 +20,15 @@ const octaves = 6;
         it().temperatureC | figure: 'temperature' : units()
       }}, {{ it().salinityPpt | figure: 'salinity' : units() }}).
     </p>
-    <label for="drill-frequency" class="small faint">Frequency</label>
     <div class="row slide">
-      <input
-        id="drill-frequency"
-        type="range"
-        min="0"
-        max="1000"
+      <gk-slide-field
+        label="Frequency"
+        fieldId="drill-frequency"
+        [max]="1000"
         [value]="slid()"
-        [attr.aria-valuetext]="kHz()"
+        [words]="kHz()"
         [disabled]="asked().score() !== null"
-        (input)="slide(+$any($event.target).value)"
+        (moved)="slide($event)"
       />
       <output for="drill-frequency" class="mono large">{{ kHz() }}</output>
     </div>
@@ -42,10 +41,8 @@ const octaves = 6;
       align-items: center;
       margin-bottom: 14px;
     }
-    .slide input {
+    gk-slide-field {
       flex: 1;
-      min-height: var(--touch);
-      accent-color: var(--water);
     }
     .large {
       font-size: 22px;
@@ -59,7 +56,7 @@ export class WhichFrequencyView {
   protected readonly units = openBoat().units;
   protected readonly it = computed(() => this.asked().question);
   private readonly frequencyHz = computed(() => this.asked().answer().frequencyHz);
-  protected readonly slid = computed(() => (1000 * Math.log2(this.frequencyHz() / lowestHz)) / octaves);
+  protected readonly slid = computed(() => Math.round((1000 * Math.log2(this.frequencyHz() / lowestHz)) / octaves));
   protected readonly kHz = computed(() =>
     formatFigure({ value: this.frequencyHz(), quantity: 'frequency' }, this.units(), { decimals: 0 }),
   );

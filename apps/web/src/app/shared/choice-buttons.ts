@@ -1,0 +1,39 @@
+import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { SelectButton } from 'primeng/selectbutton';
+import type { Choice } from './choice-field.ts';
+
+/** One of a few words that all stand there to be seen. */
+@Component({
+  selector: 'gk-choice-buttons',
+  imports: [FormsModule, SelectButton],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <span [id]="fieldId() + '-label'" class="small faint">{{ label() }}</span>
+    <p-selectbutton
+      [autofocus]="false"
+      optionLabel="label"
+      optionValue="value"
+      [id]="fieldId()"
+      [allowEmpty]="false"
+      [ariaLabelledBy]="fieldId() + '-label'"
+      [options]="$any(choices())"
+      [ngModel]="value()"
+      [ngModelOptions]="{ standalone: true }"
+      (onChange)="changed.emit($event.value)"
+    />
+  `,
+  styles: `
+    :host {
+      display: grid;
+      justify-items: start;
+    }
+  `,
+})
+export class ChoiceButtons<T extends string> {
+  readonly label = input.required<string>();
+  readonly fieldId = input.required<string>();
+  readonly value = input.required<T>();
+  readonly choices = input.required<readonly Choice<T>[]>();
+  readonly changed = output<T>();
+}
