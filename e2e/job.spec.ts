@@ -17,6 +17,7 @@ import {
   makeScreens,
   slip,
   type CardFigures,
+  actOn,
 } from './support/job.ts';
 
 const minutes = 60_000;
@@ -30,7 +31,7 @@ const expectOffset = (shown: string): void => {
 describe('the whole job', () => {
   const here = inBrowser('anew', async ({ app, browser: { driver } }) => {
     await driver.get(app.address);
-    await find(driver, '#new-boat');
+    await find(driver, '#add-boat');
     await driver.executeScript(`localStorage.setItem('grey-keel-view', '{"units":"fathoms","theme":"shop"}')`);
     await driver.navigate().refresh();
     await find(driver, '[data-boat="sable-wren"]');
@@ -90,13 +91,13 @@ describe('the whole job', () => {
     await says(driver, '.bar', 'shows these figures');
     await kept(driver);
     await hands.press('gk-head-strip a[href="/"]');
-    await hands.press(`button[aria-label="Export ${jobBoat}"]`);
+    await actOn(driver, hands, jobBoat, 2);
     const bundle = await downloaded(here.browser, '.grey-keel.json');
-    await hands.press(`button[aria-label="Delete ${jobBoat}"]`);
-    await says(driver, 'main', 'was deleted');
+    await actOn(driver, hands, jobBoat, 3);
+    await says(driver, 'gk-toast', 'deleted');
     await hands.give('#bundle-file', bundle);
-    await says(driver, 'main', 'was imported');
-    await hands.press('[role="row"]:has(button[aria-label="Export ' + jobBoat + '"]) a.name');
+    await says(driver, 'gk-toast', 'was imported');
+    await hands.press('tr:has(button[aria-label="Actions for ' + jobBoat + '"]) .name a');
     await find(driver, '#boat-length');
     await hands.stage(10);
     await find(driver, 'article.card');
@@ -249,7 +250,7 @@ describe('what is brought in', () => {
         writeFileSync(path, content);
         await (await find(driver, '#bundle-file')).sendKeys(path);
         const words = await textOf(driver, '.told');
-        await pointer(driver).press('.told button:last-of-type');
+        await pointer(driver).press('.p-toast-close-button');
         await eventually(
           () => driver.findElements({ css: '.told' }),
           (left) => left.length === 0,

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { readdir } from 'node:fs/promises';
 import { join } from 'node:path';
-import type { WebDriver } from 'selenium-webdriver';
+import { Key, type WebDriver } from 'selenium-webdriver';
 import { eventually, find, textOf, type Browser } from './browser.ts';
 import type { Hands } from './hands.ts';
 
@@ -40,10 +40,22 @@ export const findingIs = (driver: WebDriver, id: string, there: boolean): Promis
     `finding ${id} ${there ? 'there' : 'gone'}`,
   );
 
+/** Does something to a boat of the fleet by the menu of its line. */
+export const actOn = async (driver: WebDriver, hands: Hands, boat: string, act: number): Promise<void> => {
+  await hands.press(`button[aria-label="Actions for ${boat}"]`);
+  const entry = `.p-menu li:nth-of-type(${act}) .p-menu-item-content`;
+  await find(driver, entry);
+  await driver
+    .actions()
+    .sendKeys(...Array.from({ length: act }, () => Key.ARROW_DOWN), Key.ENTER)
+    .perform();
+};
+
 /** Stage 1: the boat and its water. */
 export const describeBoat = async (driver: WebDriver, hands: Hands): Promise<void> => {
+  await hands.press('#add-boat');
   await hands.fill('#new-boat', jobBoat);
-  await hands.press('form button[type="submit"]');
+  await hands.press('#make-boat');
   await find(driver, '#boat-length');
   const units = await textOf(driver, '.tools button.mono');
   if (!units.startsWith('fm')) throw new Error(`The units should be fathoms by now: ${units}`);
@@ -123,7 +135,7 @@ export const calibrate = async (driver: WebDriver, hands: Hands): Promise<void> 
 /** Stages 7 and 8: a display, a page for each way of working, and six presses. */
 export const makeScreens = async (driver: WebDriver, hands: Hands): Promise<void> => {
   await hands.stage(7);
-  const picker = `#${(await (await find(driver, 'gk-display-picker select')).getAttribute('id')) ?? ''}`;
+  const picker = `#${(await (await find(driver, 'gk-display-picker [role=combobox]')).getAttribute('id')) ?? ''}`;
   const station = picker.replace('#display-', '');
   await eventually(
     () => driver.executeScript<number>('return document.querySelector(arguments[0]).options.length', picker),

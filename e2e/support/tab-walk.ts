@@ -1,7 +1,7 @@
 import { Key, type WebDriver } from 'selenium-webdriver';
 
 /** Everything a keyboard can stop at; of a group of radio buttons only the one that is chosen. */
-const stops = `[...document.querySelectorAll('a[href], button:not([disabled]), input:not([disabled]), select:not([disabled]), textarea:not([disabled]), summary, [tabindex="0"]')]
+const stops = `[...document.querySelectorAll('a[href], button:not([disabled]), input:not([disabled]), textarea:not([disabled]), summary, [tabindex="0"]')]
   .filter((one) => one.checkVisibility({ visibilityProperty: true }) && one.tabIndex >= 0)
   .filter((one) => one.type !== 'radio' || one.checked)`;
 
@@ -29,9 +29,9 @@ export const walkByTab = async (driver: WebDriver): Promise<TabWalk> => {
       const at = document.activeElement;
       if (!at || at === document.body) return { state: window.walked.size ? 'body' : 'start', name: '', thin: false };
       const name = at.tagName + ' #' + at.id + ' ' + (at.getAttribute('aria-label') ?? at.textContent.trim()).slice(0, 40);
-      // The library draws a tick's box beside the field itself, which is not seen.
-      const { outlineStyle, outlineWidth } = getComputedStyle(at.matches('.p-checkbox-input') ? at.nextElementSibling : at);
-      const field = at.matches('input, select, textarea') && !at.closest('.file');
+      // The library draws a box beside the field itself, which is not seen; a list's ring is around the whole of it.
+      const { outlineStyle, outlineWidth } = getComputedStyle(at.matches('.p-checkbox-input, .p-radiobutton-input') ? at.nextElementSibling : at.matches('.p-select-label') ? at.parentElement : at);
+      const field = at.matches('input, textarea, [role=combobox], [role=slider]') && !at.closest('gk-file-button');
       const thin = field && (outlineStyle === 'none' || Number.parseFloat(outlineWidth) < 3);
       const before = window.walked.has(at);
       window.walked.add(at);

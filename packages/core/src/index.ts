@@ -217,6 +217,7 @@ export { areaOf, type WhereAnswer, type WhereQuestion } from './stages/beams/exe
 export type { WhichBeamAnswer, WhichBeamQuestion } from './stages/beams/exercises/which-beam-shows-it.ts';
 export type { WhichFrequencyAnswer, WhichFrequencyQuestion } from './stages/beams/exercises/which-frequency.ts';
 export { builtStages, stages, type BuiltStage } from './job/stages.ts';
+export { nextStep } from './job/next-step.ts';
 export { stageStates, waterline, type StageStanding } from './job/stage-states.ts';
 export type { ToDo } from './plan/to-do.ts';
 export type { RefusalCode } from './edits/edit-refused.ts';

@@ -15,6 +15,13 @@ export interface BoatRow extends Model<InferAttributes<BoatRow>, InferCreationAt
   /** The fleet's line about it, as JSON, so that a list needs no plans. */
   entry: string;
   entry_version: number;
+  /** What the line is searched, filtered and put in order by. */
+  sought: string;
+  name_order: string;
+  water_order: string;
+  stops: number;
+  checks: number;
+  next_stage: number;
   made_at: string;
   kept_at: string;
   removed_at: CreationOptional<string | null>;
@@ -63,6 +70,12 @@ export const defineTables = (sequelize: Sequelize): Tables => {
         name: text(),
         entry: text(),
         entry_version: whole(),
+        sought: text(),
+        name_order: text(),
+        water_order: text(),
+        stops: whole(),
+        checks: whole(),
+        next_stage: whole(),
         made_at: text(),
         kept_at: text(),
         removed_at: DataTypes.TEXT,

@@ -24,7 +24,7 @@ if (fault !== null && process.env['GREY_KEEL_RESET'] !== 'yes') {
 const database = await openDatabase(file);
 const boats = new BoatStore(database);
 const made = await seedDemo(boats, new Date());
-await boats.fleetAsJson();
+await boats.fleet();
 boats.stop();
 await database.close();
 console.log(made === 0 ? 'The demo boats are there already.' : `${made} demo boats made.`);

@@ -1,13 +1,13 @@
 import { applyEdits, replayEdits, type FieldError, type RefusalCode } from '@grey-keel/core';
 import {
   editSchema,
-  fleetEntrySchema,
   planSchema,
   pathSchema,
   upgradePlan,
   type BoatNews,
   type Edit,
   type FleetEntry,
+  type FleetQuery,
   type KeptRevision,
   type OpenedBoat,
   type Plan,
@@ -19,14 +19,13 @@ import { Op, type Transaction } from 'sequelize';
 import * as z from 'zod';
 import type { Database } from '../database/open-database.ts';
 import { readStored } from '../database/stored-json.ts';
-import type { BoatRow, RevisionRow } from '../database/tables.ts';
-import { fleetEntryOf, fleetEntryVersion } from './fleet-entry.ts';
+import type { RevisionRow } from '../database/tables.ts';
+import { fleetColumnsOf, fleetEntryOf } from './fleet-entry.ts';
+import { FleetLines } from './fleet-lines.ts';
 
 /** A full plan is stored at every so many revisions, so that opening a boat replays few edits. */
 export const snapshotEvery = 50;
 
-/** How long after the last edit the fleet's lines are made anew. */
-const judgeAfterMs = 1500;
 /** The version of a line that is of an earlier revision. */
 const notJudged = 0;
 
@@ -57,73 +56,29 @@ const revisionOf = (row: RevisionRow): Revision => ({
 export class BoatStore {
   /** What has been kept, made, deleted or recalled, as it happens. */
   readonly news = new EventEmitter<{ boat: [BoatNews] }>();
-  private readonly toJudge = new Set<string>();
-  private judging: NodeJS.Timeout | undefined;
+  private readonly lines: FleetLines;
   private readonly held = new Map<string, { number: number; plan: Plan }>();
 
   constructor(
     private readonly database: Database,
     private readonly now: () => Date = () => new Date(),
-  ) {}
-
-  async fleet(): Promise<FleetEntry[]> {
-    return z.array(fleetEntrySchema).parse(JSON.parse(await this.fleetAsJson()));
+  ) {
+    this.lines = new FleetLines(database, (id, number) => this.planAt(id, number));
   }
 
-  /** The fleet as it is sent. Each line was written from a typed one by this very version: it is passed on as it stands. */
-  async fleetAsJson(): Promise<string> {
-    const { boats } = this.database.tables;
-    const rows = await boats.findAll({
-      attributes: ['id', 'number', 'kept_at', 'entry', 'entry_version'],
-      where: { removed_at: null },
-      order: [['name', 'ASC']],
-      raw: true,
-    });
-    const lines: string[] = [];
-    for (const row of rows) lines.push(row.entry_version === fleetEntryVersion ? row.entry : await this.judged(row));
-    return `[${lines.join(',')}]`;
+  /** Every boat's line in the fleet. */
+  fleet(): Promise<FleetEntry[]> {
+    return this.lines.all();
   }
 
-  /** A line that is not up to date, made anew and stored. Between two of them others are answered. */
-  private async judged({ id, number, kept_at: keptAt }: Pick<BoatRow, 'id' | 'number' | 'kept_at'>): Promise<string> {
-    await new Promise((resolve) => setImmediate(resolve));
-    const entry = JSON.stringify(fleetEntryOf(await this.planAt(id, number), { id, number, keptAt }));
-    await this.database.write((transaction) =>
-      this.database.tables.boats.update(
-        { entry, entry_version: fleetEntryVersion },
-        // One that was saved meanwhile is judged by itself.
-        { where: { id, number }, transaction },
-      ),
-    );
-    return entry;
+  /** A page of the fleet as it is sent. */
+  fleetPage(query: FleetQuery): Promise<string> {
+    return this.lines.page(query);
   }
 
-  /**
-   * Judges a boat when nothing has been saved for a little: whoever edits need not wait for the fleet's line about it, nor
-   * for that about another boat. A line that is not made by then is made when the fleet is read.
-   */
-  private judgeLater(id: string): void {
-    this.toJudge.add(id);
-    clearTimeout(this.judging);
-    this.judging = setTimeout(() => void this.judgeAll().catch(() => undefined), judgeAfterMs);
-  }
-
-  private async judgeAll(): Promise<void> {
-    for (const id of this.toJudge) {
-      this.toJudge.delete(id);
-      await this.judgeNow(id);
-    }
-  }
-
-  private async judgeNow(id: string): Promise<void> {
-    const row = await this.database.tables.boats.findOne({ where: { id, removed_at: null } });
-    if (row && row.entry_version !== fleetEntryVersion) await this.judged(row);
-  }
-
-  /** Leaves the rest of the lines to whoever reads the fleet next. */
+  /** Leaves what is done later to whoever comes next. */
   stop(): void {
-    clearTimeout(this.judging);
-    this.toJudge.clear();
+    this.lines.stop();
   }
 
   async open(id: string): Promise<OpenedBoat | null> {
@@ -162,7 +117,7 @@ export class BoatStore {
     const { boats, snapshots } = this.database.tables;
     const keptAt = at ?? this.now().toISOString();
     const text = JSON.stringify(plan);
-    const entry = JSON.stringify(fleetEntryOf(plan, { id, number: 0, keptAt }));
+    const columns = fleetColumnsOf(fleetEntryOf(plan, { id, number: 0, keptAt }));
     const answer = await this.database.write(async (transaction) => {
       const there = await boats.findByPk(id, { transaction });
       if (there) {
@@ -174,8 +129,7 @@ export class BoatStore {
           id,
           number: 0,
           name: plan.boat.name,
-          entry,
-          entry_version: fleetEntryVersion,
+          ...columns,
           made_at: keptAt,
           kept_at: keptAt,
           removed_at: null,
@@ -258,7 +212,7 @@ export class BoatStore {
     });
     if (!written) return 'overtaken';
     this.hold(id, number, applied.plan);
-    this.judgeLater(id);
+    this.lines.judgeLater(id);
     this.news.emit('boat', { boatId: id, number, revisionId, removed: false });
     return { kind: 'kept', kept: { number, revisionId, keptAt }, again: false };
   }

@@ -1,8 +1,8 @@
-import { findings, stageStates, workingWater } from '@grey-keel/core';
-import type { FleetEntry, Plan } from '@grey-keel/model';
+import { findings, nextStep, stageStates, workingWater } from '@grey-keel/core';
+import { stageNames, stageNumber, type FleetEntry, type Plan } from '@grey-keel/model';
 
 /** Goes up whenever the same plan would get another line in the fleet; kept lines of an older version are made anew. */
-export const fleetEntryVersion = 2;
+export const fleetEntryVersion = 3;
 
 type Kept = Pick<FleetEntry, 'id' | 'number' | 'keptAt'>;
 
@@ -10,15 +10,37 @@ type Kept = Pick<FleetEntry, 'id' | 'number' | 'keptAt'>;
 export const fleetEntryOf = (plan: Plan, kept: Kept): FleetEntry => {
   const found = findings(plan);
   const water = workingWater(plan);
+  const of = (wanted: string) => found.filter(({ severity }) => severity === wanted);
+  const [gravest = null] = [...of('stop'), ...of('check')].map(({ severity, title }) => ({ severity, title }));
   return {
     ...kept,
     name: plan.boat.name,
     lengthM: plan.boat.lengthM,
     hullForm: plan.boat.hullForm,
     water: water ? `${water.name}, ${water.kind}` : '',
-    transducers: Object.keys(plan.transducers).length,
     stages: stageStates(plan, found).map(({ number, state }) => ({ number, state })),
-    stops: found.filter(({ severity }) => severity === 'stop').length,
-    checks: found.filter(({ severity }) => severity === 'check').length,
+    stops: of('stop').length,
+    checks: of('check').length,
+    gravest,
+    next: nextStep(plan, found),
   };
 };
+
+/** A text in which letters of any case and with any accent are found alike. */
+export const soughtText = (text: string): string => text.normalize('NFKD').replace(/\p{M}/gu, '').toLowerCase();
+
+/** The same, so that "Hull 2" comes before "Hull 10". */
+const inOrder = (text: string): string => soughtText(text).replace(/\d+/g, (digits) => digits.padStart(12, '0'));
+
+/** What the fleet's table holds of a line besides the line itself. */
+export const fleetColumnsOf = (entry: FleetEntry) => ({
+  entry: JSON.stringify(entry),
+  entry_version: fleetEntryVersion,
+  sought: soughtText(`${entry.name} ${entry.water} ${entry.hullForm}`),
+  name_order: inOrder(entry.name),
+  water_order: inOrder(entry.water),
+  stops: entry.stops,
+  checks: entry.checks,
+  // Those that are done come after all that are not.
+  next_stage: entry.next ? stageNumber(entry.next.stage) : stageNames.length + 1,
+});

@@ -1,4 +1,12 @@
-import { emptyPlan, type Edit, type KeptRevision, type OpenedBoat, type Revision } from '@grey-keel/model';
+import {
+  emptyPlan,
+  type Edit,
+  type FleetEntry,
+  type FleetPage,
+  type KeptRevision,
+  type OpenedBoat,
+  type Revision,
+} from '@grey-keel/model';
 import { randomUUID } from 'node:crypto';
 import type { RunningServer } from '../start-server.ts';
 import { snapshotEvery } from '../fleet/boat-store.ts';
@@ -12,6 +20,7 @@ describe('boats over HTTP', () => {
   let server: RunningServer;
   const send = (method: string, path: string, body?: unknown): Promise<Reply> =>
     ask(server.address, method, `/api/boats${path}`, body);
+  const listed = async (query = ''): Promise<FleetEntry[]> => ((await send('GET', query)).body as FleetPage).boats;
   const opened = async (id: string): Promise<OpenedBoat> => (await send('GET', `/${id}`)).body as OpenedBoat;
 
   beforeEach(async () => {
@@ -29,7 +38,7 @@ describe('boats over HTTP', () => {
     expect((await send('PUT', '/second', { name: 'Second' })).status).toBe(200);
     expect((await send('PUT', '/second', { name: 'Other' })).status).toBe(409);
     expect((await opened('second')).plan).toEqual(emptyPlan('Second'));
-    expect(((await send('GET', '')).body as { name: string }[]).map(({ name }) => name)).toEqual(['First', 'Second']);
+    expect((await listed()).map(({ name }) => name)).toEqual(['First', 'Second']);
     expect((await send('DELETE', '/second')).status).toBe(204);
     for (const gone of [
       await send('GET', '/second'),
@@ -37,7 +46,7 @@ describe('boats over HTTP', () => {
     ])
       expect([gone.status, (gone.body as { deleted?: boolean }).deleted]).toEqual([404, true]);
     expect((await send('PUT', '/second', { name: 'Second' })).status).toBe(409);
-    expect(((await send('GET', '')).body as unknown[]).length).toBe(1);
+    expect((await listed()).length).toBe(1);
     expect((await send('POST', '/second/recall')).status).toBe(200);
     expect((await opened('second')).plan.boat.name).toBe('Second');
   });
@@ -51,9 +60,7 @@ describe('boats over HTTP', () => {
     expect(again.body).toEqual(first.body);
     expect((await opened('first')).number).toBe(1);
     // The fleet's line is made after the edit, and is never of an earlier one.
-    const line = ((await send('GET', '')).body as { name: string; number: number }[]).find(
-      ({ name }) => name === 'Renamed',
-    );
+    const line = (await listed()).find(({ name }) => name === 'Renamed');
     expect(line?.number).toBe(1);
     const other = await send('POST', '/first/revisions', { ...sent, edits: renamed('Other') });
     expect(other.status).toBe(409);

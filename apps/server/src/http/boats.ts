@@ -1,5 +1,14 @@
 import { copyPlan } from '@grey-keel/core';
-import { emptyPlan, idSchema, nameSchema, revisionRequestSchema } from '@grey-keel/model';
+import {
+  emptyPlan,
+  fleetQuerySchema,
+  idSchema,
+  nameSchema,
+  newBoatSchema,
+  revisionRequestSchema,
+  type NewBoat,
+  type Plan,
+} from '@grey-keel/model';
 import { Router, type Response } from 'express';
 import * as z from 'zod';
 import type { BoatStore } from '../fleet/boat-store.ts';
@@ -7,7 +16,6 @@ import { jsonBody } from './json-body.ts';
 import { badInput, notFound, sendProblem, type Problem } from './problem.ts';
 import { validated, withId } from './validated.ts';
 
-export const newBoatSchema = z.strictObject({ name: nameSchema });
 export const copySchema = z.strictObject({ id: idSchema, name: nameSchema });
 const numberSchema = z.coerce.number().int().min(0);
 const noBoat = notFound('boat of that id in the fleet');
@@ -23,6 +31,11 @@ export const idTaken: Problem = {
   detail: 'There is another boat of this id, or there was one and it was deleted. Use another id.',
 };
 
+const newPlan = ({ name, hullForm }: NewBoat): Plan => {
+  const plan = emptyPlan(name);
+  return hullForm ? { ...plan, boat: { ...plan.boat, hullForm } } : plan;
+};
+
 /** The fleet, and each boat's plan by edits. */
 export const boatRoutes = ({ boats }: { boats: BoatStore }): Router => {
   const router = Router();
@@ -31,8 +44,9 @@ export const boatRoutes = ({ boats }: { boats: BoatStore }): Router => {
     sendProblem(response, (await boats.isRemoved(id)) ? deletedBoat : noBoat);
   const body = jsonBody('1mb');
 
-  router.get('/', async (_request, response) => {
-    response.type('application/json').send(await boats.fleetAsJson());
+  router.get('/', async (request, response) => {
+    const query = validated(fleetQuerySchema, request.query, response);
+    if (query) response.type('application/json').send(await boats.fleetPage(query));
   });
 
   router.get(
@@ -50,7 +64,7 @@ export const boatRoutes = ({ boats }: { boats: BoatStore }): Router => {
     withId(async (id, request, response) => {
       const wanted = validated(newBoatSchema, request.body, response);
       if (!wanted) return;
-      const made = await boats.create(id, emptyPlan(wanted.name));
+      const made = await boats.create(id, newPlan(wanted));
       if (made === 'id taken') return sendProblem(response, idTaken);
       response.status(made === 'made' ? 201 : 200).json(await boats.open(id));
     }),

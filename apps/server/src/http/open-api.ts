@@ -5,17 +5,19 @@ import {
   catalogueEntrySchema,
   catalogueImportSchema,
   catalogueItemSchema,
-  fleetEntrySchema,
+  fleetPageSchema,
+  fleetQuerySchema,
   idSchema,
   importedBundleSchema,
   keptRevisionSchema,
+  newBoatSchema,
   openedBoatSchema,
   planSchema,
   revisionRequestSchema,
   revisionSchema,
 } from '@grey-keel/model';
 import * as z from 'zod';
-import { copySchema, newBoatSchema } from './boats.ts';
+import { copySchema } from './boats.ts';
 import { cardQuerySchema } from './cards.ts';
 import { problemSchema } from './problem.ts';
 import type { Route } from './routes.ts';
@@ -52,7 +54,14 @@ const doors = (): Door[] => [
     answer: 'text/event-stream',
     refusals: [429],
   },
-  { method: 'get', path: '/api/boats', summary: 'The fleet, by name', answer: z.array(fleetEntrySchema) },
+  {
+    method: 'get',
+    path: '/api/boats',
+    summary: 'A page of the fleet',
+    query: fleetQuerySchema,
+    answer: fleetPageSchema,
+    refusals: [422],
+  },
   { method: 'get', path: '/api/boats/{id}', summary: 'One boat', answer: openedBoatSchema, refusals: [404] },
   {
     method: 'put',

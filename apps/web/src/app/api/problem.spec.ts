@@ -55,14 +55,14 @@ describe('what goes wrong', () => {
   });
 
   it('between here and the server is no answer at all', async () => {
-    const problem = failing(firstValueFrom(api.fleet()));
+    const problem = failing(firstValueFrom(api.fleet({})));
     http.expectOne('api/boats').error(new ProgressEvent('error'));
     expect((await problem).status).toBe(0);
     expect((await problem).detail).toContain('does not answer');
   });
 
   it('in an answer that does not fit is said without the words of a validator', async () => {
-    const problem = failing(firstValueFrom(api.fleet()));
+    const problem = failing(firstValueFrom(api.fleet({})));
     http.expectOne('api/boats').flush([{ id: 7 }]);
     expect((await problem).detail).toContain('does not understand');
     expect((await problem).detail).not.toMatch(/expected|invalid|Zod/i);

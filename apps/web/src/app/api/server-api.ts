@@ -4,7 +4,7 @@ import type { UnitChoice } from '@grey-keel/core/units';
 import {
   backupsSchema,
   catalogueEntrySchema,
-  fleetEntrySchema,
+  fleetPageSchema,
   importedBundleSchema,
   keptRevisionSchema,
   openedBoatSchema,
@@ -13,9 +13,11 @@ import {
   type CatalogueEntry,
   type CatalogueImport,
   type CatalogueItem,
-  type FleetEntry,
+  type FleetPage,
+  type FleetQuery,
   type ImportedBundle,
   type KeptRevision,
+  type NewBoat,
   type OpenedBoat,
   type Revision,
   type RevisionRequest,
@@ -40,16 +42,16 @@ const as = <T>(schema: z.ZodType<T>): OperatorFunction<unknown, T> =>
 export class ServerApi {
   private readonly http = inject(HttpClient);
 
-  fleet(): Observable<FleetEntry[]> {
-    return this.http.get('api/boats').pipe(as(z.array(fleetEntrySchema)));
+  fleet(query: Partial<FleetQuery>): Observable<FleetPage> {
+    return this.http.get('api/boats', { params: query }).pipe(as(fleetPageSchema));
   }
 
   open(id: string): Observable<OpenedBoat> {
     return this.http.get(`api/boats/${id}`).pipe(as(openedBoatSchema));
   }
 
-  make(id: string, name: string): Observable<OpenedBoat> {
-    return this.http.put(`api/boats/${id}`, { name }).pipe(as(openedBoatSchema));
+  make(id: string, boat: NewBoat): Observable<OpenedBoat> {
+    return this.http.put(`api/boats/${id}`, boat).pipe(as(openedBoatSchema));
   }
 
   copy(from: string, id: string, name: string): Observable<OpenedBoat> {

@@ -1,5 +1,6 @@
-import { HttpTestingController } from '@angular/common/http/testing';
+import { HttpTestingController, type TestRequest } from '@angular/common/http/testing';
 import { TestBed } from '@angular/core/testing';
+import type { FleetEntry, FleetPage as Page } from '@grey-keel/model';
 import { provideEffects } from '@ngrx/effects';
 import { FleetEffects } from '../state/fleet.effects.ts';
 import { fleetServerEvents } from '../state/fleet.ts';
@@ -9,97 +10,152 @@ import { FleetPage } from './fleet-page.ts';
 describe('the fleet', () => {
   const { store, page, press, choose, text, settle } = stageHarness();
   beforeEach(() => TestBed.configureTestingModule({ providers: [provideEffects(FleetEffects)] }));
-  const line = (id: string, name: string) => ({
+  afterEach(() => document.querySelectorAll('.p-dialog, .p-menu, .p-toast').forEach((one) => one.remove()));
+  const line = (id: string, name: string, changes: Partial<FleetEntry> = {}): FleetEntry => ({
     id,
     name,
     lengthM: 7,
     hullForm: 'catamaran',
     water: 'Pool, fresh',
-    transducers: 2,
     stages: [
-      { number: 1, state: 'fresh' as const },
-      { number: 2, state: 'stop' as const },
+      { number: 1, state: 'fresh' },
+      { number: 2, state: 'stop' },
     ],
     stops: 1,
-    checks: 0,
+    checks: 2,
+    gravest: { severity: 'stop', title: 'No way to read the depth' },
+    next: { stage: 'beams', what: 'choose a transducer' },
     number: 3,
     keptAt: '2026-05-01T09:00:00.000Z',
+    ...changes,
   });
-
-  it('lists the boats, and deletes one with the chance to undo it', async () => {
-    const root = await page(FleetPage);
-    store().dispatch(fleetServerEvents.loaded({ boats: [line('b', 'Beta'), line('a', 'Alpha')] }));
-    await settle();
-    expect([...root.querySelectorAll('[data-boat] a')].map((one) => one.textContent.trim())).toEqual(['Alpha', 'Beta']);
-    await press(root, '[data-boat="a"] .p-button-danger');
-    const http = TestBed.inject(HttpTestingController);
-    http.expectOne({ method: 'DELETE', url: 'api/boats/a' }).flush(null);
-    await new Promise((resolve) => setTimeout(resolve));
-    await settle();
-    expect(text(root, '.told')).toContain('Alpha was deleted. Undo');
-    expect(root.querySelector('[data-boat="a"]')).toBeNull();
-  });
-
-  it('finds boats by words and by how they stand, and copies one', async () => {
-    const root = await page(FleetPage);
+  const arrived = async (boats: FleetEntry[], of: Partial<Page> = {}): Promise<void> => {
     store().dispatch(
-      fleetServerEvents.loaded({
-        boats: [
-          { ...line('a', 'Alpha'), stops: 0 },
-          { ...line('b', 'Beta'), stops: 1 },
-        ],
-      }),
+      fleetServerEvents.loaded({ page: { boats, found: boats.length, all: boats.length, waiting: 0, ...of } }),
     );
     await settle();
-    const listed = (): string[] =>
-      [...root.querySelectorAll('[data-boat]')].map((one) => one.getAttribute('data-boat') ?? '');
+  };
+  const http = (): HttpTestingController => TestBed.inject(HttpTestingController);
+  const later = async (ms = 0): Promise<void> => {
+    await new Promise((resolve) => setTimeout(resolve, ms));
+    await settle();
+  };
+  /** What the fleet was asked for last. */
+  const asked = (): Record<string, string> => {
+    const last: TestRequest | undefined = http()
+      .match(({ url }) => url === 'api/boats')
+      .at(-1);
+    return Object.fromEntries(
+      (last?.request.params.keys() ?? []).map((key) => [key, last?.request.params.get(key) ?? '']),
+    );
+  };
+  const act = async (root: HTMLElement, boat: string, what: string): Promise<void> => {
+    await press(root, `[aria-label="Actions for ${boat}"]`);
+    await later(50);
+    const entry = [...document.querySelectorAll<HTMLElement>('.p-menu-item')].find(
+      ({ textContent }) => textContent?.trim() === what,
+    );
+    entry?.querySelector<HTMLElement>('.p-menu-item-content')?.click();
+    await settle();
+  };
+
+  it('lists the boats in the order of the server, each with its gravest finding and what is next', async () => {
+    const root = await page(FleetPage);
+    await arrived([line('b', 'Beta'), line('a', 'Alpha', { gravest: null, stops: 0, checks: 0, next: null })]);
+    expect([...root.querySelectorAll('[data-boat] .name a')].map((one) => one.textContent?.trim())).toEqual([
+      'Beta',
+      'Alpha',
+    ]);
+    expect(text(root, '[data-boat="b"] .finding')).toBe('stop No way to read the depth and 2 more');
+    expect(text(root, '[data-boat="b"] .next')).toBe('Beams: choose a transducer');
+    expect(text(root, '[data-boat="a"] .next')).toBe('all done');
+  });
+
+  it('deletes a boat with the chance to undo it', async () => {
+    const root = await page(FleetPage);
+    await arrived([line('a', 'Alpha')]);
+    await act(root, 'Alpha', 'Delete');
+    http().expectOne({ method: 'DELETE', url: 'api/boats/a' }).flush(null);
+    await later(50);
+    expect(text(root, '.told')).toContain('Alpha deleted. Undo');
+    await press(root, '.told button');
+    http().expectOne({ method: 'POST', url: 'api/boats/a/recall' });
+  });
+
+  it('deletes several at once, and exports them', async () => {
+    const root = await page(FleetPage);
+    await arrived([line('a', 'Alpha'), line('b', 'Beta'), line('c', 'Gamma')]);
+    for (const id of ['a', 'b']) await press(root, `[data-boat="${id}"] input[type="checkbox"]`);
+    expect(text(root, '.chosen strong')).toBe('2 chosen');
+    await press(root, '#export-chosen');
+    http().expectOne('api/boats/a/bundle');
+    await press(root, '#delete-chosen');
+    http().expectOne({ method: 'DELETE', url: 'api/boats/a' }).flush(null);
+    await later();
+    http().expectOne({ method: 'DELETE', url: 'api/boats/b' }).flush(null);
+    await later(50);
+    expect(text(root, '.told')).toContain('2 boats deleted.');
+    expect(root.querySelector('.chosen')).toBeNull();
+  });
+
+  it('asks the server for words, how boats stand, order and page', async () => {
+    const root = await page(FleetPage);
+    await arrived([line('a', 'Alpha')], { found: 120, all: 300 });
+    expect(text(root, '.counted')).toBe('120 of 300');
     await choose(root, '#fleet-filter', 'with a stop');
-    expect(listed()).toEqual(['b']);
-    await choose(root, '#fleet-filter', 'all');
+    expect(asked()).toEqual(
+      jasmine.objectContaining({ show: 'with a stop', by: 'name', downward: 'false', first: '0' }),
+    );
+    await press(root, '.p-paginator-next');
+    expect(asked()['first']).toBe('50');
+    // The worst is looked for first.
+    await press(root, 'th.finding');
+    expect(asked()).toEqual(jasmine.objectContaining({ by: 'finding', downward: 'true', first: '0' }));
+    await press(root, 'th.finding');
+    expect(asked()['downward']).toBe('false');
     const field = root.querySelector<HTMLInputElement>('#fleet-search');
     if (field) field.value = 'alp';
     field?.dispatchEvent(new Event('input'));
-    await settle();
-    expect(listed()).toEqual(['a']);
-    await press(root, '[aria-label="Copy Alpha"]');
-    const asked = TestBed.inject(HttpTestingController).expectOne('api/boats/a/copy');
-    expect((asked.request.body as { name: string }).name).toBe('Alpha, copy');
+    await later(250);
+    expect(asked()).toEqual(jasmine.objectContaining({ search: 'alp', show: 'with a stop' }));
   });
 
-  it('puts boats in order by a column and back, and draws of a thousand only those in sight', async () => {
+  it('duplicates a boat under a name of its own', async () => {
     const root = await page(FleetPage);
-    const boats = Array.from({ length: 1000 }, (_, i) => ({ ...line(`b${i}`, `Boat ${1000 + i}`), stops: i % 7 }));
-    store().dispatch(fleetServerEvents.loaded({ boats: boats.slice(0, 9) }));
-    await settle();
-    const listed = (): string[] => [...root.querySelectorAll('[data-boat] a')].map((one) => one.textContent.trim());
-    const head = (words: string): Element | undefined =>
-      [...root.querySelectorAll('[role="columnheader"]')].find((one) => one.textContent.includes(words));
-    const byFindings = '[role="columnheader"]:nth-child(3) button';
-    await press(root, byFindings);
-    expect(listed()[0]).toBe('Boat 1006');
-    expect(head('Findings')?.getAttribute('aria-sort')).toBe('descending');
-    await press(root, byFindings);
-    expect(listed()[0]).toBe('Boat 1000');
-    expect(head('Findings')?.getAttribute('aria-sort')).toBe('ascending');
-    store().dispatch(fleetServerEvents.loaded({ boats }));
-    await settle();
-    await new Promise((resolve) => setTimeout(resolve, 100));
-    await settle();
-    expect(root.querySelector('[role="table"]')?.getAttribute('aria-rowcount')).toBe('1001');
-    expect(listed().length).toBeGreaterThan(3);
-    expect(listed().length).toBeLessThan(60);
+    await arrived([line('a', 'Alpha')]);
+    await act(root, 'Alpha', 'Duplicate');
+    expect((http().expectOne('api/boats/a/copy').request.body as { name: string }).name).toBe('Alpha, copy');
   });
 
-  it('does not make a boat without a name, and tells what failed', async () => {
+  it('does not make a boat without a name, and makes one with its hull', async () => {
     const root = await page(FleetPage);
-    root.querySelector('form')?.dispatchEvent(new Event('submit', { cancelable: true }));
+    await arrived([]);
+    expect(text(root, '.empty')).toContain('No boat yet');
+    await press(root, '#add-boat');
+    await later(300);
+    const dialog = document.querySelector<HTMLElement>('.p-dialog')!;
+    const form = dialog.querySelector('form');
+    form?.dispatchEvent(new Event('submit', { cancelable: true }));
     await settle();
-    expect(text(root, '.told')).toContain('A name is needed');
+    expect(text(dialog, '.problem')).toContain('A name is needed');
+    const name = dialog.querySelector<HTMLInputElement>('#new-boat');
+    if (name) name.value = 'Gull';
+    name?.dispatchEvent(new Event('input'));
+    await choose(dialog, '#new-hull-form', 'catamaran');
+    form?.dispatchEvent(new Event('submit', { cancelable: true }));
+    await settle();
+    http().match('api/boats?search=Gull&count=200').at(-1)?.flush({ boats: [], found: 0, all: 0, waiting: 0 });
+    const made = http().expectOne(({ method }) => method === 'PUT');
+    expect(made.request.body).toEqual({ name: 'Gull', hullForm: 'catamaran' });
+  });
+
+  it('tells that the list could not be fetched, and tries again', async () => {
+    const root = await page(FleetPage);
     store().dispatch(fleetServerEvents.notLoaded({ detail: 'no server' }));
     await settle();
-    expect(text(root, '[role="alert"]:not(.told)')).toContain('no server');
-    store().dispatch(fleetServerEvents.loaded({ boats: [] }));
-    await settle();
-    expect(text(root, '.empty')).toContain('No boat yet');
+    expect(text(root, '[role="alert"]')).toContain('no server');
+    http().match('api/boats');
+    await press(root, '[role="alert"] button');
+    expect(asked()['count']).toBe('50');
   });
 });

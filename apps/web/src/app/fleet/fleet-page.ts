@@ -1,29 +1,29 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
-import { FormsModule } from '@angular/forms';
-import { nameSchema, type FleetEntry } from '@grey-keel/model';
+import { fleetShows, type FleetEntry, type FleetQuery, type NewBoat } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
 import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
 import { debounceTime, filter, merge } from 'rxjs';
 import { ChoiceField, choicesOf } from '../shared/choice-field.ts';
-import { calledAlike, fleetFeature, fleetPageEvents } from '../state/fleet.ts';
+import { FileButton } from '../shared/file-button.ts';
+import { ToastLine } from '../shared/toast.ts';
+import { fleetFeature, fleetPageEvents } from '../state/fleet.ts';
 import { newId } from '../state/open-plan.ts';
 import { ServerNews } from '../state/server-news.ts';
 import { selectTheme, selectUnitChoice, viewEvents } from '../state/view.ts';
+import { AddBoatDialog } from './add-boat-dialog.ts';
 import { BackupsDialog } from './backups-dialog.ts';
-import { fleetFilters, filterFleet, type FleetFilter } from './fleet-filter.ts';
 import { FleetList } from './fleet-list.ts';
+import { readBundles } from './read-bundles.ts';
 
 /** How long it is waited for a change that follows at once, ms. */
 const settleMs = 400;
-/** The server takes at most this much; saying so here spares the sending. */
-const largestBundleBytes = 8 * 1024 * 1024;
 
 /** All the boats of the shop, each with its own small waterline. */
 @Component({
   selector: 'gk-fleet-page',
-  imports: [BackupsDialog, ButtonDirective, ChoiceField, FleetList, FormsModule, InputText],
+  imports: [AddBoatDialog, BackupsDialog, ButtonDirective, ChoiceField, FileButton, FleetList, InputText, ToastLine],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <header>
@@ -34,44 +34,29 @@ const largestBundleBytes = 8 * 1024 * 1024;
       </button>
     </header>
     <main>
-      @if (message(); as words) {
-        <p class="sheet told" [class.bad]="words.bad" role="alert">
-          {{ words.text }}
-          @if (words.removed; as gone) {
-            <button type="button" pButton text (click)="recall(gone)">Undo</button>
-          }
-          <button type="button" pButton text (click)="store.dispatch(messageRead)">Close</button>
-        </p>
-      }
       <section class="sheet" aria-labelledby="fleet-title">
         <div class="row top">
           <h2 id="fleet-title">Fleet</h2>
-          <form class="row" (ngSubmit)="make()">
-            <label for="new-boat" class="small faint">New boat</label>
-            <input
-              pInputText
-              id="new-boat"
-              name="name"
-              autocomplete="off"
-              placeholder="name of the boat"
-              [(ngModel)]="name"
+          <span class="row">
+            <button type="button" pButton id="add-boat" (click)="adding.set(true)">Add a boat</button>
+            <gk-file-button
+              label="Import bundles"
+              fieldId="bundle-file"
+              accept=".json,.zip,application/json,application/zip"
+              [several]="true"
+              (chosen)="take($event)"
             />
-            <button type="submit" pButton>Add boat</button>
-          </form>
-          <button type="button" pButton severity="secondary" id="open-backups" (click)="backupsOpen.set(true)">
-            Backups
-          </button>
-          <label class="action file" for="bundle-file">
-            Import a bundle
-            <input id="bundle-file" type="file" accept=".json,application/json" (change)="take($event)" />
-          </label>
+            <button type="button" pButton severity="secondary" id="open-backups" (click)="backupsOpen.set(true)">
+              Backups
+            </button>
+          </span>
         </div>
         @switch (status()) {
           @case ('failed') {
             <p role="alert">{{ problem() }} <button type="button" pButton text (click)="load()">Try again</button></p>
           }
           @case ('ready') {
-            @if (boats().length === 0) {
+            @if (all() === 0) {
               <p class="empty">No boat yet. Add one by its name, or import a bundle from another shop.</p>
             } @else {
               <div class="row search">
@@ -82,25 +67,53 @@ const largestBundleBytes = 8 * 1024 * 1024;
                     id="fleet-search"
                     type="search"
                     autocomplete="off"
-                    [value]="search()"
-                    (input)="search.set($any($event.target).value)"
+                    [value]="query().search"
+                    (input)="ask({ search: $any($event.target).value })"
                   />
                 </span>
                 <gk-choice-field
                   label="Show"
                   fieldId="fleet-filter"
-                  [value]="filter()"
-                  [choices]="filters"
-                  (changed)="filter.set($event)"
+                  [value]="query().show"
+                  [choices]="shows"
+                  (changed)="ask({ show: $event })"
                 />
-                <span class="small faint" role="status">{{ shown().length }} of {{ boats().length }}</span>
+                <span class="small faint counted" role="status">
+                  {{ found() }} of {{ all() }}
+                  @if (waiting(); as left) {
+                    ; {{ left }} are being judged anew, and may come at another place
+                  }
+                </span>
+                @if (chosen().length) {
+                  <span class="row chosen">
+                    <strong>{{ chosen().length }} chosen</strong>
+                    <button type="button" pButton severity="secondary" id="export-chosen" (click)="export(chosen())">
+                      Export
+                    </button>
+                    <button
+                      type="button"
+                      pButton
+                      severity="danger"
+                      outlined
+                      id="delete-chosen"
+                      (click)="remove(chosen())"
+                    >
+                      Delete
+                    </button>
+                    <button type="button" pButton text (click)="chosen.set([])">Choose none</button>
+                  </span>
+                }
               </div>
               <gk-fleet-list
-                [boats]="shown()"
+                [boats]="boats()"
+                [query]="query()"
+                [found]="found()"
                 [units]="units()"
+                [(chosen)]="chosen"
+                (queried)="ask($event)"
                 (copied)="copy($event)"
-                (exported)="export($event)"
-                (removed)="remove($event)"
+                (exported)="export([$event])"
+                (removed)="remove([$event])"
               />
             }
           }
@@ -110,6 +123,10 @@ const largestBundleBytes = 8 * 1024 * 1024;
         }
       </section>
     </main>
+    <gk-toast [told]="told()" (undone)="recall()" (closed)="store.dispatch(messageRead)" />
+    @defer (when adding()) {
+      <gk-add-boat-dialog [(open)]="adding" [problem]="addProblem()" (named)="make($event)" (given)="take($event)" />
+    }
     @defer (when backupsOpen()) {
       <gk-backups-dialog [(open)]="backupsOpen" (restored)="store.dispatch(restored)" />
     }
@@ -128,50 +145,42 @@ const largestBundleBytes = 8 * 1024 * 1024;
       flex: 1;
     }
     main {
-      max-width: 1232px;
+      max-width: 1264px;
       margin: 0 auto;
-      padding: 16px 24px;
+      padding: 16px;
       display: grid;
       grid-template-columns: minmax(0, 1fr);
       gap: 12px;
+    }
+    @media (max-width: 760px) {
+      header span {
+        display: none;
+      }
+      header {
+        justify-content: space-between;
+      }
     }
     .top {
       justify-content: space-between;
       margin-bottom: 10px;
       align-items: center;
     }
-    form.row {
-      align-items: center;
-    }
     input {
       min-height: var(--touch);
       padding: 4px 8px;
-    }
-    .file {
-      display: inline-flex;
-      align-items: center;
-      position: relative;
-    }
-    .file input {
-      position: absolute;
-      inset: 0;
-      opacity: 0;
-      cursor: pointer;
-    }
-    .file:focus-within {
-      outline: 3px solid var(--water);
-    }
-    .told {
-      padding: 2px 14px;
-    }
-    .bad {
-      border-color: var(--stop);
     }
     .search {
       margin-bottom: 8px;
     }
     .field {
       display: grid;
+    }
+    .counted,
+    .chosen strong {
+      line-height: var(--touch);
+    }
+    .chosen {
+      margin-left: auto;
     }
     .empty {
       padding: 24px 0;
@@ -181,22 +190,32 @@ const largestBundleBytes = 8 * 1024 * 1024;
 export class FleetPage {
   protected readonly store = inject(Store);
   protected readonly backupsOpen = signal(false);
+  protected readonly adding = signal(false);
   protected readonly nextTheme = viewEvents.nextThemeWanted();
   protected readonly messageRead = fleetPageEvents.messageRead();
   protected readonly restored = fleetPageEvents.backupRestored();
   protected readonly theme = this.store.selectSignal(selectTheme);
   protected readonly units = this.store.selectSignal(selectUnitChoice);
   protected readonly boats = this.store.selectSignal(fleetFeature.selectAll);
+  protected readonly query = this.store.selectSignal(fleetFeature.selectQuery);
+  protected readonly found = this.store.selectSignal(fleetFeature.selectFound);
+  protected readonly all = this.store.selectSignal(fleetFeature.selectAllBoats);
+  protected readonly waiting = this.store.selectSignal(fleetFeature.selectWaiting);
   protected readonly status = this.store.selectSignal(fleetFeature.selectStatus);
   protected readonly problem = this.store.selectSignal(fleetFeature.selectProblem);
-  protected readonly message = this.store.selectSignal(fleetFeature.selectMessage);
-  protected name = '';
-  protected readonly filters = choicesOf(fleetFilters);
-  protected readonly search = signal('');
-  protected readonly filter = signal<FleetFilter>('all');
-  protected readonly shown = computed(() => filterFleet(this.boats(), this.search(), this.filter()));
-  /** A name that was said to be there already: pressing again means it. */
-  private asked = '';
+  private readonly message = this.store.selectSignal(fleetFeature.selectMessage);
+  private readonly taken = this.store.selectSignal(fleetFeature.selectTaken);
+  protected readonly shows = choicesOf(fleetShows);
+  protected readonly chosen = signal<FleetEntry[]>([]);
+  /** What is wrong with a new boat is said where it is added. */
+  protected readonly addProblem = computed(() =>
+    this.message()?.bad === true ? (this.message()?.text ?? null) : null,
+  );
+  protected readonly told = computed(() => {
+    const message = this.message();
+    if (!message || (this.adding() && message.bad)) return null;
+    return { text: message.text, bad: message.bad, undo: message.removed.length > 0 };
+  });
 
   constructor() {
     this.load();
@@ -211,47 +230,37 @@ export class FleetPage {
     this.store.dispatch(fleetPageEvents.opened());
   }
 
-  protected make(): void {
-    const name = nameSchema.safeParse(this.name.trim());
-    if (!name.success) return this.refuse(`New boat: ${name.error.issues[0]?.message ?? ''}`);
-    if (calledAlike(this.boats(), name.data).length && this.asked !== name.data) {
-      this.asked = name.data;
-      return this.refuse(
-        `New boat: there is a boat called "${name.data}" already. Give this one another name, or press "Add boat" again to have two of it.`,
-      );
+  protected ask(changes: Partial<FleetQuery>): void {
+    this.store.dispatch(fleetPageEvents.queryChanged({ changes }));
+  }
+
+  protected make(boat: NewBoat): void {
+    this.store.dispatch(fleetPageEvents.boatNamed({ id: newId(), boat, meant: this.taken() === boat.name }));
+  }
+
+  protected async take(files: readonly File[]): Promise<void> {
+    for (const file of files) {
+      const read = await readBundles(file);
+      if (!read.ok) this.store.dispatch(fleetPageEvents.refused({ words: read.words }));
+      else for (const text of read.texts) this.store.dispatch(fleetPageEvents.bundleChosen({ id: newId(), text }));
     }
-    this.store.dispatch(fleetPageEvents.boatNamed({ id: newId(), name: name.data }));
   }
 
-  protected async take(event: Event): Promise<void> {
-    const field = event.target as HTMLInputElement;
-    const file = field.files?.[0];
-    if (!file) return;
-    field.value = '';
-    if (file.size > largestBundleBytes)
-      return this.refuse(
-        `${file.name} is ${(file.size / 1024 / 1024).toFixed(0)} MB long; a bundle has at most 8 MB. Nothing was imported.`,
-      );
-    this.store.dispatch(fleetPageEvents.bundleChosen({ id: newId(), text: await file.text() }));
-  }
-
-  protected export(boat: FleetEntry): void {
-    this.store.dispatch(fleetPageEvents.bundleWanted({ boat }));
+  protected export(boats: readonly FleetEntry[]): void {
+    this.store.dispatch(fleetPageEvents.bundlesWanted({ boats }));
   }
 
   protected copy(boat: FleetEntry): void {
     this.store.dispatch(fleetPageEvents.copyWanted({ id: newId(), boat }));
   }
 
-  protected remove(boat: FleetEntry): void {
-    this.store.dispatch(fleetPageEvents.boatDeleted({ boat }));
+  protected remove(boats: readonly FleetEntry[]): void {
+    this.store.dispatch(fleetPageEvents.boatsDeleted({ boats }));
+    this.chosen.set([]);
   }
 
-  protected recall(boat: FleetEntry): void {
-    this.store.dispatch(fleetPageEvents.boatWantedBack({ boat }));
-  }
-
-  private refuse(words: string): void {
-    this.store.dispatch(fleetPageEvents.refused({ words }));
+  protected recall(): void {
+    const boats = this.message()?.removed ?? [];
+    this.store.dispatch(fleetPageEvents.boatsWantedBack({ boats }));
   }
 }

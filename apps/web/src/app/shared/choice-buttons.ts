@@ -9,14 +9,14 @@ import type { Choice } from './choice-field.ts';
   imports: [FormsModule, SelectButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <span [id]="fieldId() + '-label'" class="small faint">{{ label() }}</span>
+    <span [id]="'label-' + fieldId()" class="small faint">{{ label() }}</span>
     <p-selectbutton
       [autofocus]="false"
       optionLabel="label"
       optionValue="value"
       [id]="fieldId()"
       [allowEmpty]="false"
-      [ariaLabelledBy]="fieldId() + '-label'"
+      [ariaLabelledBy]="'label-' + fieldId()"
       [options]="$any(choices())"
       [ngModel]="value()"
       [ngModelOptions]="{ standalone: true }"

@@ -31,7 +31,7 @@ const manyChoices = 12;
   hostDirectives: [{ directive: PlanPlace, inputs: ['gkPlace: at'] }],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <span [id]="fieldId() + '-label'" class="label" [class.hidden-label]="labelHidden()">{{ label() }}</span>
+    <span [id]="'label-' + fieldId()" class="label" [class.hidden-label]="labelHidden()">{{ label() }}</span>
     <p-select
       appendTo="body"
       scrollHeight="340px"
@@ -39,7 +39,7 @@ const manyChoices = 12;
       optionLabel="label"
       optionValue="value"
       [inputId]="fieldId()"
-      [ariaLabelledBy]="fieldId() + '-label'"
+      [ariaLabelledBy]="'label-' + fieldId()"
       [options]="$any(choices())"
       [filter]="choices().length > ${manyChoices}"
       [title]="words()"

@@ -3,7 +3,7 @@ import { Router } from '@angular/router';
 import type { Target } from '@grey-keel/model';
 import { placeKey, Places } from './plan-place.ts';
 
-const focusable = 'input,select,textarea,button,a,[tabindex]';
+const focusable = 'input,textarea,button,a,[tabindex]';
 /** What is closed is opened and drawn within so many frames. */
 const usualFrames = 30;
 

@@ -8,14 +8,14 @@ import { Slider, type SliderChangeEvent } from 'primeng/slider';
   imports: [FormsModule, Slider],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <span [id]="fieldId() + '-label'" class="small faint"><ng-content />{{ label() }}</span>
+    <span [id]="'label-' + fieldId()" class="small faint"><ng-content />{{ label() }}</span>
     <p-slider
       [autofocus]="false"
       [min]="min()"
       [max]="max()"
       [step]="step()"
       [disabled]="disabled()"
-      [ariaLabelledBy]="fieldId() + '-label'"
+      [ariaLabelledBy]="'label-' + fieldId()"
       [pt]="handle()"
       [ngModel]="value()"
       [ngModelOptions]="{ standalone: true }"

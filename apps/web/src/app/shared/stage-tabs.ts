@@ -18,6 +18,21 @@ import { Tab, TabList, TabPanel, TabPanels, Tabs } from 'primeng/tabs';
       </p-tabpanels>
     </p-tabs>
   `,
+  // Tabs wrap where there is no room; the bar under the chosen one is then not the library's, which knows one line only.
+  styles: `
+    :host ::ng-deep .p-tablist-content {
+      overflow: visible;
+    }
+    :host ::ng-deep .p-tablist-tab-list {
+      flex-wrap: wrap;
+    }
+    :host ::ng-deep .p-tablist-active-bar {
+      display: none;
+    }
+    :host ::ng-deep .p-tab-active {
+      box-shadow: inset 0 -3px 0 var(--water);
+    }
+  `,
 })
 export class StageTabs<T extends string> {
   readonly label = input.required<string>();

@@ -43,7 +43,7 @@ import { findEntries, findIn, type FindEntry } from './find-entries.ts';
         inputId="find-words"
         ariaLabel="Boats, parts, settings, help"
         placeholder="boats, parts, settings, help"
-        optionLabel="name"
+        optionLabel="words"
         emptyMessage="Nothing is called that. Part of a name is enough."
         scrollHeight="60vh"
         [autoOptionFocus]="true"
@@ -54,12 +54,12 @@ import { findEntries, findIn, type FindEntry } from './find-entries.ts';
         [suggestions]="found()"
         [(ngModel)]="typed"
         (completeMethod)="look($event.query)"
-        (onSelect)="go($event.value)"
+        (onSelect)="go($event.value.entry)"
         (keydown.enter)="goToFirst()"
       >
         <ng-template #item let-one>
           <span class="one"
-            >{{ one.name }} <span class="small faint">{{ one.kind }}</span></span
+            >{{ one.entry.name }} <span class="small faint">{{ one.entry.kind }}</span></span
           >
         </ng-template>
       </p-autocomplete>
@@ -82,11 +82,15 @@ export class FindPanel {
   private readonly goTo = inject(GoTo);
   private readonly plan = this.store.selectSignal(selectPlan);
   private readonly boatId = this.store.selectSignal(selectBoatId);
-  private readonly fleet = this.store.selectSignal(fleetFeature.selectAll);
+  private readonly fleet = this.store.selectSignal(fleetFeature.selectNamed);
 
-  protected readonly typed = signal<string | FindEntry>('');
-  protected readonly found = signal<FindEntry[]>([]);
+  protected readonly typed = signal<unknown>('');
+  /** Asked anew every time, also for the same words: the list opens when it is given another answer. */
+  private readonly asked = signal({ words: '' });
   private readonly entries = computed(() => findEntries(this.plan(), this.boatId(), this.fleet()));
+  protected readonly found = computed(() =>
+    findIn(this.entries(), this.asked().words).map((entry) => ({ entry, words: `${entry.name} ${entry.kind}` })),
+  );
 
   constructor() {
     effect(() => {
@@ -94,7 +98,7 @@ export class FindPanel {
       untracked(() => {
         this.giveBack = this.keeper.give();
         this.typed.set('');
-        this.store.dispatch(fleetPageEvents.opened());
+        this.look('');
       });
     });
   }
@@ -104,7 +108,8 @@ export class FindPanel {
   }
 
   protected look(words: string): void {
-    this.found.set(findIn(this.entries(), words));
+    this.asked.set({ words });
+    this.store.dispatch(fleetPageEvents.namesSought({ words }));
   }
 
   /** Whoever types faster than the list comes means its first entry. */

@@ -1,7 +1,7 @@
 import { Injectable } from '@angular/core';
 
 const focusable =
-  'a[href], button:not([disabled]), input:not([disabled]), select:not([disabled]), textarea:not([disabled]), summary, [tabindex]:not([tabindex="-1"])';
+  'a[href], button:not([disabled]), input:not([disabled]), textarea:not([disabled]), summary, [tabindex]:not([tabindex="-1"])';
 
 const visible = (element: HTMLElement): boolean => element.getClientRects().length > 0;
 

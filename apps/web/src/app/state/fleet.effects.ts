@@ -1,14 +1,33 @@
 import { inject, Injectable } from '@angular/core';
 import { Router } from '@angular/router';
+import type { FleetEntry } from '@grey-keel/model';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
-import type { Action } from '@ngrx/store';
-import { catchError, concatMap, exhaustMap, map, of, switchMap, tap, type Observable } from 'rxjs';
+import { concatLatestFrom } from '@ngrx/operators';
+import { Store, type Action } from '@ngrx/store';
+import {
+  catchError,
+  concat,
+  concatMap,
+  exhaustMap,
+  from,
+  map,
+  of,
+  switchMap,
+  tap,
+  timer,
+  toArray,
+  type Observable,
+} from 'rxjs';
 import { problemOf } from '../api/problem.ts';
 import { ServerApi } from '../api/server-api.ts';
-import { fileNameOf, saveFile } from '../shared/save-file.ts';
-import { fleetPageEvents, fleetServerEvents } from './fleet.ts';
+import { saveBundles } from '../fleet/save-bundles.ts';
+import { fleetFeature, fleetPageEvents, fleetServerEvents, isCalled } from './fleet.ts';
 
 const longestName = 80;
+/** How long it is waited for the next letter, ms. */
+const typingMs = 200;
+/** So many boats are offered by name beside everything else. */
+const mostNamed = 8;
 
 /** Does at the server what is wanted of the fleet, one after another, and fetches it anew where it changed. */
 @Injectable()
@@ -16,18 +35,39 @@ export class FleetEffects {
   private readonly events = inject(Actions);
   private readonly api = inject(ServerApi);
   private readonly router = inject(Router);
+  private readonly store = inject(Store);
 
   readonly load = createEffect(() =>
     this.events.pipe(
       ofType(
         fleetPageEvents.opened,
+        fleetPageEvents.queryChanged,
         fleetPageEvents.backupRestored,
         fleetServerEvents.bundleImported,
-        fleetServerEvents.boatBack,
+        fleetServerEvents.boatsDeleted,
+        fleetServerEvents.boatsBack,
       ),
-      switchMap(() =>
-        this.api.fleet().pipe(
-          map((boats) => fleetServerEvents.loaded({ boats })),
+      switchMap((event) =>
+        event.type === fleetPageEvents.queryChanged.type && 'search' in event.changes
+          ? timer(typingMs).pipe(map(() => event))
+          : of(event),
+      ),
+      concatLatestFrom(() => this.store.select(fleetFeature.selectQuery)),
+      switchMap(([, query]) =>
+        this.api.fleet(query).pipe(
+          map((page) => fleetServerEvents.loaded({ page })),
+          catchError((error: unknown) => of(fleetServerEvents.notLoaded({ detail: problemOf(error).detail }))),
+        ),
+      ),
+    ),
+  );
+
+  readonly findByName = createEffect(() =>
+    this.events.pipe(
+      ofType(fleetPageEvents.namesSought),
+      switchMap(({ words }) =>
+        this.api.fleet({ search: words, count: mostNamed }).pipe(
+          map(({ boats }) => fleetServerEvents.namesFound({ boats })),
           catchError((error: unknown) => of(fleetServerEvents.notLoaded({ detail: problemOf(error).detail }))),
         ),
       ),
@@ -38,7 +78,18 @@ export class FleetEffects {
     this.events.pipe(
       ofType(fleetPageEvents.boatNamed),
       // A second press while the first is under way means the same boat.
-      exhaustMap(({ id, name }) => this.done(this.api.make(id, name), () => fleetServerEvents.boatAdded({ id }))),
+      exhaustMap(({ id, boat, meant }) =>
+        this.done(
+          this.namesakes(boat.name).pipe(
+            concatMap(({ length }) =>
+              length > 0 && !meant
+                ? of(fleetServerEvents.nameTaken({ name: boat.name }))
+                : this.api.make(id, boat).pipe(map(() => fleetServerEvents.boatAdded({ id }))),
+            ),
+          ),
+          (event) => event,
+        ),
+      ),
     ),
   );
 
@@ -64,15 +115,25 @@ export class FleetEffects {
 
   readonly delete = createEffect(() =>
     this.events.pipe(
-      ofType(fleetPageEvents.boatDeleted),
-      concatMap(({ boat }) => this.done(this.api.remove(boat.id), () => fleetServerEvents.boatDeleted({ boat }))),
+      ofType(fleetPageEvents.boatsDeleted),
+      concatMap(({ boats }) =>
+        this.done(
+          this.each(boats, ({ id }) => this.api.remove(id)),
+          () => fleetServerEvents.boatsDeleted({ boats }),
+        ),
+      ),
     ),
   );
 
   readonly recall = createEffect(() =>
     this.events.pipe(
-      ofType(fleetPageEvents.boatWantedBack),
-      concatMap(({ boat }) => this.done(this.api.recall(boat.id), () => fleetServerEvents.boatBack({ boat }))),
+      ofType(fleetPageEvents.boatsWantedBack),
+      concatMap(({ boats }) =>
+        this.done(
+          this.each(boats, ({ id }) => this.api.recall(id)),
+          () => fleetServerEvents.boatsBack({ boats }),
+        ),
+      ),
     ),
   );
 
@@ -80,22 +141,45 @@ export class FleetEffects {
     this.events.pipe(
       ofType(fleetPageEvents.bundleChosen),
       concatMap(({ id, text }) =>
-        this.done(this.api.importBundle(id, text), (bundle) => fleetServerEvents.bundleImported({ bundle })),
+        this.done(
+          this.api
+            .importBundle(id, text)
+            .pipe(
+              concatMap((bundle) =>
+                this.namesakes(bundle.plan.boat.name).pipe(
+                  map((alike) => ({ bundle, alike: alike.filter((one) => one.id !== bundle.id).length })),
+                ),
+              ),
+            ),
+          ({ bundle, alike }) => fleetServerEvents.bundleImported({ bundle, alike }),
+        ),
       ),
     ),
   );
 
   readonly export = createEffect(() =>
     this.events.pipe(
-      ofType(fleetPageEvents.bundleWanted),
-      concatMap(({ boat }) =>
-        this.done(this.api.bundle(boat.id), (file) => {
-          saveFile(file, fileNameOf(boat.name, '.grey-keel.json'));
-          return fleetServerEvents.bundleExported({ boat });
-        }),
+      ofType(fleetPageEvents.bundlesWanted),
+      concatMap(({ boats }) =>
+        this.done(
+          this.each(boats, ({ id }) => this.api.bundle(id)).pipe(
+            concatMap((files) => saveBundles(boats.map(({ name }, i) => ({ name, file: files[i] ?? new Blob() })))),
+          ),
+          () => fleetServerEvents.bundlesExported({ boats }),
+        ),
       ),
     ),
   );
+
+  /** Boats that are called so already, wherever they stand in the fleet. */
+  private namesakes(name: string): Observable<FleetEntry[]> {
+    return this.api.fleet({ search: name, count: 200 }).pipe(map(({ boats }) => boats.filter(isCalled(name))));
+  }
+
+  /** One after another, so that a failure leaves none of those after it half done. */
+  private each<T>(boats: readonly FleetEntry[], work: (boat: FleetEntry) => Observable<T>): Observable<T[]> {
+    return concat(...boats.map((boat) => from(work(boat)))).pipe(toArray());
+  }
 
   private done<T>(work: Observable<T>, tell: (answer: T) => Action): Observable<Action> {
     return work.pipe(

@@ -1,4 +1,11 @@
-import type { FleetEntry, ImportedBundle } from '@grey-keel/model';
+import {
+  fleetQuerySchema,
+  type FleetEntry,
+  type FleetPage,
+  type FleetQuery,
+  type ImportedBundle,
+  type NewBoat,
+} from '@grey-keel/model';
 import { createEntityAdapter } from '@ngrx/entity';
 import { createActionGroup, createFeature, createReducer, emptyProps, on, props } from '@ngrx/store';
 import { asking, notAsked, notLoaded, type ListState } from './list-state.ts';
@@ -8,16 +15,20 @@ export const fleetPageEvents = createActionGroup({
   source: 'Fleet page',
   events: {
     opened: emptyProps(),
-    'boat named': props<{ id: string; name: string }>(),
+    'query changed': props<{ changes: Partial<FleetQuery> }>(),
+    /** `meant` where it was said before that there is a boat of that name. */
+    'boat named': props<{ id: string; boat: NewBoat; meant: boolean }>(),
     'copy wanted': props<{ id: string; boat: FleetEntry }>(),
-    'bundle wanted': props<{ boat: FleetEntry }>(),
+    'bundles wanted': props<{ boats: readonly FleetEntry[] }>(),
     'bundle chosen': props<{ id: string; text: string }>(),
-    'boat deleted': props<{ boat: FleetEntry }>(),
-    'boat wanted back': props<{ boat: FleetEntry }>(),
+    'boats deleted': props<{ boats: readonly FleetEntry[] }>(),
+    'boats wanted back': props<{ boats: readonly FleetEntry[] }>(),
     /** What is wrong with what was asked for, before any of it is sent. */
     refused: props<{ words: string }>(),
     'backup restored': emptyProps(),
     'message read': emptyProps(),
+    /** Words typed where boats are found by their names. */
+    'names sought': props<{ words: string }>(),
   },
 });
 
@@ -25,75 +36,121 @@ export const fleetPageEvents = createActionGroup({
 export const fleetServerEvents = createActionGroup({
   source: 'Server, fleet',
   events: {
-    loaded: props<{ boats: FleetEntry[] }>(),
+    loaded: props<{ page: FleetPage }>(),
     'not loaded': props<{ detail: string }>(),
     'boat added': props<{ id: string }>(),
-    'bundle imported': props<{ bundle: ImportedBundle }>(),
-    'bundle exported': props<{ boat: FleetEntry }>(),
-    'boat deleted': props<{ boat: FleetEntry }>(),
-    'boat back': props<{ boat: FleetEntry }>(),
+    'name taken': props<{ name: string }>(),
+    'bundle imported': props<{ bundle: ImportedBundle; alike: number }>(),
+    'bundles exported': props<{ boats: readonly FleetEntry[] }>(),
+    'boats deleted': props<{ boats: readonly FleetEntry[] }>(),
+    'boats back': props<{ boats: readonly FleetEntry[] }>(),
     'not done': props<{ detail: string }>(),
+    'names found': props<{ boats: readonly FleetEntry[] }>(),
   },
 });
 
 export interface FleetMessage {
   readonly text: string;
   readonly bad: boolean;
-  /** A boat that can be had back. */
-  readonly removed: FleetEntry | null;
+  /** Boats that can be had back. */
+  readonly removed: readonly FleetEntry[];
 }
 
 export interface FleetState extends ListState<FleetEntry> {
+  readonly query: FleetQuery;
+  readonly found: number;
+  readonly allBoats: number;
+  readonly waiting: number;
+  /** A name that is there already: who asks for it again means it. */
+  readonly taken: string | null;
   readonly message: FleetMessage | null;
+  /** Boats found by the words typed last, wherever they stand in the fleet. */
+  readonly named: readonly FleetEntry[];
 }
 
-const adapter = createEntityAdapter<FleetEntry>({ sortComparer: (a, b) => a.name.localeCompare(b.name) });
+const adapter = createEntityAdapter<FleetEntry>();
 
-const told = (state: FleetState, text: string, bad = false, removed: FleetEntry | null = null): FleetState => ({
+const told = (state: FleetState, text: string, bad = false, removed: readonly FleetEntry[] = []): FleetState => ({
   ...state,
   message: { text, bad, removed },
 });
 
-/** The boats that are called so, however it is written. */
-export const calledAlike = (boats: readonly FleetEntry[], name: string): readonly FleetEntry[] => {
+/** Whether a boat is called so, however it is written. */
+export const isCalled = (name: string): ((boat: FleetEntry) => boolean) => {
   const plain = name.trim().toLowerCase();
-  return boats.filter((one) => one.name.trim().toLowerCase() === plain);
+  return (boat) => boat.name.trim().toLowerCase() === plain;
 };
 
-const importedInWords = ({ ids, entities }: FleetState, { id, plan, beside }: ImportedBundle): string => {
+const counted = (boats: readonly FleetEntry[]): string => {
+  const [first] = boats;
+  return first && boats.length === 1 ? first.name : `${boats.length} boats`;
+};
+
+const importedInWords = ({ plan, beside }: ImportedBundle, alike: number): string => {
   const { name } = plan.boat;
-  const others = ids.flatMap((one) => (one === id ? [] : (entities[one] ?? [])));
   const parts = beside.map((one) => `${one.name} (${one.id})`).join(', ');
   const catalogue = parts && ` Into the catalogue, beside what has their ids here and is something else: ${parts}.`;
-  return calledAlike(others, name).length
+  return alike > 0
     ? `${name} was imported beside the boat of that name that is already here: neither was changed. Rename one, or delete one.${catalogue}`
     : `${name} was imported.${catalogue}`;
 };
 
-const noFleet: FleetState = { ...notAsked(adapter.getInitialState()), message: null };
+const noFleet: FleetState = {
+  ...notAsked(adapter.getInitialState()),
+  query: fleetQuerySchema.parse({}),
+  found: 0,
+  allBoats: 0,
+  waiting: 0,
+  taken: null,
+  message: null,
+  named: [],
+};
 
 export const fleetFeature = createFeature({
   name: 'fleet',
   reducer: createReducer(
     noFleet,
     on(fleetPageEvents.opened, (state): FleetState => asking(state)),
+    // Another question begins at its first page.
+    on(fleetPageEvents.queryChanged, (state, { changes }): FleetState => ({
+      ...state,
+      query: { ...state.query, first: 0, ...changes },
+    })),
     on(fleetPageEvents.refused, (state, { words }): FleetState => told(state, words, true)),
     on(fleetPageEvents.backupRestored, (state): FleetState =>
       told(state, 'The backup was restored. What was there before is put aside beside the data.'),
     ),
     on(fleetPageEvents.messageRead, (state): FleetState => ({ ...state, message: null })),
-    on(fleetServerEvents.loaded, (state, { boats }): FleetState =>
-      adapter.setAll(boats, { ...state, status: 'ready', problem: null }),
+    on(fleetServerEvents.loaded, (state, { page: { boats, found, all, waiting } }): FleetState =>
+      adapter.setAll(boats, { ...state, found, allBoats: all, waiting, status: 'ready', problem: null }),
     ),
     on(fleetServerEvents.notLoaded, (state, { detail }): FleetState => notLoaded(state, detail)),
-    on(fleetServerEvents.boatDeleted, (state, { boat }): FleetState =>
-      told(adapter.removeOne(boat.id, state), `${boat.name} was deleted.`, false, boat),
+    on(fleetServerEvents.nameTaken, (state, { name }): FleetState => ({
+      ...told(
+        state,
+        `New boat: there is a boat called "${name}" already. Give this one another name, or press "Add boat" again to have two of it.`,
+        true,
+      ),
+      taken: name,
+    })),
+    on(fleetServerEvents.boatAdded, (state): FleetState => ({ ...state, taken: null, message: null })),
+    on(fleetServerEvents.boatsDeleted, (state, { boats }): FleetState =>
+      told(
+        adapter.removeMany(
+          boats.map(({ id }) => id),
+          state,
+        ),
+        `${counted(boats)} deleted.`,
+        false,
+        boats,
+      ),
     ),
-    on(fleetServerEvents.boatBack, (state, { boat }): FleetState => told(state, `${boat.name} is back.`)),
-    on(fleetServerEvents.bundleImported, (state, { bundle }): FleetState =>
-      told(state, importedInWords(state, bundle)),
+    on(fleetServerEvents.boatsBack, (state, { boats }): FleetState => told(state, `${counted(boats)} restored.`)),
+    on(fleetServerEvents.bundleImported, (state, { bundle, alike }): FleetState =>
+      told(state, importedInWords(bundle, alike)),
     ),
     on(fleetServerEvents.notDone, (state, { detail }): FleetState => told(state, detail, true)),
+    on(fleetServerEvents.namesFound, (state, { boats }): FleetState => ({ ...state, named: boats })),
   ),
   extraSelectors: ({ selectFleetState }) => adapter.getSelectors(selectFleetState),
 });

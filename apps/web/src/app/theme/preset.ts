@@ -8,6 +8,7 @@ import datatable from '@primeuix/themes/aura/datatable';
 import dialog from '@primeuix/themes/aura/dialog';
 import drawer from '@primeuix/themes/aura/drawer';
 import inputtext from '@primeuix/themes/aura/inputtext';
+import menu from '@primeuix/themes/aura/menu';
 import message from '@primeuix/themes/aura/message';
 import paginator from '@primeuix/themes/aura/paginator';
 import progressbar from '@primeuix/themes/aura/progressbar';
@@ -47,6 +48,14 @@ const framed = (colour: string) => ({
   shadow: 'none',
 });
 
+const framedToast = (colour: string) => ({
+  background: 'var(--sheet)',
+  borderColor: colour,
+  color: 'var(--ink)',
+  detailColor: 'var(--ink)',
+  closeButton: { hoverBackground: 'var(--water-wash)', focusRing: { color: colour, shadow: 'none' } },
+});
+
 const sheet = { background: 'var(--sheet)', borderColor: 'var(--hull-light)', color: 'var(--ink)' };
 const ring = { width: '3px', style: 'solid', color: 'var(--water)', offset: '1px' };
 
@@ -62,6 +71,7 @@ const used = {
     dialog,
     drawer,
     inputtext,
+    menu,
     message,
     paginator,
     progressbar,
@@ -126,6 +136,9 @@ export const preset = definePreset(used, {
             selectedColor: 'var(--on-water)',
             selectedFocusColor: 'var(--on-water)',
           },
+        },
+        navigation: {
+          item: { focusBackground: 'var(--water-wash)', color: 'var(--ink)', focusColor: 'var(--ink)' },
         },
         highlight: {
           background: 'var(--water)',
@@ -217,6 +230,12 @@ export const preset = definePreset(used, {
     },
     autocomplete: { option: { padding: '0.7rem 0.75rem' } },
     drawer: { header: { padding: '6px 18px' }, title: { fontSize: '1rem' }, content: { padding: '0 18px 18px' } },
+    toast: {
+      root: { width: 'min(34rem, 92vw)', blur: '0' },
+      colorScheme: { light: { info: framedToast('var(--water)'), error: framedToast('var(--stop)') } },
+    },
+    menu: { item: { padding: '0.8rem 1rem' } },
+    paginator: { navButton: { width: '44px', height: '44px', borderRadius: '2px' } },
     progressbar: { root: { height: '18px' } },
     // A fold within a sheet: no frame of its own, its words as small as what stands around it.
     accordion: {
@@ -225,7 +244,13 @@ export const preset = definePreset(used, {
       content: { background: 'transparent', padding: '0 8px 8px' },
     },
     datatable: {
-      headerCell: { padding: '0.4rem 0.5rem', background: 'var(--sheet)', color: 'var(--faint)' },
+      headerCell: {
+        padding: '0.4rem 0.5rem',
+        background: 'var(--sheet)',
+        color: 'var(--faint)',
+        selectedBackground: 'var(--sheet)',
+        selectedColor: 'var(--water)',
+      },
       bodyCell: { padding: '0.35rem 0.5rem' },
       row: { background: 'var(--sheet)', color: 'var(--ink)', hoverBackground: 'var(--water-wash)' },
     },

@@ -1,0 +1,106 @@
+import { ChangeDetectionStrategy, Component, effect, input, model, output, signal } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { hullForms, nameSchema, type NewBoat } from '@grey-keel/model';
+import { ButtonDirective } from 'primeng/button';
+import { Dialog } from 'primeng/dialog';
+import { InputText } from 'primeng/inputtext';
+import { ChoiceField, choicesOf } from '../shared/choice-field.ts';
+import { FileButton } from '../shared/file-button.ts';
+
+/** A new boat by its name and hull, or from a bundle. */
+@Component({
+  selector: 'gk-add-boat-dialog',
+  imports: [ButtonDirective, ChoiceField, Dialog, FileButton, FormsModule, InputText],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <p-dialog
+      header="Add a boat"
+      closeAriaLabel="Close"
+      [modal]="true"
+      [draggable]="false"
+      [resizable]="false"
+      [dismissableMask]="true"
+      [style]="{ width: 'min(480px, 96vw)' }"
+      [(visible)]="open"
+      (onShow)="begin()"
+    >
+      <form (ngSubmit)="make()">
+        <label for="new-boat" class="small faint">Name of the boat</label>
+        <input
+          pInputText
+          id="new-boat"
+          name="name"
+          autocomplete="off"
+          [attr.aria-invalid]="shown() ? 'true' : null"
+          [attr.aria-describedby]="shown() ? 'new-boat-problem' : null"
+          [(ngModel)]="name"
+        />
+        @if (shown(); as words) {
+          <p class="problem" id="new-boat-problem" role="alert">{{ words }}</p>
+        }
+        <gk-choice-field
+          label="Hull form"
+          fieldId="new-hull-form"
+          [value]="hullForm()"
+          [choices]="hulls"
+          (changed)="hullForm.set($event)"
+        />
+        <button type="submit" pButton id="make-boat">Add boat</button>
+      </form>
+      <p class="small faint">
+        Or take one over from another shop. To start from a boat of this fleet, duplicate it: what was measured on the
+        first is left out.
+      </p>
+      <gk-file-button
+        label="Import bundles"
+        fieldId="bundle-in-dialog"
+        accept=".json,.zip,application/json,application/zip"
+        [several]="true"
+        (chosen)="open.set(false); given.emit($event)"
+      />
+    </p-dialog>
+  `,
+  styles: `
+    form {
+      display: grid;
+      gap: 8px;
+      margin-bottom: 14px;
+    }
+    input {
+      min-height: var(--touch);
+    }
+    .problem {
+      color: var(--stop);
+    }
+    p {
+      margin-bottom: 8px;
+    }
+  `,
+})
+export class AddBoatDialog {
+  readonly open = model.required<boolean>();
+  /** What the server said of the last try. */
+  readonly problem = input<string | null>(null);
+  readonly named = output<NewBoat>();
+  readonly given = output<readonly File[]>();
+  protected name = '';
+  protected readonly hullForm = signal<(typeof hullForms)[number]>('planing monohull');
+  protected readonly hulls = choicesOf(hullForms);
+  protected readonly shown = signal<string | null>(null);
+
+  constructor() {
+    effect(() => this.shown.set(this.problem()));
+  }
+
+  protected begin(): void {
+    this.name = '';
+    this.shown.set(null);
+    document.getElementById('new-boat')?.focus();
+  }
+
+  protected make(): void {
+    const name = nameSchema.safeParse(this.name.trim());
+    if (!name.success) return this.shown.set(`New boat: ${name.error.issues[0]?.message ?? ''}`);
+    this.named.emit({ name: name.data, hullForm: this.hullForm() });
+  }
+}
