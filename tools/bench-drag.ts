@@ -1,5 +1,6 @@
 import { Key, Origin, type WebDriver } from 'selenium-webdriver';
 import { find, openBrowser } from '../e2e/support/browser.ts';
+import { pointer } from '../e2e/support/hands.ts';
 
 export interface DragFrames {
   /** Main-thread work a pointer event, 95th percentile, ms. */
@@ -194,21 +195,27 @@ export const layoutTimes = async (address: string, boatId: string): Promise<read
   }
 };
 
-/** Scrolls a long fleet from top to bottom and reads the gaps between its frames. */
+/** Scrolls a long page of the fleet from top to bottom, asks for the next, and reads the gaps between the frames. */
 export const scrollFrames = async (address: string): Promise<Omit<DragFrames, 'workP95'>> => {
   const { driver, close } = await openBrowser();
   try {
     await driver.get(address);
     await find(driver, '[data-boat]');
+    await pointer(driver).choose('.p-paginator-rpp-dropdown', '200');
+    await find(driver, '[data-boat]:nth-of-type(200)');
     await driver.executeScript(watchFrames);
     await new Promise((resolve) => setTimeout(resolve, 1500));
     const atRest = await driver.executeScript<number[]>(gaps);
     await driver.executeScript(watchFrames);
     await driver.executeAsyncScript(`
       const done = arguments[arguments.length - 1];
-      const list = document.querySelector('cdk-virtual-scroll-viewport');
       let steps = 0;
-      const scroll = () => { list.scrollTop += 40; if (++steps < 240) requestAnimationFrame(scroll); else done(); };
+      const scroll = () => {
+        scrollBy(0, 40);
+        if (++steps < 240) return void requestAnimationFrame(scroll);
+        document.querySelector('.p-paginator-next').click();
+        setTimeout(done, 800);
+      };
       scroll();`);
     const moving = await driver.executeScript<number[]>(gaps);
     return { gapP95: p95(moving), restGapP95: p95(atRest) };

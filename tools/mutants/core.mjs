@@ -458,6 +458,6 @@ export const mutants = [
   {
     file: 'stages/fit/edits.ts',
     from: 'if (circuit.batteryId === id) circuit.batteryId = null;',
-    to: '',
+    to: 'void circuit;',
   },
 ];

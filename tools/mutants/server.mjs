@@ -48,4 +48,14 @@ export const mutants = [
     to: 'status < 600 ? { status, title, detail } : null',
   },
   { file: 'http/problem.ts', from: 'diskIsFull(error) ? full : failed', to: 'failed' },
+  {
+    file: 'fleet/fleet-lines.ts',
+    from: "'with a stop': { stops: { [Op.gt]: 0 } }",
+    to: "'with a stop': { stops: { [Op.gte]: 0 } }",
+  },
+  { file: 'fleet/fleet-lines.ts', from: "downward ? 'DESC' : 'ASC'", to: "'ASC'" },
+  { file: 'fleet/fleet-lines.ts', from: 'if (rows.length < judgedAtOnce) return 0;', to: 'return 0;' },
+  { file: 'fleet/fleet-lines.ts', from: 'const found = asksForAll ? all :', to: 'const found = all > 0 ? all :' },
+  { file: 'fleet/fleet-entry.ts', from: "digits.padStart(12, '0')", to: 'digits' },
+  { file: 'fleet/fleet-entry.ts', from: ".replace(/\\p{M}/gu, '')", to: '' },
 ];

@@ -67,11 +67,12 @@ export class FleetLines {
     };
     const order: Order = ordered[by].map((column) => [column, downward ? 'DESC' : 'ASC']);
     const { boats } = this.database.tables;
-    const [rows, found, all] = await Promise.all([
+    const asksForAll = show === 'all' && words.length === 0;
+    const [rows, all] = await Promise.all([
       this.rows({ where: wanted, order, offset: first, limit: count }),
-      boats.count({ where: wanted }),
       boats.count({ where: { removed_at: null } }),
     ]);
+    const found = asksForAll ? all : await boats.count({ where: wanted });
     return `{"boats":[${(await this.entries(rows)).join(',')}],"found":${found},"all":${all},"waiting":${waiting}}`;
   }
 
@@ -94,7 +95,7 @@ export class FleetLines {
 
   /** Makes a few lines that are not up to date, and says how many are left for later. */
   private async catchUp(): Promise<number> {
-    const due = { removed_at: null, entry_version: { [Op.ne]: fleetEntryVersion } };
+    const due = { removed_at: null, entry_version: { [Op.lt]: fleetEntryVersion } };
     const rows = await this.rows({ where: due, limit: judgedAtOnce });
     for (const row of rows) await this.judged(row);
     if (rows.length < judgedAtOnce) return 0;

@@ -7,7 +7,8 @@ ALTER TABLE boats ADD COLUMN checks INTEGER NOT NULL DEFAULT 0;
 ALTER TABLE boats ADD COLUMN next_stage INTEGER NOT NULL DEFAULT 0;
 UPDATE boats SET name_order = lower(name), sought = lower(name);
 DROP INDEX boats_by_name;
-CREATE INDEX boats_by_name ON boats (removed_at, name_order, id);
+-- With the words in it, a search reads this index alone.
+CREATE INDEX boats_by_name ON boats (removed_at, name_order, id, sought);
 CREATE INDEX boats_by_finding ON boats (removed_at, stops, checks, name_order, id);
 CREATE INDEX boats_by_next ON boats (removed_at, next_stage, name_order, id);
 CREATE INDEX boats_by_water ON boats (removed_at, water_order, name_order, id);
