@@ -15,6 +15,7 @@ import { NavigationEnd, Router, RouterLink, RouterOutlet } from '@angular/router
 import { stageSchema } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
 import { ButtonDirective } from 'primeng/button';
+import { Message } from 'primeng/message';
 import { filter, map, startWith } from 'rxjs';
 import { stageRegister } from '../stages/stages.ts';
 import { OpenPlan } from '../state/open-plan.ts';
@@ -44,6 +45,7 @@ const typing = (target: EventTarget | null): target is HTMLElement =>
     FindPanel,
     HeadStrip,
     Ladder,
+    Message,
     PlanPlace,
     RouterLink,
     RouterOutlet,
@@ -62,10 +64,9 @@ const typing = (target: EventTarget | null): target is HTMLElement =>
             <gk-clash-panel />
             <gk-stuck-panel />
             @if (notice(); as words) {
-              <p class="notice" role="status">
-                {{ words }}
-                <button type="button" pButton text (click)="store.dispatch(noticeRead)">Good</button>
-              </p>
+              <p-message severity="info" [closable]="true" (onClose)="store.dispatch(noticeRead)">{{
+                words
+              }}</p-message>
             }
             <div class="title">
               <h1 id="stage-title" [gkPlace]="stagePlace" tabindex="-1">{{ words().title }}</h1>
@@ -164,10 +165,6 @@ const typing = (target: EventTarget | null): target is HTMLElement =>
     .title .p-button {
       margin-left: auto;
       white-space: nowrap;
-    }
-    .notice {
-      padding: 0 12px;
-      background: var(--water-wash);
     }
     .alone {
       padding: 48px;

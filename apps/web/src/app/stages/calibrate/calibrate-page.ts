@@ -12,12 +12,24 @@ import { OffsetReadings } from './offset-readings.ts';
 import { OffsetResult } from './offset-result.ts';
 import { readingRows } from './reading-rows.ts';
 import { LeadLinePicture, type PicturedReading } from './lead-line-picture.ts';
+import { ChoiceButtons } from '../../shared/choice-buttons.ts';
+import { choicesOf } from '../../shared/choice-field.ts';
 import { PlanPlace } from '../../shared/plan-place.ts';
 import { Wide } from '../../shared/wide.ts';
 
 @Component({
   selector: 'gk-calibrate-page',
-  imports: [PlanPlace, DifferencesChart, FigurePipe, LeadLinePicture, OffsetReadings, OffsetResult, RouterLink, Wide],
+  imports: [
+    ChoiceButtons,
+    PlanPlace,
+    DifferencesChart,
+    FigurePipe,
+    LeadLinePicture,
+    OffsetReadings,
+    OffsetResult,
+    RouterLink,
+    Wide,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (sounders().length === 0) {
@@ -62,25 +74,13 @@ import { Wide } from '../../shared/wide.ts';
             <gk-lead-line-picture [boat]="plan().boat" [reading]="pictured()" [units]="units()" />
           </div>
           <div>
-            <div class="row to">
-              <span class="faint small" id="to-the">to the</span>
-              <div role="group" aria-labelledby="to-the" class="either">
-                <button
-                  type="button"
-                  [attr.aria-pressed]="settings().reference === 'waterline'"
-                  (click)="set({ reference: 'waterline' })"
-                >
-                  waterline
-                </button>
-                <button
-                  type="button"
-                  [attr.aria-pressed]="settings().reference === 'keel'"
-                  (click)="set({ reference: 'keel' })"
-                >
-                  keel
-                </button>
-              </div>
-            </div>
+            <gk-choice-buttons
+              label="Depth is counted from the"
+              fieldId="offset-reference"
+              [value]="settings().reference"
+              [choices]="references"
+              (changed)="set({ reference: $event })"
+            />
             <h3>Differences</h3>
             @if (answer(); as it) {
               <gk-differences-chart
@@ -164,26 +164,6 @@ import { Wide } from '../../shared/wide.ts';
       grid-template-columns: minmax(0, 3fr) minmax(0, 2fr);
       gap: 14px;
     }
-    .to {
-      justify-content: flex-end;
-      align-items: center;
-    }
-    .either {
-      display: flex;
-    }
-    .either button {
-      min-height: var(--touch);
-      padding: 0 14px;
-      background: var(--sheet);
-      color: var(--ink);
-      border: var(--hairline) solid var(--hull-light);
-      font-weight: 600;
-      cursor: pointer;
-    }
-    .either button[aria-pressed='true'] {
-      background: var(--water);
-      color: var(--on-water);
-    }
     .empty {
       min-height: 200px;
       display: grid;
@@ -218,6 +198,7 @@ import { Wide } from '../../shared/wide.ts';
   `,
 })
 export class CalibratePage {
+  protected readonly references = choicesOf(['waterline', 'keel'] as const);
   private readonly open = openBoat();
   private readonly found = inject(Store).selectSignal(selectFindings);
   protected readonly plan = this.open.plan;
