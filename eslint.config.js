@@ -3,6 +3,7 @@ import angular from 'angular-eslint';
 import boundaries from 'eslint-plugin-boundaries';
 import prettier from 'eslint-config-prettier';
 import tseslint from 'typescript-eslint';
+import { retiredWords } from './tools/retired-words.mjs';
 
 /**
  * The folders of the core, from the ground up: each may use what stands before it, so that no cycle can arise. The stages
@@ -26,7 +27,7 @@ const coreFolders = [
   'sources',
   'calibration',
   'alarms',
-  'disturbance',
+  'interference',
   'handover',
   'sheets',
   'findings',
@@ -88,6 +89,11 @@ const layers = [
   { type: 'e2e', pattern: 'e2e/**', mode: 'full' },
   { type: 'tools', pattern: 'tools/**', mode: 'full' },
 ];
+
+const wholeZod = {
+  selector: 'ImportDeclaration[source.value="zod"] > ImportSpecifier[imported.name="z"]',
+  message: "Write: import * as z from 'zod'. The named import brings every language's messages along.",
+};
 
 /** What a pure package may not reach for. */
 const impure = [
@@ -164,15 +170,12 @@ export default tseslint.config(
   },
   {
     files: ['**/*.ts'],
-    rules: {
-      'no-restricted-syntax': [
-        'error',
-        {
-          selector: 'ImportDeclaration[source.value="zod"] > ImportSpecifier[imported.name="z"]',
-          message: "Write: import * as z from 'zod'. The named import brings every language's messages along.",
-        },
-      ],
-    },
+    rules: { 'no-restricted-syntax': ['error', wholeZod] },
+  },
+  {
+    files: ['apps/*/src/**/*.ts', 'packages/*/src/**/*.ts'],
+    ignores: ['**/*.spec.ts', '**/testing/**'],
+    rules: { 'no-restricted-syntax': ['error', wholeZod, ...retiredWords] },
   },
   {
     files: ['apps/web/src/**/*.ts'],

@@ -181,7 +181,7 @@ describe('the hand on the views', () => {
       expect(seen.size).toBe(5);
 
       await show('boats/sable-wren/calibrate');
-      const removes = 'button[aria-label^="Remove reading"]';
+      const removes = 'button[aria-label^="Delete reading"]';
       await driver.executeScript(`document.querySelectorAll('${removes}')[1].focus()`);
       await driver.actions().sendKeys(Key.ENTER).perform();
       await eventually(
@@ -191,7 +191,7 @@ describe('the hand on the views', () => {
       );
       await driver.executeScript(`document.querySelector('#tolerance').focus()`);
       await driver.executeScript(
-        `document.querySelector('#tolerance').blur(); document.querySelector('#enter-offset, .either button').focus()`,
+        `document.querySelector('#tolerance').blur(); document.querySelector('#enter-offset, #offset-reference p-togglebutton').focus()`,
       );
       const had = await driver.executeScript<string>('return document.activeElement.textContent.trim()');
       await driver.actions().sendKeys('/').perform();
@@ -207,7 +207,7 @@ describe('the hand on the views', () => {
   );
 
   it(
-    'show which way of working is silent, and clear a finding by its own way out',
+    'show which way of working is silent, and clear a finding by its own fix',
     async () => {
       const { driver } = here.browser;
       const hands = pointer(driver);
@@ -215,7 +215,7 @@ describe('the hand on the views', () => {
       await findingIs(driver, 'same-band', true);
       await hands.press('.ways p-togglebutton:nth-of-type(1)');
       expect(await (await find(driver, '.beam.silent')).isDisplayed()).toBeTrue();
-      await hands.press('[data-finding^="same-band"] .way-out');
+      await hands.press('[data-finding^="same-band"] .fix');
       await hands.press('[data-transducer="d-ahead"] button[aria-expanded]');
       await hands.press('[id="transmits-d-ahead"] gk-tick-field:nth-of-type(2) input');
       await findingIs(driver, 'same-band', false);

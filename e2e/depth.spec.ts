@@ -77,7 +77,7 @@ describe('what can ground a boat', () => {
       expect(await said('water-type:a-helm-port')).toContain('1500.0 m/s');
       await show('calibrate');
       await hands.press('[data-sounder="b-narrow"]');
-      await hands.press('.either button:nth-of-type(2)');
+      await hands.press('#offset-reference p-togglebutton:nth-of-type(2)');
       await is('fallback-reference:a-helm-port');
     },
     2 * minutes,

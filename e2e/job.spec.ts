@@ -218,7 +218,7 @@ describe('the whole job', () => {
       await findingIs(driver, 'offset-flagged', true);
       expect(await textOf(driver, '[data-finding^="offset-flagged"]')).toContain('Reading 5 stands apart');
       expect(slip).toBe(4);
-      await hands.press('[data-finding^="offset-wrong-sign"] .way-out');
+      await hands.press('[data-finding^="offset-wrong-sign"] .fix');
       await eventually(
         () => driver.executeScript<string>('return document.activeElement.closest("[id]").id'),
         (id) => id.startsWith('offset-'),

@@ -134,18 +134,18 @@ describe('nothing typed is lost', () => {
       const settled = async (): Promise<boolean> => {
         for (const tab of [first, second]) {
           await driver.switchTo().window(tab);
-          if ((await driver.findElements({ css: 'gk-clash-panel section' })).length > 0) return true;
+          if ((await driver.findElements({ css: 'gk-conflict-panel section' })).length > 0) return true;
         }
         return false;
       };
       await eventually(settled, (there) => there, 'one of the tabs asking');
-      const clash = await textOf(driver, 'gk-clash-panel');
-      expect(clash).toContain('Sable Wren, length');
-      expect(clash).toContain('9.11');
-      expect(clash).toContain('9.22');
+      const conflict = await textOf(driver, 'gk-conflict-panel');
+      expect(conflict).toContain('Sable Wren, length');
+      expect(conflict).toContain('9.11');
+      expect(conflict).toContain('9.22');
       const mine = await driver.getWindowHandle();
-      await hands.press('gk-clash-panel td:nth-of-type(1) input');
-      await hands.press('gk-clash-panel .p-button');
+      await hands.press('gk-conflict-panel td:nth-of-type(1) input');
+      await hands.press('gk-conflict-panel .p-button');
       await kept(driver);
       const own = mine === first ? '9.22' : '9.11';
       expect(await valueOf('#boat-length')).toBe(own);
@@ -161,7 +161,7 @@ describe('nothing typed is lost', () => {
 
   const asked = (): Promise<unknown> =>
     eventually(
-      () => textOf(here.browser.driver, 'gk-clash-panel'),
+      () => textOf(here.browser.driver, 'gk-conflict-panel'),
       (text) => text.includes('9.11') && text.includes('9.33'),
       'both lengths to choose from',
     );
@@ -192,8 +192,8 @@ describe('nothing typed is lost', () => {
         await asked();
         expect((await boat()).plan.boat.lengthM).toBeCloseTo(9.33, 9);
       }
-      await hands.press('gk-clash-panel td:nth-of-type(1) input');
-      await hands.press('gk-clash-panel .p-button');
+      await hands.press('gk-conflict-panel td:nth-of-type(1) input');
+      await hands.press('gk-conflict-panel .p-button');
       await kept(here.browser.driver);
       expect([(await boat()).plan.boat.lengthM, (await boat()).plan.boat.beamM]).toEqual([9.11, 2.34]);
       await here.browser.driver.navigate().refresh();
@@ -219,7 +219,7 @@ describe('nothing typed is lost', () => {
       await driver.switchTo().window(second);
       await asked();
       expect((await boat()).plan.boat.lengthM).toBeCloseTo(9.33, 9);
-      await hands.press('gk-clash-panel .p-button');
+      await hands.press('gk-conflict-panel .p-button');
       await kept(driver);
       expect([(await boat()).plan.boat.lengthM, (await boat()).plan.boat.beamM]).toEqual([9.33, 2.34]);
     },

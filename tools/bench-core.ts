@@ -11,7 +11,7 @@ import {
   readCatalogueCsv,
   sceneAt,
   sectionAt,
-  wantsOf,
+  requirementsOf,
 } from '@grey-keel/core';
 import type { CatalogueEntry, Edit, Plan } from '@grey-keel/model';
 import { demoFleet } from '../apps/server/src/demo/demo-fleet.ts';
@@ -43,12 +43,12 @@ const shop: CatalogueEntry[] = readCatalogueCsv(gear.slice(0, 201)).items.map(({
   version: 1,
   shipped: false,
 }));
-const wants = wantsOf(plan);
-if (!wants) throw new Error('The water of Sable Wren is not described.');
+const requirements = requirementsOf(plan);
+if (!requirements) throw new Error('The water of Sable Wren is not described.');
 const grid = rangeGrid(1, 140, 400);
 const into = new Float64Array(400);
 const terms = candidatesFor(plan, shop, 'sounder').candidates.flatMap(
-  (candidate) => measuresOf(candidate, wants).beams,
+  (candidate) => measuresOf(candidate, requirements).beams,
 );
 const curves = (): void => {
   for (const beam of terms) fillTargetSnr(beam.terms, beam.targetStrengthDb, grid, into);

@@ -49,7 +49,9 @@ const bareServer = async (file: string) => {
     new Promise((resolve, reject) => database.all<T>(sql, (error, rows) => (error ? reject(error) : resolve(rows))));
   const app = express();
   app.get('/:i', async (request, response) => {
-    const { where, order, first } = asked[Number(request.params.i)] ?? asked[0]!;
+    const one = asked[Number(request.params.i)];
+    if (!one) return void response.status(404).end();
+    const { where, order, first } = one;
     const there = `FROM boats WHERE removed_at IS NULL`;
     const [rows, found, whole] = await Promise.all([
       all<{ entry: string }>(`SELECT entry ${there} AND ${where} ORDER BY ${order} LIMIT 50 OFFSET ${first}`),
@@ -59,7 +61,7 @@ const bareServer = async (file: string) => {
     const boats = rows.map(({ entry }) => entry).join(',');
     response
       .type('application/json')
-      .send(`{"boats":[${boats}],"found":${found[0]?.n},"all":${whole[0]?.n},"waiting":0}`);
+      .send(`{"boats":[${boats}],"found":${found[0]?.n ?? 0},"all":${whole[0]?.n ?? 0},"waiting":0}`);
   });
   const server = app.listen(0, '127.0.0.1');
   await new Promise((resolve) => server.once('listening', resolve));
@@ -84,7 +86,7 @@ export const fleetPageTimes = async (): Promise<{ pageP95: number; barePageP95: 
   const boats = new BoatStore(database);
   await boats.create('first', aPlan());
   await database.write((transaction) =>
-    database.tables.boats.sequelize!.query(multiply, { transaction, type: QueryTypes.RAW }).then(() => undefined),
+    database.sequelize.query(multiply, { transaction, type: QueryTypes.RAW }).then(() => undefined),
   );
   boats.stop();
   await database.close();

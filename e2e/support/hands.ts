@@ -20,6 +20,15 @@ const wholeOf = (driver: WebDriver, css: string): Promise<void> =>
 
 /** The entries of the list that is open. */
 const listed = '.p-select-overlay [role="option"]';
+/** It opens over a few frames, and nothing in it can be read or pressed before. */
+const opened = async (driver: WebDriver): Promise<void> => {
+  await find(driver, listed);
+  await eventually(
+    () => driver.executeScript<boolean>('return document.getAnimations().length === 0'),
+    (still) => still,
+    'the list to stand still',
+  );
+};
 const gone = async (driver: WebDriver): Promise<void> => {
   await eventually(
     () => driver.findElements({ css: listed }),
@@ -46,7 +55,7 @@ export const pointer = (driver: WebDriver): Hands => {
     choose: (css, label) =>
       whileFresh(async () => {
         await (await inView(css)).click();
-        await find(driver, listed);
+        await opened(driver);
         for (const option of await driver.findElements({ css: listed }))
           if ((await option.getText()).startsWith(label)) {
             await option.click();
@@ -129,7 +138,7 @@ export const keyboard = (driver: WebDriver): Hands => {
     choose: async (css, label) => {
       await reach(css);
       await type(Key.ARROW_DOWN);
-      await find(driver, listed);
+      await opened(driver);
       const [wanted, now] = await driver.executeScript<[number, number]>(
         `const options = [...document.querySelectorAll(arguments[0])];
          return [options.findIndex((option) => option.textContent.trim().startsWith(arguments[1])),

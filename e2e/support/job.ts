@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { readdir } from 'node:fs/promises';
 import { join } from 'node:path';
 import { Key, type WebDriver } from 'selenium-webdriver';
-import { eventually, find, textOf, type Browser } from './browser.ts';
+import { eventually, find, says, textOf, type Browser } from './browser.ts';
 import type { Hands } from './hands.ts';
 
 /** A boat that is not in the demo data, as its owner tells it: feet, fathoms, brackish water. */
@@ -122,7 +122,7 @@ export const calibrate = async (driver: WebDriver, hands: Hands): Promise<void> 
     );
   }
   await findingIs(driver, `offset-flagged:${sounder ?? ''}`, true);
-  await hands.press(`gk-finding [data-finding^="offset-flagged"] .way-out`);
+  await hands.press(`gk-finding [data-finding^="offset-flagged"] .fix`);
   await findingIs(driver, 'offset-flagged', false);
   await hands.press('#result .p-button:not(.p-button-text)');
   await eventually(
@@ -137,11 +137,8 @@ export const makeScreens = async (driver: WebDriver, hands: Hands): Promise<void
   await hands.stage(7);
   const picker = `#${(await (await find(driver, 'gk-display-picker [role=combobox]')).getAttribute('id')) ?? ''}`;
   const station = picker.replace('#display-', '');
-  await eventually(
-    () => driver.executeScript<number>('return document.querySelector(arguments[0]).options.length', picker),
-    (count) => count > 8,
-    'the catalogue of displays',
-  );
+  // Once the catalogue is there.
+  await says(driver, picker, 'none');
   await hands.choose(picker, 'Display 13, five keys');
   for (const way of ['searching', 'trolling', 'anchored']) {
     await hands.press(`#cell-${station}-${way}`);

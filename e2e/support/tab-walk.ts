@@ -17,6 +17,14 @@ export interface TabWalk {
   readonly thin: readonly string[];
 }
 
+/** Whether a field has no ring of 3 px. The library draws a box beside a tick, which is not seen itself, and a list's ring around the whole of it. */
+const isThin = `(at) => {
+  const box = at.matches('.p-checkbox-input, .p-radiobutton-input') ? at.nextElementSibling : at.matches('.p-select-label') ? at.parentElement : at;
+  const { outlineStyle, outlineWidth } = getComputedStyle(box);
+  const field = at.matches('input, textarea, [role=combobox], .p-slider-handle') && !at.closest('gk-file-button');
+  return field && (outlineStyle === 'none' || Number.parseFloat(outlineWidth) < 3);
+}`;
+
 /** Presses Tab from the top of a page until it comes back to somewhere. */
 export const walkByTab = async (driver: WebDriver): Promise<TabWalk> => {
   const count = await driver.executeScript<number>(`window.walked = new Set(); return ${stops}.length;`);
@@ -29,15 +37,16 @@ export const walkByTab = async (driver: WebDriver): Promise<TabWalk> => {
       const at = document.activeElement;
       if (!at || at === document.body) return { state: window.walked.size ? 'body' : 'start', name: '', thin: false };
       const name = at.tagName + ' #' + at.id + ' ' + (at.getAttribute('aria-label') ?? at.textContent.trim()).slice(0, 40);
-      // The library draws a box beside the field itself, which is not seen; a list's ring is around the whole of it.
-      const { outlineStyle, outlineWidth } = getComputedStyle(at.matches('.p-checkbox-input, .p-radiobutton-input') ? at.nextElementSibling : at.matches('.p-select-label') ? at.parentElement : at);
-      const field = at.matches('input, textarea, [role=combobox], [role=slider]') && !at.closest('gk-file-button');
-      const thin = field && (outlineStyle === 'none' || Number.parseFloat(outlineWidth) < 3);
+      const thin = (${isThin})(at);
       const before = window.walked.has(at);
       window.walked.add(at);
       return { state: before ? 'again' : 'new', name, thin };
     `);
-    if (at.thin) thin.push(at.name);
+    // The library marks a list as focused one frame late.
+    if (at.thin) {
+      await new Promise((resolve) => setTimeout(resolve, 150));
+      if (await driver.executeScript<boolean>(`return (${isThin})(document.activeElement)`)) thin.push(at.name);
+    }
     if (at.state === 'body') lost += 1;
     if (at.state === 'again') again = at.name;
   }

@@ -133,7 +133,7 @@ export const mutants = [
   { file: 'beams/scene.ts', from: 'const axisRad = -rollDeg * radian;', to: 'const axisRad = rollDeg * radian;' },
   { file: 'beams/scene.ts', from: 'onAxisDb + 2 * patternDb', to: 'onAxisDb + patternDb' },
   { file: 'advice/candidate.ts', from: "hullMaterial !== 'solid laminate'", to: "hullMaterial === 'steel'" },
-  { file: 'advice/rank.ts', from: 'if (bandsMeet(one.candidate, other.candidate, wants)) return [];', to: '' },
+  { file: 'advice/rank.ts', from: 'if (bandsMeet(one.candidate, other.candidate, requirements)) return [];', to: '' },
   { file: 'stages/beams/rules/sheet-efficiency.ts', from: 'efficiency <= 1)', to: 'efficiency <= 2)' },
   { file: 'exchange/catalogue-csv.ts', from: 'i + 2, columns', to: 'i + 1, columns' },
   { file: 'acoustics/ring-down.ts', from: '(pulseLengthS + ringingS)) / 2', to: '(pulseLengthS + ringingS)) / 1' },
@@ -172,13 +172,13 @@ export const mutants = [
   { file: 'calibration/aground.ts', from: "=== 'keel' ? 0 :", to: "=== 'waterline' ? 0 :" },
   { file: 'network/sockets.ts', from: 'sum + atOnce, 0)', to: 'sum + 1, 0)' },
   { file: 'stages/fit/rules/flow.ts', from: 'transducer.forwardM >= begins', to: 'asternM <= 0' },
-  { file: 'disturbance/direction-level.ts', from: 'const behindDb = -80;', to: 'const behindDb = -20;' },
+  { file: 'interference/direction-level.ts', from: 'const behindDb = -80;', to: 'const behindDb = -20;' },
   {
-    file: 'disturbance/disturbance.ts',
+    file: 'interference/interference.ts',
     from: 'bandShareDb(bandOf(source.acoustics), bandOf(victim.acoustics))',
     to: '0',
   },
-  { file: 'disturbance/quiet-plan.ts', from: 'otherBeamCost * changed.length', to: '0 * changed.length' },
+  { file: 'interference/quiet-plan.ts', from: 'otherBeamCost * changed.length', to: '0 * changed.length' },
   {
     file: 'stages/beams/exercises/which-beam-shows-it.ts',
     from: '!inCone(seenIn(one, pair.silent.id))',
@@ -385,7 +385,7 @@ export const mutants = [
     to: "best.mounting === 'pole'",
   },
   {
-    file: 'disturbance/disturbance.ts',
+    file: 'interference/interference.ts',
     from: 'return Math.max(silenceDb, source.acoustics.sourceLevelDb + loudest);',
     to: 'return source.acoustics.sourceLevelDb + loudest;',
   },
@@ -441,7 +441,7 @@ export const mutants = [
     to: 'return [];',
   },
   {
-    file: 'disturbance/quiet-plan.ts',
+    file: 'interference/quiet-plan.ts',
     from: 'complete: count <= mostCombinations && looks.left > 0,',
     to: 'complete: true,',
   },

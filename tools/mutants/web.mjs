@@ -39,6 +39,6 @@ export const mutants = [
   { file: 'plan.reducer.ts', from: 'news.boatId === state.boatId', to: 'news.boatId !== ""' },
   { file: 'replay.ts', from: '    plan = applied.plan;\n', to: '' },
   { file: 'replay.ts', from: ', base: base.number, baseId: base.revisionId', to: '' },
-  { file: 'clash.ts', from: '!clashing.includes(patch) || ', to: '' },
-  { file: 'clash.ts', from: '} else left.push(patch);', to: '}' },
+  { file: 'conflict.ts', from: '!conflicting.includes(patch) || ', to: '' },
+  { file: 'conflict.ts', from: '} else left.push(patch);', to: '}' },
 ];

@@ -108,10 +108,10 @@ export const runModel = async (seed: number, steps = 24): Promise<ModelFault[]> 
   const faults: ModelFault[] = [];
   const trail: string[] = [];
   const tell = (client: Client, what: string): void => {
-    const { status, number, unsent, clash } = client.state();
+    const { status, number, unsent, conflict } = client.state();
     const waits = unsent.map(({ revisionId, base }) => `${revisionId.slice(0, 4)} on ${base}`).join(', ');
     trail.push(
-      `${client.outbox.tabId.slice(0, 4)} ${what}; ${status} at ${number}, ${clash ? 'asking ' : ''}[${waits}]`,
+      `${client.outbox.tabId.slice(0, 4)} ${what}; ${status} at ${number}, ${conflict ? 'asking ' : ''}[${waits}]`,
     );
   };
   const fault = (what: string): void => {
@@ -132,8 +132,8 @@ export const runModel = async (seed: number, steps = 24): Promise<ModelFault[]> 
     clients.push(client);
     // What answers itself is answered by the program.
     client.injector.get(ActionsSubject).subscribe((action) => {
-      if (action.type !== boatEvents.clashSettled.type) return;
-      const { revisionId, replaces } = action as ReturnType<typeof boatEvents.clashSettled>;
+      if (action.type !== boatEvents.conflictSettled.type) return;
+      const { revisionId, replaces } = action as ReturnType<typeof boatEvents.conflictSettled>;
       for (const id of replaces) asked.add(id);
       const { number, unsent } = client.state();
       const along = new Set(unsent.map((one) => one.revisionId));
@@ -172,20 +172,20 @@ export const runModel = async (seed: number, steps = 24): Promise<ModelFault[]> 
     }
   };
   const settle = (client: Client): void => {
-    const { clash, number, unsent: waits } = client.state();
-    if (!clash) return;
-    const mine = clash.clashes.filter(() => random() < 0.5).map(({ path }) => path);
+    const { conflict, number, unsent: waits } = client.state();
+    if (!conflict) return;
+    const mine = conflict.conflicts.filter(() => random() < 0.5).map(({ path }) => path);
     const revisionId = crypto.randomUUID();
     const along = new Set(waits.map((one) => one.revisionId));
     made.set(revisionId, { client, seen: number, along, chosen: true });
-    client.store.dispatch(boatEvents.clashSettled({ revisionId, mine, replaces: clash.replaces }));
-    for (const id of clash.replaces) asked.add(id);
-    tell(client, `chose ${revisionId.slice(0, 4)} for ${clash.replaces.map((id) => id.slice(0, 4)).join()}`);
+    client.store.dispatch(boatEvents.conflictSettled({ revisionId, mine, replaces: conflict.replaces }));
+    for (const id of conflict.replaces) asked.add(id);
+    tell(client, `chose ${revisionId.slice(0, 4)} for ${conflict.replaces.map((id) => id.slice(0, 4)).join()}`);
     const { unsent, notice } = client.state();
     const stands = (unsent.find((one) => one.revisionId === revisionId)?.edits ?? []).flatMap((one) =>
       one.type === 'restore' ? one.patches.map(({ path }) => path) : [],
     );
-    for (const { path } of clash.clear)
+    for (const { path } of conflict.clear)
       if (!stands.some((other) => meet(path, other)) && notice === null)
         fault(`a choice took along ${path.join('/')}, which nobody had asked about`);
   };
@@ -221,7 +221,7 @@ export const runModel = async (seed: number, steps = 24): Promise<ModelFault[]> 
   for (const { news } of clients) news.linked.next(true);
   const atRest = ({ state }: Client): boolean => {
     const now = state();
-    return now.status === 'ready' && !now.clash && now.unsent.length === 0 && now.number === server.revisions.length;
+    return now.status === 'ready' && !now.conflict && now.unsent.length === 0 && now.number === server.revisions.length;
   };
   /** What waits in the outbox and no window has on its screen. */
   const waiting = async (): Promise<number> => {
@@ -245,8 +245,8 @@ export const runModel = async (seed: number, steps = 24): Promise<ModelFault[]> 
   }
   if (!calm) {
     const states = clients.map(({ state }) => {
-      const { status, number, unsent, clash, waiting: failed } = state();
-      return `${status} at ${number} of ${server.revisions.length}, ${unsent.length} unsent, ${clash ? 'asking' : ''} ${failed?.detail ?? ''}`;
+      const { status, number, unsent, conflict, waiting: failed } = state();
+      return `${status} at ${number} of ${server.revisions.length}, ${unsent.length} unsent, ${conflict ? 'asking' : ''} ${failed?.detail ?? ''}`;
     });
     fault(`does not come to rest: ${states.join('; ')}; in the outbox ${await waiting()}`);
   }

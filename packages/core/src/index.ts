@@ -63,7 +63,7 @@ export {
   type ScorePart,
 } from './advice/rank.ts';
 export { shoppingOf, type Shopping, type ShoppingLine } from './advice/shopping.ts';
-export { wantsOf, weightsOf, type Wants, type Weights } from './beams/wants.ts';
+export { requirementsOf, weightsOf, type Requirements, type Weights } from './beams/requirements.ts';
 export { budgetDifference } from './beams/budget-difference.ts';
 export { detailAtDepth, type BeamDetail } from './beams/detail-at-depth.ts';
 export { deadZone } from './beams/dead-zone.ts';
@@ -120,7 +120,7 @@ export { agroundInWords, changeOnEntering, signInWords } from './calibration/off
 export { cutoffFor, findOutliers, median } from './calibration/outliers.ts';
 export { applyEdits, replayEdits, undoing, type Applied, type Refused } from './job/apply-edits.ts';
 export { newDepthOffset, newSource, newUnitSettings } from './edits/new-parts.ts';
-export { overlaps, splitPatches, touches, valueAt, type Clash } from './edits/rebase.ts';
+export { overlaps, splitPatches, touches, valueAt, type Conflict } from './edits/rebase.ts';
 export {
   csvColumns,
   csvTemplate,
@@ -201,10 +201,10 @@ export { displayDepthError } from './sources/display-depth-error.ts';
 export { deepestLoading, loweredWays, lowestPoint, type LowestPoint } from './plan/lowest-point.ts';
 export { bestFeeds } from './sources/best-feeds.ts';
 export { feedChoices, poorRank, type FeedChoice } from './sources/feeds.ts';
-export { changesWith, travelClashes, whatTravels, type TravellingSetting } from './sources/what-travels.ts';
+export { changesWith, travelConflicts, whatTravels, type TravellingSetting } from './sources/what-travels.ts';
 export { isFactoryName, suggestSourceName } from './sources/source-names.ts';
-export { disturbanceOf, disturbsDb, type Disturbance } from './disturbance/disturbance.ts';
-export { disturbancesIn, otherBeamCost, quietPlan, standbyCost, type QuietPlan } from './disturbance/quiet-plan.ts';
+export { interferenceOf, interferesDb, type Interference } from './interference/interference.ts';
+export { interferenceIn, otherBeamCost, quietPlan, standbyCost, type QuietPlan } from './interference/quiet-plan.ts';
 export { devicesOf, newNetworkDevice, takesTransducers, type Device } from './network/devices.ts';
 export { freePlug, socketOf } from './network/sockets.ts';
 export { diagramOf, type Diagram, type DiagramNode } from './network/diagram.ts';

@@ -1,8 +1,8 @@
 import {
   applyEdits,
   checkSheet,
-  disturbancesIn,
-  disturbsDb,
+  interferenceIn,
+  interferesDb,
   findings,
   otherBeamCost,
   quietPlan,
@@ -48,14 +48,14 @@ describe('the demo fleet', () => {
     );
   });
 
-  it('has each planted fault cleared by following its way out, and no other put in its place', () => {
+  it('has each planted fault cleared by following its fix, and no other put in its place', () => {
     let plan = planOf('sable-wren');
     const planted = ['same-band', 'source-twice', 'feed-poor', 'offset-wrong-sign', 'number-small', 'key-place'];
     const before = new Set(findings(plan).map(({ id }) => id));
     for (const rule of planted) {
       const found = findings(plan).filter(({ id }) => id.split(':')[0] === rule);
       expect(found.length).withContext(rule).toBe(1);
-      const edits = found[0]?.wayOut.edits;
+      const edits = found[0]?.fix.edits;
       if (!edits) continue;
       const applied = applyEdits(plan, edits);
       if (!applied.ok) throw new Error(JSON.stringify(applied.errors));
@@ -101,7 +101,7 @@ describe('the demo fleet', () => {
                     ...chosen,
                     ...off.map((unit): Edit => ({ type: 'transmitIn', id: unit, way, transmits: false })),
                   ]);
-                  return disturbancesIn(quiet, way).every(({ overNoiseDb }) => overNoiseDb <= disturbsDb);
+                  return interferenceIn(quiet, way).every(({ overNoiseDb }) => overNoiseDb <= interferesDb);
                 })
                 .map((off) => off.reduce((sum, unit) => sum + standbyCost(plan, unit, way), 0)),
             );

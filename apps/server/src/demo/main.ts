@@ -14,7 +14,7 @@ if (process.env['GREY_KEEL_RESET'] === 'yes') {
     console.error('The demo is running: stop it first.');
     process.exit(2);
   }
-  if (before.aside !== null) console.log(`The demo starts anew; what was there is kept in ${before.aside}.`);
+  if (before.aside !== null) console.log(`The demo starts anew; what was there is saved in ${before.aside}.`);
 }
 const fault = await dataFault(file);
 if (fault !== null && process.env['GREY_KEEL_RESET'] !== 'yes') {

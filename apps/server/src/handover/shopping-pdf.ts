@@ -24,7 +24,7 @@ export const shoppingPdf = async (
     words(`${plan.boat.name}: transducers`, { fontSize: 22, bold: true }),
     words(
       ranking
-        ? `For a fish of ${write(ranking.wants.lengthCm, 'fishLength')} at ${write(ranking.wants.workingM, 'depth')}, down to ${write(ranking.wants.deepestM, 'depth')}; school: ${plan.advice.school}.`
+        ? `For a fish of ${write(ranking.requirements.lengthCm, 'fishLength')} at ${write(ranking.requirements.workingM, 'depth')}, down to ${write(ranking.requirements.deepestM, 'depth')}; school: ${plan.advice.school}.`
         : 'The water is not described, so nothing could be weighed.',
       { margin: [0, 2, 0, 8] },
     ),

@@ -22,7 +22,7 @@ const noBoat = notFound('boat of that id in the fleet');
 const deletedBoat: Problem = {
   status: 404,
   title: 'Boat deleted',
-  detail: 'This boat was deleted. It can be recalled from the fleet.',
+  detail: 'This boat was deleted. It can be restored from the fleet.',
   deleted: true,
 };
 export const idTaken: Problem = {
@@ -140,7 +140,7 @@ export const boatRoutes = ({ boats }: { boats: BoatStore }): Router => {
           return sendProblem(response, {
             status: 409,
             title: 'Revision id used before',
-            detail: 'This revision id was kept with other edits. Send these under a new one.',
+            detail: 'This revision id was used for other edits. Send these under a new one.',
           });
         case 'other history':
           return sendProblem(response, {
@@ -153,8 +153,8 @@ export const boatRoutes = ({ boats }: { boats: BoatStore }): Router => {
         case 'behind':
           return sendProblem(response, {
             status: 412,
-            title: 'Behind what is kept',
-            detail: `${appended.missing.length} revisions were kept since revision ${wanted.base}.`,
+            title: 'Behind the server',
+            detail: `${appended.missing.length} revisions were saved since revision ${wanted.base}.`,
             number: appended.number,
             missing: appended.missing,
           });

@@ -74,14 +74,14 @@ const doors = (): Door[] => [
   {
     method: 'delete',
     path: '/api/boats/{id}',
-    summary: 'Delete a boat; it can be brought back',
+    summary: 'Delete a boat; it can be restored',
     answer: null,
     refusals: [404],
   },
   {
     method: 'post',
     path: '/api/boats/{id}/recall',
-    summary: 'Bring back a deleted boat',
+    summary: 'Restore a deleted boat',
     answer: openedBoatSchema,
     refusals: [404],
   },
@@ -167,7 +167,7 @@ const doors = (): Door[] => [
   {
     method: 'post',
     path: '/api/catalogue',
-    summary: 'Keep many entries of the shop, all or none',
+    summary: 'Save many entries of the shop, all or none',
     body: catalogueImportSchema,
     answer: z.array(catalogueEntrySchema),
     refusals: [409, 413, 422, 429],
@@ -175,7 +175,7 @@ const doors = (): Door[] => [
   {
     method: 'put',
     path: '/api/catalogue/{id}',
-    summary: 'Keep an entry of the shop',
+    summary: 'Save an entry of the shop',
     body: catalogueItemSchema,
     answer: catalogueEntrySchema,
     refusals: [409, 422],

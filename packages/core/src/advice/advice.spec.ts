@@ -244,10 +244,10 @@ describe('the ranking', () => {
   it('gives every figure a working that ends in it', () => {
     fc.assert(
       fc.property(catalogues, fc.constantFrom(...questions), (list, question) => {
-        const { places, wants } = ranked(base, list, question);
+        const { places, requirements } = ranked(base, list, question);
         for (const { parts, measures } of places.slice(0, 3))
           for (const { criterion, figure } of parts) {
-            const steps = measureWorking(criterion, measures, wants);
+            const steps = measureWorking(criterion, measures, requirements);
             const last = steps[steps.length - 1];
             expect(last === undefined).toBe(['fitting', 'power'].includes(criterion));
             if (!last) continue;

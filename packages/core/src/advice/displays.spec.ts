@@ -21,9 +21,9 @@ describe('the displays of a catalogue', () => {
       display('net', 12, { sockets: ['network'] }),
     );
     const of = (id: string) => found.find((one) => one.id === id);
-    expect([of('plain')?.drives, of('plain')?.wants]).toEqual([1, []]);
-    expect(of('other')?.wants).toEqual(['a socket for what is aboard']);
-    expect([of('net')?.drives, of('net')?.byModule, of('net')?.wants]).toEqual([0, 1, []]);
+    expect([of('plain')?.drives, of('plain')?.requirements]).toEqual([1, []]);
+    expect(of('other')?.requirements).toEqual(['a socket for what is aboard']);
+    expect([of('net')?.drives, of('net')?.byModule, of('net')?.requirements]).toEqual([0, 1, []]);
     expect(found.map(({ id }) => id)).toEqual(['plain', 'net', 'other']);
   });
 
@@ -32,16 +32,16 @@ describe('the displays of a catalogue', () => {
     const [small, large] = [display('small', 2), display('large', 12)];
     const share = (id: string): number => first(small, large).find((one) => one.id === id)?.digitShare ?? 0;
     expect(share('large')).toBeCloseTo(0.004654 / (12 * 0.0254 * 0.52999), 2);
-    expect(first(small).map(({ wants }) => wants)).toEqual([['a larger screen, or a nearer one']]);
+    expect(first(small).map(({ requirements }) => requirements)).toEqual([['a larger screen, or a nearer one']]);
     expect(share('large')).toBeLessThan(1 / 8);
   });
 
   it('want keys enough for the ways of working, or none at all', () => {
     const many = { ...plan, ways: { running: true, searching: true, trolling: true } as const };
-    const wants = (changes: object): readonly string[] =>
-      judgeDisplays(many, [display('d', 12, changes)])[0]?.displays[0]?.wants ?? [];
-    expect(wants({ keys: 2, pressesPerKey: 1 })).toEqual(['a key for each way of working']);
-    expect(wants({ keys: 2, pressesPerKey: 2 })).toEqual([]);
-    expect(wants({ keys: 0 })).toEqual([]);
+    const requirements = (changes: object): readonly string[] =>
+      judgeDisplays(many, [display('d', 12, changes)])[0]?.displays[0]?.requirements ?? [];
+    expect(requirements({ keys: 2, pressesPerKey: 1 })).toEqual(['a key for each way of working']);
+    expect(requirements({ keys: 2, pressesPerKey: 2 })).toEqual([]);
+    expect(requirements({ keys: 0 })).toEqual([]);
   });
 });

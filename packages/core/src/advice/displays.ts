@@ -19,7 +19,7 @@ export interface DisplayJudged {
   /** The share of the screen's height that a digit fills which can be read from here; null while the distance is unknown. */
   readonly digitShare: number | null;
   readonly digitWorking: readonly WorkingStep[];
-  readonly wants: readonly string[];
+  readonly requirements: readonly string[];
 }
 
 export interface StationDisplays {
@@ -65,7 +65,7 @@ const judged = (
         });
   const digitShare = sight && sight.wantedPx / item.pixelsHigh;
   const presses = item.keys * item.pressesPerKey;
-  const wants = [
+  const requirements = [
     ...(drives + byModule < plugs.length ? ['a socket for what is aboard'] : []),
     ...(digitShare !== null && digitShare > mostDigitShare ? ['a larger screen, or a nearer one'] : []),
     ...(presses > 0 && presses < ways ? ['a key for each way of working'] : []),
@@ -80,7 +80,7 @@ const judged = (
     ways,
     digitShare,
     digitWorking: sight?.working ?? [],
-    wants,
+    requirements,
   };
 };
 
@@ -99,6 +99,6 @@ export const judgeDisplays = (plan: Plan, catalogue: readonly CatalogueEntry[]):
     station: name,
     displays: displays
       .map((display) => judged(display, plugs, ways, viewingDistanceM))
-      .sort((a, b) => a.wants.length - b.wants.length || b.drives - a.drives),
+      .sort((a, b) => a.requirements.length - b.requirements.length || b.drives - a.drives),
   }));
 };

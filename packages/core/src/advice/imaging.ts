@@ -6,7 +6,7 @@ import { candidatesFor, type Candidate, type RuledOut } from './candidate.ts';
 import { measureWorking } from './measure-working.ts';
 import { measuresOf, utility, type BeamMeasures, type Measures } from './measures.ts';
 import { scoreParts, type ScorePart } from './rank.ts';
-import { wantsOf, weightsOf, type Wants, type Weights } from '../beams/wants.ts';
+import { requirementsOf, weightsOf, type Requirements, type Weights } from '../beams/requirements.ts';
 
 const radian = Math.PI / 180;
 
@@ -39,7 +39,7 @@ export interface ImagingPlace {
 }
 
 export interface ImagingRanking {
-  readonly wants: Wants;
+  readonly requirements: Requirements;
   readonly kind: ImagingKind;
   /** How far its picture is set to look in the brief's working depth. */
   readonly rangeM: number;
@@ -56,10 +56,10 @@ const sliceAt = (beam: BeamMeasures, rangeM: number): number => 2 * rangeM * Mat
 export const imagingWorking = (
   criterion: Criterion,
   { measures }: ImagingPlace,
-  { wants, rangeM }: Pick<ImagingRanking, 'wants' | 'rangeM'>,
+  { requirements, rangeM }: Pick<ImagingRanking, 'requirements' | 'rangeM'>,
 ): WorkingStep[] => {
   const [beam] = measures.beams;
-  if (criterion !== 'bottom detail' || !beam) return measureWorking(criterion, measures, wants);
+  if (criterion !== 'bottom detail' || !beam) return measureWorking(criterion, measures, requirements);
   return [
     calculated(
       {
@@ -79,10 +79,10 @@ export const imagingWorking = (
 const judge = (
   candidate: Candidate,
   rangeM: number,
-  against: { wants: Wants; weights: Weights },
+  against: { requirements: Requirements; weights: Weights },
 ): ImagingPlace | null => {
-  const { wants, weights } = against;
-  const measures = measuresOf(candidate, wants);
+  const { requirements, weights } = against;
+  const measures = measuresOf(candidate, requirements);
   const covering = measures.beams.filter(({ reachM }) => reachM >= rangeM);
   const [beam] = covering.sort((a, b) => sliceAt(a, rangeM) - sliceAt(b, rangeM) || b.frequencyHz - a.frequencyHz);
   if (!beam) return null;
@@ -100,9 +100,9 @@ const judge = (
       of('reach', { value: reachM, quantity: 'depth' }, Math.min(1, reachM / (1.5 * rangeM))),
       // A slice of a fiftieth of the range, a fan of little over one degree, is full marks.
       of('bottom detail', { value: sliceM, quantity: 'length' }, Math.min(1, (0.02 * rangeM) / sliceM)),
-      of('separation', { value: resolutionM, quantity: 'length' }, utility.separation(alone, wants)),
+      of('separation', { value: resolutionM, quantity: 'length' }, utility.separation(alone, requirements)),
       of('fitting', { value: fitting, quantity: 'fraction' }, fitting),
-      of('power', { value: powerW, quantity: 'power' }, utility.power(alone, wants)),
+      of('power', { value: powerW, quantity: 'power' }, utility.power(alone, requirements)),
     ],
     weights,
   );
@@ -129,9 +129,9 @@ const judge = (
  * fish wanted there; one that shows it nowhere near is ruled out. Null while the water is not described.
  */
 export const rankImaging = (plan: Plan, catalogue: readonly CatalogueEntry[]): ImagingRanking[] | null => {
-  const wants = wantsOf(plan);
-  if (!wants) return null;
-  const against = { wants, weights: weightsOf(plan, wants) };
+  const requirements = requirementsOf(plan);
+  if (!requirements) return null;
+  const against = { requirements, weights: weightsOf(plan, requirements) };
   const used = (Object.keys(looksAt) as Way[]).filter((way) => plan.ways[way]);
   const lookedAt = (kind: ImagingKind): number => used.reduce((sum, way) => sum + (looksAt[way][kind] ?? 0), 0);
   return imagingKinds
@@ -140,7 +140,7 @@ export const rankImaging = (plan: Plan, catalogue: readonly CatalogueEntry[]): I
       const { candidates, ruledOut } = candidatesFor(plan, catalogue, kind);
       const judged = candidates.map((candidate) => ({ candidate, place: judge(candidate, rangeM, against) }));
       return {
-        wants,
+        requirements,
         kind,
         rangeM,
         ways: used.filter((way) => looksAt[way][kind]),

@@ -11,18 +11,18 @@ import { deadZone } from '../beams/dead-zone.ts';
 import { footprint } from '../beams/footprint.ts';
 import { requiredSnrDb, traceSnrDb } from '../beams/reach.ts';
 import { seeingAt, spareDbOf, type BeamMeasures, type Measures } from './measures.ts';
-import type { Wants } from '../beams/wants.ts';
+import type { Requirements } from '../beams/requirements.ts';
 
 const best = (beams: readonly BeamMeasures[], of: (beam: BeamMeasures) => number): BeamMeasures | null =>
   beams.reduce<BeamMeasures | null>((found, beam) => (found && of(found) >= of(beam) ? found : beam), null);
 
-const reachSteps = (beam: BeamMeasures, wants: Wants): WorkingStep[] => {
+const reachSteps = (beam: BeamMeasures, requirements: Requirements): WorkingStep[] => {
   const { deepest: acoustics, terms, mounting, frequencyHz } = beam;
-  const { water, windMps, boatSpeedMps, depthM, electricalFloorDb } = wants.conditions;
+  const { water, windMps, boatSpeedMps, depthM, electricalFloorDb } = requirements.conditions;
   const { bandwidthHz } = acoustics;
   const { directivityIndexDb } = acoustics.shape;
   const noise = answerOf(noiseSpectrum, { frequencyHz, windSpeedMps: windMps, boatSpeedMps, mounting });
-  const target = answerOf(targetStrength, { lengthCm: wants.lengthCm, frequencyHz, model: 'love-dorsal' });
+  const target = answerOf(targetStrength, { lengthCm: requirements.lengthCm, frequencyHz, model: 'love-dorsal' });
   const reach = answerOf(detectionRange, {
     frequencyHz,
     sourceLevelDb: acoustics.sourceLevelDb - hullLossDb(mounting) - aerationLossDb(mounting, boatSpeedMps),
@@ -56,16 +56,16 @@ const reachSteps = (beam: BeamMeasures, wants: Wants): WorkingStep[] => {
     {
       says: 'Over what is wanted, at the bottom of this water',
       symbol: 'spare',
-      value: spareDbOf(beam, wants),
+      value: spareDbOf(beam, requirements),
       unit: 'dB',
       expression: 'K + TS - 40 * log10(W) - 2 * alpha * W / 1000 - R',
       source: 'sonar equation, Urick 1983, ch. 2',
     },
     given('K', terms.constantDb, 'dB', 'source level and gain, less the noise in the band and what hull and air take'),
     given('TS', beam.targetStrengthDb, 'dB', 'target strength'),
-    given('W', wants.waterM, 'm', 'deepest of this water'),
+    given('W', requirements.waterM, 'm', 'deepest of this water'),
     given('alpha', 1000 * terms.absorptionDbPerM, 'dB/km', 'absorption'),
-    given('R', requiredSnrDb, 'dB', 'what a single echo wants'),
+    given('R', requiredSnrDb, 'dB', 'what a single echo requirements'),
   );
   return [
     ...target.working,
@@ -73,7 +73,7 @@ const reachSteps = (beam: BeamMeasures, wants: Wants): WorkingStep[] => {
     electrical,
     both,
     ...reach.working,
-    ...(beam.reachM > wants.waterM ? [spare] : []),
+    ...(beam.reachM > requirements.waterM ? [spare] : []),
   ];
 };
 
@@ -81,17 +81,17 @@ const reachSteps = (beam: BeamMeasures, wants: Wants): WorkingStep[] => {
 export const measureWorking = (
   criterion: Criterion,
   { beams, holdsBottomToMps }: Measures,
-  wants: Wants,
+  requirements: Requirements,
 ): WorkingStep[] => {
-  const seeing = seeingAt(beams, wants);
-  const { workingM: depthM, slopeDeg } = wants;
-  const { soundSpeedMps } = wants.conditions;
+  const seeing = seeingAt(beams, requirements);
+  const { workingM: depthM, slopeDeg } = requirements;
+  const { soundSpeedMps } = requirements.conditions;
   const width = (beam: BeamMeasures | null): WorkingStep[] =>
     beam ? answerOf(footprint, { beamwidthDeg: beam.coneDeg, depthM }).working.slice(0, 1) : [];
   switch (criterion) {
     case 'reach': {
       const beam = best(beams, ({ reachM }) => reachM);
-      return beam && beam.reachM > 0 ? reachSteps(beam, wants) : [];
+      return beam && beam.reachM > 0 ? reachSteps(beam, requirements) : [];
     }
     case 'footprint':
       return width(best(seeing, ({ footprintM }) => footprintM));
@@ -134,8 +134,8 @@ export const measureWorking = (
           value: holdsBottomToMps,
           unit: 'm/s',
           expression: null,
-          method: `the bottom's signal over noise, speed raised in steps to the top speed, until it falls under the ${traceSnrDb} dB a steady trace wants`,
-          inputs: [given('d', depthM, 'm', 'depth'), given('top', wants.topMps, 'm/s', 'top speed')],
+          method: `the bottom's signal over noise, speed raised in steps to the top speed, until it falls under the ${traceSnrDb} dB a steady trace requirements`,
+          inputs: [given('d', depthM, 'm', 'depth'), given('top', requirements.topMps, 'm/s', 'top speed')],
           source: 'sonar equation, Urick 1983, ch. 2; own noise and aerated water in round figures of ours',
         },
       ];

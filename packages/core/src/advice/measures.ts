@@ -19,7 +19,7 @@ import {
   type ReachTerms,
 } from '../beams/reach.ts';
 import type { Candidate } from './candidate.ts';
-import type { Wants } from '../beams/wants.ts';
+import type { Requirements } from '../beams/requirements.ts';
 
 const radian = Math.PI / 180;
 
@@ -84,7 +84,7 @@ const blankOf = (
 const speedSteps = 24;
 
 /** A hole through a hull is work and a risk; how much depends on what the hull is made of. Our own round figures. */
-const throughHull: Record<Wants['hullMaterial'], number> = {
+const throughHull: Record<Requirements['hullMaterial'], number> = {
   'solid laminate': 0.7,
   wood: 0.7,
   aluminium: 0.5,
@@ -94,26 +94,26 @@ const throughHull: Record<Wants['hullMaterial'], number> = {
 /** In a small open boat the hole is where the feet are, and there is no dry bilge above it. */
 const smallOpenM = 6;
 const inSmallOpen = 0.4;
-const fittingOf = ({ mounting }: Candidate, { hullMaterial, lengthM, open }: Wants): number => {
+const fittingOf = ({ mounting }: Candidate, { hullMaterial, lengthM, open }: Requirements): number => {
   if (mounting !== 'through-hull') return 1;
   return throughHull[hullMaterial] * (open && lengthM !== null && lengthM < smallOpenM ? inSmallOpen : 1);
 };
 
-export const measuresOf = (candidate: Candidate, wants: Wants): Measures => {
+export const measuresOf = (candidate: Candidate, requirements: Requirements): Measures => {
   const { element, mounting } = candidate;
   const derived = new Set<Derived>();
   const beams = element.beams.map((beam): BeamMeasures => {
-    const acoustics = elementAcoustics(element, beam, wants.workingM);
+    const acoustics = elementAcoustics(element, beam, requirements.workingM);
     for (const one of acoustics.derived) derived.add(one);
     const deepest = deepestAcoustics(element, beam);
-    const terms = reachTerms(deepest, mounting, wants.conditions);
-    const strength = targetStrengthDb('love-dorsal', wants.lengthCm, beam.frequencyHz);
+    const terms = reachTerms(deepest, mounting, requirements.conditions);
+    const strength = targetStrengthDb('love-dorsal', requirements.lengthCm, beam.frequencyHz);
     const coneDeg = acoustics.shape.acrossDeg;
     let holds = 0;
     for (let i = 1; i <= speedSteps; i++) {
-      const boatSpeedMps = (wants.topMps * i) / speedSteps;
-      const running = reachTerms(deepest, mounting, { ...wants.conditions, boatSpeedMps });
-      if (bottomSnrDb(running, wants.bottom, wants.workingM) < traceSnrDb) break;
+      const boatSpeedMps = (requirements.topMps * i) / speedSteps;
+      const running = reachTerms(deepest, mounting, { ...requirements.conditions, boatSpeedMps });
+      if (bottomSnrDb(running, requirements.bottom, requirements.workingM) < traceSnrDb) break;
       holds = boatSpeedMps;
     }
     return {
@@ -125,41 +125,41 @@ export const measuresOf = (candidate: Candidate, wants: Wants): Measures => {
       terms,
       targetStrengthDb: strength,
       reachM: targetReachM(terms, strength),
-      bottomReachM: bottomReachM(terms, wants.bottom),
-      footprintM: 2 * wants.workingM * Math.tan((coneDeg / 2) * radian),
-      resolutionM: resolutionOf(acoustics, wants.conditions.soundSpeedMps),
+      bottomReachM: bottomReachM(terms, requirements.bottom),
+      footprintM: 2 * requirements.workingM * Math.tan((coneDeg / 2) * radian),
+      resolutionM: resolutionOf(acoustics, requirements.conditions.soundSpeedMps),
       deadZoneM: deadZoneAt(
         coneDeg,
-        wants.workingM,
-        wants.slopeDeg,
-        resolutionOf(acoustics, wants.conditions.soundSpeedMps),
+        requirements.workingM,
+        requirements.slopeDeg,
+        resolutionOf(acoustics, requirements.conditions.soundSpeedMps),
       ),
-      blankM: blankOf(beam, acoustics, wants.conditions.soundSpeedMps),
+      blankM: blankOf(beam, acoustics, requirements.conditions.soundSpeedMps),
       holdsBottomToMps: holds,
     };
   });
   return {
-    ...bestOf(beams, wants),
+    ...bestOf(beams, requirements),
     powerW: element.electricalPowerW ?? 0,
-    fitting: fittingOf(candidate, wants),
+    fitting: fittingOf(candidate, requirements),
     beams,
     derived: [...derived],
   };
 };
 
 /** A cone that does not see the fish where it stands covers nothing there. */
-export const seeingAt = (beams: readonly BeamMeasures[], { workingM }: Wants): BeamMeasures[] =>
+export const seeingAt = (beams: readonly BeamMeasures[], { workingM }: Requirements): BeamMeasures[] =>
   beams.filter(({ terms, targetStrengthDb: strength }) => targetSnrDb(terms, strength, workingM) >= requiredSnrDb);
 
 /** Over what a fish wants, at the bottom of the boat's water. */
-export const spareDbOf = ({ terms, targetStrengthDb: strength }: BeamMeasures, { waterM }: Wants): number =>
+export const spareDbOf = ({ terms, targetStrengthDb: strength }: BeamMeasures, { waterM }: Requirements): number =>
   targetSnrDb(terms, strength, waterM) - requiredSnrDb;
 
 const bestOf = (
   beams: readonly BeamMeasures[],
-  wants: Wants,
+  requirements: Requirements,
 ): Omit<Measures, 'powerW' | 'fitting' | 'beams' | 'derived'> => {
-  const seeing = seeingAt(beams, wants);
+  const seeing = seeingAt(beams, requirements);
   const farthest = beams.reduce<BeamMeasures | null>(
     (found, beam) => (found && found.reachM >= beam.reachM ? found : beam),
     null,
@@ -168,7 +168,7 @@ const bestOf = (
   return {
     reachM: Math.max(0, ...beams.map(({ reachM }) => reachM)),
     bottomReachM: Math.max(0, ...beams.map((beam) => beam.bottomReachM)),
-    spareDb: farthest ? spareDbOf(farthest, wants) : 0,
+    spareDb: farthest ? spareDbOf(farthest, requirements) : 0,
     footprintM: Math.max(0, ...seeing.map(({ footprintM }) => footprintM)),
     detailM: least(({ footprintM }) => footprintM),
     resolutionM: least(({ resolutionM }) => resolutionM),
@@ -179,10 +179,10 @@ const bestOf = (
 };
 
 /** Several transducers together. */
-export const together = (parts: readonly Measures[], wants: Wants): Measures => {
+export const together = (parts: readonly Measures[], requirements: Requirements): Measures => {
   const beams = parts.flatMap((part) => part.beams);
   return {
-    ...bestOf(beams, wants),
+    ...bestOf(beams, requirements),
     powerW: parts.reduce((sum, { powerW }) => sum + powerW, 0),
     fitting: Math.min(...parts.map(({ fitting }) => fitting)),
     beams,
@@ -194,7 +194,7 @@ export const together = (parts: readonly Measures[], wants: Wants): Measures => 
 const mostPowerW = (deepestM: number): number => Math.min(3000, Math.max(150, 25 * deepestM));
 
 /** How good a measure is for what is wanted, 0 to 1: each says what full marks are. */
-export const utility: Readonly<Record<Criterion, (measures: Measures, wants: Wants) => number>> = {
+export const utility: Readonly<Record<Criterion, (measures: Measures, requirements: Requirements) => number>> = {
   // Half as much again as the fish stands deep: a margin for noise and for a fish lying badly.
   reach: ({ reachM }, { deepestM }) => Math.min(1, reachM / (1.5 * deepestM)),
   // A footprint of six tenths of the depth, a cone of about 33°.

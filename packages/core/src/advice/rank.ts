@@ -11,7 +11,7 @@ import { bandShareDb, type Band } from '../acoustics/band-share.ts';
 import { elementAcoustics } from '../beams/element-acoustics.ts';
 import { candidatesFor, fittedOf, type Candidate, type RuledOut } from './candidate.ts';
 import { measuresOf, together, utility, type Measures } from './measures.ts';
-import { wantsOf, weightsOf, type Wants, type Weights } from '../beams/wants.ts';
+import { requirementsOf, weightsOf, type Requirements, type Weights } from '../beams/requirements.ts';
 
 export const questions = ['only one', 'two together', 'add to what is there'] as const;
 export type Question = (typeof questions)[number];
@@ -44,13 +44,13 @@ export interface Place {
 
 export interface Ranking {
   readonly question: Question;
-  readonly wants: Wants;
+  readonly requirements: Requirements;
   readonly weights: Weights;
   readonly places: readonly Place[];
   readonly ruledOut: readonly RuledOut[];
 }
 
-const figureOf = (criterion: Criterion, measures: Measures, { waterM }: Wants): Figure => {
+const figureOf = (criterion: Criterion, measures: Measures, { waterM }: Requirements): Figure => {
   const { reachM, footprintM, detailM, resolutionM, deadZoneM, holdsBottomToMps, powerW } = measures;
   const length = (value: number): Figure => ({ value, quantity: 'length' });
   switch (criterion) {
@@ -97,14 +97,14 @@ export const scoreParts = (
 const judge = (
   candidates: readonly Candidate[],
   measures: Measures,
-  { wants, weights }: { wants: Wants; weights: Weights },
+  { requirements, weights }: { requirements: Requirements; weights: Weights },
   remarks: readonly string[],
 ): Judged => {
   const parts = scoreParts(
     criteria.map((criterion) => ({
       criterion,
-      figure: figureOf(criterion, measures, wants),
-      utility: utility[criterion](measures, wants),
+      figure: figureOf(criterion, measures, requirements),
+      utility: utility[criterion](measures, requirements),
     })),
     weights,
   );
@@ -155,7 +155,7 @@ const bandsOf = ({ element }: Candidate, depthM: number): Band[] =>
   });
 
 /** Whether two fill the same band with every beam they have. */
-const bandsMeet = (a: Candidate, b: Candidate, { workingM }: Wants): boolean =>
+const bandsMeet = (a: Candidate, b: Candidate, { workingM }: Requirements): boolean =>
   bandsOf(a, workingM).every((one) =>
     bandsOf(b, workingM).every((other) => Math.max(bandShareDb(one, other), bandShareDb(other, one)) > meetsDb),
   );
@@ -187,7 +187,7 @@ interface Measured {
   readonly measures: Measures;
 }
 
-const bestAlone = (able: readonly Measured[], against: { wants: Wants; weights: Weights }): Measured[] =>
+const bestAlone = (able: readonly Measured[], against: { requirements: Requirements; weights: Weights }): Measured[] =>
   able
     .map((one) => ({ one, judged: judge([one.candidate], one.measures, against, []) }))
     .sort((a, b) => byScore(a.judged, b.judged))
@@ -206,20 +206,20 @@ export const rankTransducers = (
   question: Question,
   school = plan.advice.school,
 ): Ranking | null => {
-  const wants = wantsOf(plan);
-  if (!wants) return null;
-  const weights = weightsOf(plan, wants, school);
+  const requirements = requirementsOf(plan);
+  if (!requirements) return null;
+  const weights = weightsOf(plan, requirements, school);
   const { candidates, ruledOut } = candidatesFor(plan, catalogue, 'sounder');
-  const measured = candidates.map((candidate) => ({ candidate, measures: measuresOf(candidate, wants) }));
+  const measured = candidates.map((candidate) => ({ candidate, measures: measuresOf(candidate, requirements) }));
   const blind = measured.filter(({ measures }) => measures.footprintM === 0);
   const able = measured.filter(({ measures }) => measures.footprintM > 0);
-  const against = { wants, weights };
+  const against = { requirements, weights };
   const out = [
     ...ruledOut,
     ...blind.map(({ candidate: { id, element }, measures }) => ({
       id,
       name: element.name,
-      by: `it sees such a fish to ${measures.reachM.toFixed(0)} m only, not to ${wants.workingM.toFixed(0)} m`,
+      by: `it sees such a fish to ${measures.reachM.toFixed(0)} m only, not to ${requirements.workingM.toFixed(0)} m`,
     })),
   ];
   const judged = ((): Judged[] => {
@@ -231,10 +231,10 @@ export const rankTransducers = (
     if (question === 'two together')
       return best.flatMap((one, i) =>
         best.slice(i + 1).flatMap((other) => {
-          // Two that fill the same band disturb each other whenever both send.
-          if (bandsMeet(one.candidate, other.candidate, wants)) return [];
+          // Two that fill the same band interfere with each other whenever both send.
+          if (bandsMeet(one.candidate, other.candidate, requirements)) return [];
           return [
-            judge([one.candidate, other.candidate], together([one.measures, other.measures], wants), against, [
+            judge([one.candidate, other.candidate], together([one.measures, other.measures], requirements), against, [
               ...new Set([
                 ...remarksOn(one.candidate, one.measures, plan),
                 ...remarksOn(other.candidate, other.measures, plan),
@@ -245,20 +245,20 @@ export const rankTransducers = (
       );
     const aboard = fittedOf(plan, 'sounder').map((candidate) => ({
       candidate,
-      measures: measuresOf(candidate, wants),
+      measures: measuresOf(candidate, requirements),
     }));
     return able
-      .filter(({ candidate }) => !aboard.some((one) => bandsMeet(one.candidate, candidate, wants)))
+      .filter(({ candidate }) => !aboard.some((one) => bandsMeet(one.candidate, candidate, requirements)))
       .map(({ candidate, measures }) =>
         judge(
           [candidate],
-          together([...aboard.map((one) => one.measures), measures], wants),
+          together([...aboard.map((one) => one.measures), measures], requirements),
           against,
           remarksOn(candidate, measures, plan),
         ),
       );
   })();
-  return { question, wants, weights, places: withFront(judged.sort(byScore)).slice(0, longest), ruledOut: out };
+  return { question, requirements, weights, places: withFront(judged.sort(byScore)).slice(0, longest), ruledOut: out };
 };
 
 /** The ranking by the school that is chosen, and whom each school would put first. */
@@ -284,14 +284,14 @@ export const rankings = (plan: Plan, catalogue: readonly CatalogueEntry[], quest
 
 /** The sounders aboard as one answer among the others, judged by the same weights. Null while there is none, or no water. */
 export const judgeFitted = (plan: Plan): Place | null => {
-  const wants = wantsOf(plan);
+  const requirements = requirementsOf(plan);
   const fitted = fittedOf(plan, 'sounder');
-  if (!wants || fitted.length === 0) return null;
+  if (!requirements || fitted.length === 0) return null;
   const measures = together(
-    fitted.map((candidate) => measuresOf(candidate, wants)),
-    wants,
+    fitted.map((candidate) => measuresOf(candidate, requirements)),
+    requirements,
   );
-  const judged = judge(fitted, measures, { wants, weights: weightsOf(plan, wants) }, [
+  const judged = judge(fitted, measures, { requirements, weights: weightsOf(plan, requirements) }, [
     ...new Set(fitted.flatMap((candidate) => remarksOn(candidate, measures, plan))),
   ]);
   return withFront([judged])[0] ?? null;

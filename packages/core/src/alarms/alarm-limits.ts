@@ -26,9 +26,9 @@ export interface ShallowLimits extends AlarmLimits {
   readonly transducerId: string;
 }
 
-/** Water left under the lowest part when the shallow alarm calls: a round figure of ours, over the offset's own tolerance. */
+/** Water left under the lowest part when the shallow alarm sounds: a round figure of ours, over the offset's own tolerance. */
 const shallowMarginM = 0.5;
-/** Left to the device that goes out first when the voltage alarm calls: a round figure of ours. */
+/** Left to the device that goes out first when the voltage alarm sounds: a round figure of ours. */
 const voltageMarginV = 0.5;
 
 const shallowBy = (plan: Plan, transducerId: string): ShallowLimits | null => {
@@ -48,7 +48,7 @@ const shallowBy = (plan: Plan, transducerId: string): ShallowLimits | null => {
       ...aground.working,
       calculated(
         {
-          says: 'The shallow alarm calls at this, at the least',
+          says: 'The shallow alarm sounds at this, at the least',
           symbol: 's',
           value: least,
           unit: 'm',
@@ -121,13 +121,13 @@ export const voltageLimits = remembered((plan, stationId): AlarmLimits | null =>
   const ownId = circuitOf(plan, stationId);
   const batteryId = ownId === null ? null : (plan.power.circuits[ownId]?.batteryId ?? null);
   if (ownId === null || batteryId === null) return null;
-  const wants = circuitsOn(plan, batteryId).flatMap(([id, { loads }]) =>
+  const requirements = circuitsOn(plan, batteryId).flatMap(([id, { loads }]) =>
     Object.values(loads).flatMap(({ name, lowestV }) =>
       lowestV === null ? [] : [{ name, lowestV, dropV: id === ownId ? 0 : worstDropV(plan, id) }],
     ),
   );
   const battery = plan.power.batteries[batteryId];
-  const [first] = wants.sort((a, b) => b.lowestV + b.dropV - (a.lowestV + a.dropV));
+  const [first] = requirements.sort((a, b) => b.lowestV + b.dropV - (a.lowestV + a.dropV));
   if (!first || !battery) return null;
   const [start] = dayOf(plan, batteryId);
   const spent = spentStep(plan, batteryId, battery, ownId);
@@ -152,7 +152,7 @@ export const voltageLimits = remembered((plan, stationId): AlarmLimits | null =>
       spent,
       calculated(
         {
-          says: 'The voltage alarm calls at this, at the least',
+          says: 'The voltage alarm sounds at this, at the least',
           symbol: 's',
           value: Math.max(device, spent.value),
           unit: 'V',

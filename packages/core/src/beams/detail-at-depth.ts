@@ -1,6 +1,6 @@
 import type { Plan } from '@grey-keel/model';
 import { inOrder } from '../plan/working-water.ts';
-import { wantsOf } from './wants.ts';
+import { requirementsOf } from './requirements.ts';
 import { elementAcoustics, resolutionOf } from './element-acoustics.ts';
 
 /** What one beam tells apart at a depth below its face: side by side, and one over the other. Metres. */
@@ -18,8 +18,8 @@ export interface BeamDetail {
  * settings make it for that depth. None while the water is not described.
  */
 export const detailAtDepth = (plan: Plan, depthM: number): BeamDetail[] => {
-  const wants = wantsOf(plan);
-  if (!wants) return [];
+  const requirements = requirementsOf(plan);
+  if (!requirements) return [];
   return inOrder(plan.transducers).flatMap(([id, transducer], series) =>
     transducer.kind !== 'sounder' && transducer.kind !== 'down fan'
       ? []
@@ -31,7 +31,7 @@ export const detailAtDepth = (plan: Plan, depthM: number): BeamDetail[] => {
             series,
             frequencyHz: beam.frequencyHz,
             widthM: 2 * depthM * Math.tan((acoustics.shape.acrossDeg * Math.PI) / 360),
-            separationM: resolutionOf(acoustics, wants.conditions.soundSpeedMps),
+            separationM: resolutionOf(acoustics, requirements.conditions.soundSpeedMps),
           };
         }),
   );

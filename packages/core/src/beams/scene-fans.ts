@@ -4,7 +4,7 @@ import { targetStrengthDb } from '../acoustics/target-strength.ts';
 import { calculate } from '../calculation/calculation.ts';
 import { faceDepthM, inOrder } from '../plan/working-water.ts';
 import { given, calculated } from '../calculation/working-step.ts';
-import { wantsOf, type Wants } from './wants.ts';
+import { requirementsOf, type Requirements } from './requirements.ts';
 import { elementAcoustics, fanOffAxisDb, type ElementAcoustics } from './element-acoustics.ts';
 import { coveredAhead, usualForward, type AheadUnit } from './forward-fan.ts';
 import { groundRange } from './ground-range.ts';
@@ -68,7 +68,7 @@ interface Looking {
 /** Signal of the fish over that of the bottom at the same slant range, dB; infinite before the first bottom. */
 const overBottom = (
   it: Looking,
-  wants: Wants,
+  requirements: Requirements,
   slantM: number,
   belowM: number,
   fishDb: number,
@@ -78,14 +78,20 @@ const overBottom = (
   const grazing = Math.asin(belowM / slantM);
   const area = (slantM * it.acoustics.shape.alongDeg * radian * it.terms.resolutionM) / Math.cos(grazing);
   const level = fanOffAxisDb(it.acoustics.shape, 90 - grazing / radian - axisDeg, 0);
-  return fishDb - (bottomBackscatterDb(wants.bottom, grazing / radian) + 10 * Math.log10(area) + 2 * level);
+  return fishDb - (bottomBackscatterDb(requirements.bottom, grazing / radian) + 10 * Math.log10(area) + 2 * level);
 };
 
 const stateOf = (snrDb: number, contrastDb: number): FanSeen['state'] =>
   snrDb < requiredSnrDb ? 'faint' : contrastDb < overBottomDb ? 'hidden' : 'seen';
 
 /** A fan that sweeps the bottom beside or below as the boat passes: what counts is across, not along. */
-const passedBy = (it: Looking, wants: Wants, depthM: number, rollDeg: number, fish: PlacedFish): FanSeen => {
+const passedBy = (
+  it: Looking,
+  requirements: Requirements,
+  depthM: number,
+  rollDeg: number,
+  fish: PlacedFish,
+): FanSeen => {
   const { transducer, acoustics, terms, faceM } = it;
   const side = transducer.kind === 'side-scan';
   const toStarboard = fish.starboardM - transducer.starboardM;
@@ -100,7 +106,7 @@ const passedBy = (it: Looking, wants: Wants, depthM: number, rollDeg: number, fi
   const strengthDb = targetStrengthDb('love-dorsal', fish.lengthCm, acoustics.frequencyHz);
   const onAxisDb = targetSnrDb(terms, strengthDb, slantM);
   const snrDb = onAxisDb + 2 * patternDb;
-  const contrastDb = overBottom(it, wants, slantM, belowM, strengthDb + 2 * patternDb, axisDeg);
+  const contrastDb = overBottom(it, requirements, slantM, belowM, strengthDb + 2 * patternDb, axisDeg);
   const targetHeightM = Math.max(0, depthM - fish.depthM);
   const flat = calculate(groundRange, { slantRangeM: slantM, heightM: belowM, targetHeightM });
   const shadow = (heightM: number): number => shadowLengthM(belowM, across, heightM);
@@ -224,8 +230,8 @@ export const fansAt = (
   depthM: number,
   fish: Readonly<Record<string, PlacedFish>> = plan.fish,
 ): SceneFan[] | null => {
-  const wants = wantsOf(plan);
-  if (!wants) return null;
+  const requirements = requirementsOf(plan);
+  if (!requirements) return null;
   const setting = plan.scene.forward ?? usualForward(depthM);
   return inOrder(plan.transducers).flatMap(([id, transducer], series) => {
     const { kind } = transducer;
@@ -235,7 +241,7 @@ export const fansAt = (
       id,
       transducer,
       acoustics,
-      terms: reachTerms(acoustics, transducer.mounting, wants.conditions),
+      terms: reachTerms(acoustics, transducer.mounting, requirements.conditions),
       faceM: Math.max(0, faceDepthM(plan, transducer.aboveKeelM) ?? 0),
     };
     const passes = kind === 'side-scan' || kind === 'down fan';
@@ -253,7 +259,7 @@ export const fansAt = (
         seen: Object.fromEntries(
           inOrder(fish).map(([key, one]) => [
             key,
-            passes ? passedBy(it, wants, depthM, plan.scene.rollDeg, one) : ahead(it, setting, depthM, one),
+            passes ? passedBy(it, requirements, depthM, plan.scene.rollDeg, one) : ahead(it, setting, depthM, one),
           ]),
         ),
       },

@@ -2,7 +2,7 @@ import type { PlacedFish, Plan, Transducer, WorkingStep } from '@grey-keel/model
 import { targetStrengthDb } from '../acoustics/target-strength.ts';
 import { inOrder, faceDepthM, soundSpeedDownTo } from '../plan/working-water.ts';
 import { given, calculated } from '../calculation/working-step.ts';
-import { wantsOf, type Wants } from './wants.ts';
+import { requirementsOf, type Requirements } from './requirements.ts';
 import { elementAcoustics, offAxisDb, resolutionOf, type ElementAcoustics } from './element-acoustics.ts';
 import { reachTerms, requiredSnrDb, targetSnrDb, type ReachTerms } from './reach.ts';
 import type { Point } from './silhouette.ts';
@@ -79,7 +79,7 @@ interface Looking {
 
 const arcSteps = 24;
 
-const looking = (plan: Plan, wants: Wants, depthM: number): Looking[] => {
+const looking = (plan: Plan, requirements: Requirements, depthM: number): Looking[] => {
   const { slopeDeg, rollDeg, pitchDeg = 0 } = plan.scene;
   const slope = slopeDeg * radian;
   return inOrder(plan.transducers).flatMap(([id, transducer], series) => {
@@ -97,14 +97,14 @@ const looking = (plan: Plan, wants: Wants, depthM: number): Looking[] => {
     const toRad = Math.min(axisRad + half, limit - Math.max(0, slope));
     const nearest = Math.min(toRad, Math.max(fromRad, -slope));
     const firstEchoM = (heightM * Math.cos(slope)) / Math.cos(nearest + slope);
-    const lastClearM = Math.max(0, firstEchoM - resolutionOf(acoustics, wants.conditions.soundSpeedMps));
+    const lastClearM = Math.max(0, firstEchoM - resolutionOf(acoustics, requirements.conditions.soundSpeedMps));
     return [
       {
         id,
         transducer,
         series,
         acoustics,
-        terms: reachTerms(acoustics, transducer.mounting, wants.conditions),
+        terms: reachTerms(acoustics, transducer.mounting, requirements.conditions),
         faceM,
         heightM,
         fromRad,
@@ -212,10 +212,10 @@ export const sceneAt = (
   depthM: number,
   fish: Readonly<Record<string, PlacedFish>> = plan.fish,
 ): Scene | null => {
-  const wants = wantsOf(plan);
-  if (!wants) return null;
+  const requirements = requirementsOf(plan);
+  if (!requirements) return null;
   const { slopeDeg } = plan.scene;
-  const beams = looking(plan, wants, depthM);
+  const beams = looking(plan, requirements, depthM);
   return {
     depthM,
     slopeDeg,
@@ -234,10 +234,10 @@ export const thermoclineError = (
   plan: Plan,
   depthM: number,
 ): { readonly meanMps: number; readonly readsM: number; readonly working: readonly WorkingStep[] } | null => {
-  const wants = wantsOf(plan);
+  const requirements = requirementsOf(plan);
   const layer = plan.scene.thermocline;
-  if (!wants || !layer || layer.depthM >= depthM) return null;
-  const { water } = wants.conditions;
+  if (!requirements || !layer || layer.depthM >= depthM) return null;
+  const { water } = requirements.conditions;
   const upper = soundSpeedDownTo(water, layer.depthM).soundSpeedMps;
   const lower = soundSpeedDownTo(
     { ...water, temperatureC: Math.max(0, water.temperatureC - layer.colderByC) },

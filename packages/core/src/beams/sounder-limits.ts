@@ -3,7 +3,7 @@ import { bottomEchoes } from '../acoustics/bottom-echoes.ts';
 import { ringDown, ringingOf } from '../acoustics/ring-down.ts';
 import { answerOf } from '../calculation/calculation.ts';
 import { faceDepthM, inOrder } from '../plan/working-water.ts';
-import { wantsOf } from './wants.ts';
+import { requirementsOf } from './requirements.ts';
 import { elementAcoustics } from './element-acoustics.ts';
 import { bottomSnrDb, reachTerms } from './reach.ts';
 import { workingBeamOf } from './working-beam.ts';
@@ -22,24 +22,24 @@ export interface SounderLimits {
 
 /** Ring-down and repeated bottoms of every sounder of a boat over a flat bottom; none while the water is not described. */
 export const sounderLimits = (plan: Plan, depthM: number): SounderLimits[] => {
-  const wants = wantsOf(plan);
-  if (!wants) return [];
+  const requirements = requirementsOf(plan);
+  if (!requirements) return [];
   return inOrder(plan.transducers).flatMap(([id, transducer]) => {
     if (transducer.kind !== 'sounder') return [];
     const acoustics = elementAcoustics(transducer, workingBeamOf(transducer), depthM);
     const faceM = Math.max(0, faceDepthM(plan, transducer.aboveKeelM) ?? 0);
-    const terms = reachTerms(acoustics, transducer.mounting, wants.conditions);
+    const terms = reachTerms(acoustics, transducer.mounting, requirements.conditions);
     const blank = answerOf(ringDown, {
       pulseLengthS: acoustics.pulseLengthS,
       frequencyHz: acoustics.frequencyHz,
       ringingCycles: ringingOf(acoustics.frequencyHz, acoustics.chirp ? acoustics.bandwidthHz : null),
-      soundSpeedMps: wants.conditions.soundSpeedMps,
+      soundSpeedMps: requirements.conditions.soundSpeedMps,
     });
     const again = answerOf(bottomEchoes, {
       depthM,
       faceDepthM: Math.min(20, faceM, depthM - 0.1),
-      firstSnrDb: Math.max(-200, Math.min(200, bottomSnrDb(terms, wants.bottom, Math.max(0.1, depthM - faceM)))),
-      bottom: wants.bottom,
+      firstSnrDb: Math.max(-200, Math.min(200, bottomSnrDb(terms, requirements.bottom, Math.max(0.1, depthM - faceM)))),
+      bottom: requirements.bottom,
       absorptionDbPerKm: terms.absorptionDbPerM * 1000,
     });
     return [

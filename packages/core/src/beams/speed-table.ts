@@ -3,7 +3,7 @@ import { aerationLossDb, noiseSpectrum } from '../acoustics/noise.ts';
 import { pingTiming } from '../acoustics/ping-timing.ts';
 import { answerOf } from '../calculation/calculation.ts';
 import { inOrder } from '../plan/working-water.ts';
-import { wantsOf } from './wants.ts';
+import { requirementsOf } from './requirements.ts';
 import { elementAcoustics } from './element-acoustics.ts';
 import { bottomSnrDb, reachTerms, traceSnrDb } from './reach.ts';
 import { workingBeamOf } from './working-beam.ts';
@@ -36,13 +36,13 @@ const idleMps = 1.5;
 
 /** How the sounders aboard read the bottom at idle, cruise and top speed. Null while the water is not described. */
 export const speedTable = (plan: Plan): readonly SpeedRow[] | null => {
-  const wants = wantsOf(plan);
-  if (!wants) return null;
-  const { workingM, conditions, bottom } = wants;
+  const requirements = requirementsOf(plan);
+  if (!requirements) return null;
+  const { workingM, conditions, bottom } = requirements;
   const speeds = [
     { pace: 'idle' as const, speedMps: idleMps },
-    ...(wants.cruiseMps > 0 ? [{ pace: 'cruise' as const, speedMps: wants.cruiseMps }] : []),
-    ...(wants.topMps > 0 ? [{ pace: 'top' as const, speedMps: wants.topMps }] : []),
+    ...(requirements.cruiseMps > 0 ? [{ pace: 'cruise' as const, speedMps: requirements.cruiseMps }] : []),
+    ...(requirements.topMps > 0 ? [{ pace: 'top' as const, speedMps: requirements.topMps }] : []),
   ];
   return inOrder(plan.transducers)
     .filter(([, { kind }]) => kind === 'sounder')

@@ -3,7 +3,7 @@ import { electricalInBandDb } from '../acoustics/electrical-floor.ts';
 import { noiseSpectrum } from '../acoustics/noise.ts';
 import { targetStrengthDb } from '../acoustics/target-strength.ts';
 import { answerOf, type Answer } from '../calculation/calculation.ts';
-import type { Wants } from './wants.ts';
+import type { Requirements } from './requirements.ts';
 import { budgetDifference } from './budget-difference.ts';
 import { assumedEfficiency, elementAcoustics } from './element-acoustics.ts';
 import { reachTerms, targetReachM } from './reach.ts';
@@ -41,9 +41,9 @@ export const compareBeams = (
   first: PlainBeam,
   second: PlainBeam,
   { electricalPowerW, rangeM }: { electricalPowerW: number; rangeM: number },
-  wants: Wants,
+  requirements: Requirements,
 ): TwoBeams => {
-  const { conditions, lengthCm } = wants;
+  const { conditions, lengthCm } = requirements;
   const side = ({ frequencyHz, coneDeg }: PlainBeam) => {
     const beam: Beam = { frequencyHz, bandwidthHz: null, beamwidthDeg: coneDeg, levelDb: -3, alongDeg: null };
     const element: Element = {

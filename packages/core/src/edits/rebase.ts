@@ -21,7 +21,7 @@ export const valueAt = (plan: Plan, path: Path): unknown =>
   );
 
 /** One place that both have changed, with what each wants there. */
-export interface Clash {
+export interface Conflict {
   readonly path: Path;
   readonly mine: unknown;
   readonly theirs: unknown;
@@ -32,14 +32,14 @@ export const splitPatches = (
   mine: readonly Patch[],
   theirPaths: readonly Path[],
   theirPlan: Plan,
-): { clear: Patch[]; clashing: Patch[]; clashes: Clash[] } => {
+): { clear: Patch[]; conflicting: Patch[]; conflicts: Conflict[] } => {
   const meets = (patch: Patch): boolean => theirPaths.some((path) => overlaps(patch.path, path));
-  const clashing = mine.filter(meets);
-  const latest = new Map(clashing.map((patch) => [patch.path.join('/'), patch]));
+  const conflicting = mine.filter(meets);
+  const latest = new Map(conflicting.map((patch) => [patch.path.join('/'), patch]));
   return {
     clear: mine.filter((patch) => !meets(patch)),
-    clashing,
-    clashes: [...latest.values()]
+    conflicting,
+    conflicts: [...latest.values()]
       .map((patch) => ({ path: patch.path, mine: patch.value, theirs: valueAt(theirPlan, patch.path) }))
       .filter(({ mine: own, theirs }) => JSON.stringify(own) !== JSON.stringify(theirs)),
   };

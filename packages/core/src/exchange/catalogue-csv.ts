@@ -167,7 +167,7 @@ const readRow = (
   for (const error of fieldErrors(parsed.error, transducerEntrySchema)) {
     const field = error.field.split(/[^A-Za-z]+/).find((part) => part in columnOf) ?? '';
     const key = columnOf[field] ?? 'name';
-    fault(key, `${error.message}${error.range === '' ? '' : ` Range: ${error.range}, in the unit it is kept in.`}`);
+    fault(key, `${error.message}${error.range === '' ? '' : ` Range: ${error.range}, in the unit it is stored in.`}`);
   }
   return null;
 };

@@ -26,7 +26,7 @@ describe('a rule that fails on a plan', () => {
       {
         ...failing,
         find: () => [
-          { title: 'So', reason: [], figure: figure(2, 'count'), wayOut: { label: 'Go', target: { path: ['boat'] } } },
+          { title: 'So', reason: [], figure: figure(2, 'count'), fix: { label: 'Go', target: { path: ['boat'] } } },
         ],
       },
       plan,

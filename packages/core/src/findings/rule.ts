@@ -34,7 +34,7 @@ export interface Found {
   readonly figure: Figure;
   /** How that number came about, where it was worked out and not just read. */
   readonly working?: readonly WorkingStep[];
-  readonly wayOut: { readonly label: string; readonly target: Target; readonly stage?: Stage; readonly edits?: Edit[] };
+  readonly fix: { readonly label: string; readonly target: Target; readonly stage?: Stage; readonly edits?: Edit[] };
 }
 
 /** The subject of what stands between two things. */
@@ -61,7 +61,7 @@ const couldNotCheck = ({ id, stage, severity }: Rule): Finding => ({
   ],
   figure: figureOfNone,
   working: [],
-  wayOut: { label: 'Look at the stage', stage, target: act('show the stage') },
+  fix: { label: 'Look at the stage', stage, target: act('show the stage') },
 });
 
 const judge = (rule: Rule, plan: Plan): Finding[] => {
@@ -71,7 +71,7 @@ const judge = (rule: Rule, plan: Plan): Finding[] => {
   } catch {
     return [couldNotCheck(rule)];
   }
-  return found.map(({ subject, of, severity, title, reason, figure: number, working, wayOut }) => ({
+  return found.map(({ subject, of, severity, title, reason, figure: number, working, fix }) => ({
     id: subject === undefined ? rule.id : `${rule.id}:${subject}`,
     of: [...(of ?? (subject === undefined ? [] : [subject]))],
     stage: rule.stage,
@@ -80,11 +80,11 @@ const judge = (rule: Rule, plan: Plan): Finding[] => {
     reason: [...reason],
     figure: number,
     working: [...(working ?? [])],
-    wayOut: {
-      label: wayOut.label,
-      stage: wayOut.stage ?? rule.stage,
-      target: wayOut.target,
-      ...(wayOut.edits ? { edits: wayOut.edits } : {}),
+    fix: {
+      label: fix.label,
+      stage: fix.stage ?? rule.stage,
+      target: fix.target,
+      ...(fix.edits ? { edits: fix.edits } : {}),
     },
   }));
 };

@@ -22,7 +22,7 @@ export const alarmsInWords = (
   ];
   if (set.length === 0) return null;
   return [
-    'Its alarm calls at ',
+    'Its alarm sounds at ',
     ...set.flatMap(({ before, figure, after }, i) => [
       (i === 0 ? '' : i === set.length - 1 ? ' and ' : ', ') + before,
       figure,

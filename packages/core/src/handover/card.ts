@@ -47,7 +47,7 @@ export interface CardStation {
   readonly display: string;
   readonly screen: { readonly pixelsWide: number; readonly pixelsHigh: number };
   readonly alarms: Alarms;
-  /** At what the shallow alarm calls, in the display's own unit; null where it is off. */
+  /** At what the shallow alarm sounds, in the display's own unit; null where it is off. */
   readonly shallowShown: string | null;
   /** The speed of sound the display is set to and by how much it shows the working depth too deep; null where unknown. */
   readonly sound: { readonly setTo: string; readonly soundSpeedMps: number; readonly errorM: number } | null;

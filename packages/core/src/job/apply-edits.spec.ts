@@ -147,34 +147,34 @@ describe('splitPatches', () => {
 
   it('keeps what the other did not touch and shows what both did, with both values', () => {
     const theirs = applied(aPlan(), [{ type: 'describeBoat', changes: { name: 'Theirs' } }]);
-    const { clear, clashing, clashes } = splitPatches(
+    const { clear, conflicting, conflicts } = splitPatches(
       mine.patches,
       theirs.patches.map(({ path }) => path),
       theirs.plan,
     );
     expect(clear.map(({ path }) => path.join('.'))).toEqual(['boat.lengthM', 'transducers.a-wide.aboveKeelM']);
-    expect(clashing.length).toBe(1);
-    expect(clashes).toEqual([{ path: ['boat', 'name'], mine: 'Mine', theirs: 'Theirs' }]);
+    expect(conflicting.length).toBe(1);
+    expect(conflicts).toEqual([{ path: ['boat', 'name'], mine: 'Mine', theirs: 'Theirs' }]);
   });
 
   it('meets a change inside what the other took away', () => {
     const theirs = applied(aPlan(), [{ type: 'removeTransducer', id: 'a-wide' }]);
     const paths = theirs.patches.map(({ path }) => path);
     expect(touches(mine.patches, paths)).toBeTrue();
-    expect(splitPatches(mine.patches, paths, theirs.plan).clashes).toEqual([
+    expect(splitPatches(mine.patches, paths, theirs.plan).conflicts).toEqual([
       { path: ['transducers', 'a-wide', 'aboveKeelM'], mine: 0.3, theirs: undefined },
     ]);
     expect(valueAt(theirs.plan, ['transducers', 'a-wide', 'name'])).toBeUndefined();
   });
 
-  it('is no clash when both want the same', () => {
-    const { clashing, clashes } = splitPatches(
+  it('is no conflict when both want the same', () => {
+    const { conflicting, conflicts } = splitPatches(
       mine.patches,
       mine.patches.map(({ path }) => path),
       mine.plan,
     );
-    expect(clashing.length).toBe(3);
-    expect(clashes).toEqual([]);
+    expect(conflicting.length).toBe(3);
+    expect(conflicts).toEqual([]);
   });
 
   it('rebases edits on disjoint paths to the same plan in either order', () => {

@@ -24,10 +24,10 @@ describe('findings', () => {
   });
 
   for (const [rule, { speaks, silent, value }] of Object.entries(ruleCases))
-    it(`${rule} speaks where it should, with its number and a way out, and is silent a step away`, () => {
+    it(`${rule} speaks where it should, with its number and a fix, and is silent a step away`, () => {
       const finding = one(speaks, rule);
       if (value !== undefined) expect(finding.figure.value).toBeCloseTo(value, 2);
-      expect(finding.wayOut.label).not.toBe('');
+      expect(finding.fix.label).not.toBe('');
       expectPlaceOfPlan(finding);
       expect(finding.reason.length).toBeGreaterThan(0);
       expect(of(silent, rule)).withContext(`${rule} silent`).toEqual([]);
@@ -79,8 +79,8 @@ describe('findings', () => {
   it('are cleared by the edits they offer', () => {
     for (const { speaks } of Object.values(ruleCases))
       for (const finding of findings(speaks)) {
-        if (!finding.wayOut.edits) continue;
-        const after = edited(speaks, ...finding.wayOut.edits);
+        if (!finding.fix.edits) continue;
+        const after = edited(speaks, ...finding.fix.edits);
         expect(findings(after).map(({ id }) => id))
           .withContext(finding.id)
           .not.toContain(finding.id);

@@ -12,7 +12,7 @@ export const nextStep = (plan: Plan, found: readonly Finding[]): { stage: Stage;
   const { stage } = at;
   const stop = found.find((finding) => finding.stage === stage && finding.severity === 'stop');
   const [first] = builtStages.find((one) => one.stage === stage)?.waitsFor(plan) ?? [];
-  if (stop) return { stage: stop.wayOut.stage, what: stop.wayOut.label };
+  if (stop) return { stage: stop.fix.stage, what: stop.fix.label };
   if (!first) return { stage, what: 'bring up to date what is stale' };
   // Where it is done is said beside it.
   return { stage: first.stage ?? stage, what: first.what.replace(/, on \p{Lu}\w+$/u, '') };

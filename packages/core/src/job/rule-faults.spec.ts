@@ -37,8 +37,8 @@ describe('faults of fit, wires, sources and depth put into 200 boats at random',
         expectPlaceOfPlan(finding);
         expect(Number.isFinite(finding.figure.value)).toBeTrue();
         if (finding.working.some(({ expression }) => expression !== null)) expectWorkingHolds(finding.working, rule);
-        if (finding.wayOut.edits)
-          expect(says(edited(bad, ...finding.wayOut.edits)).map(({ id }) => id)).not.toContain(finding.id);
+        if (finding.fix.edits)
+          expect(says(edited(bad, ...finding.fix.edits)).map(({ id }) => id)).not.toContain(finding.id);
       }
     });
 });

@@ -1,7 +1,7 @@
 import type { Path, Target } from '@grey-keel/model';
 
-/** A place of the plan, as where a way out leads to. */
+/** A place of the plan, as where a fix leads to. */
 export const at = (...path: Path): Target => ({ path });
 
-/** Something to look at or to choose, as where a way out leads to. */
+/** Something to look at or to choose, as where a fix leads to. */
 export const act = (action: Extract<Target, { action: string }>['action'], ...of: string[]): Target => ({ action, of });

@@ -174,16 +174,16 @@ describe('what a display takes for sound', () => {
   });
 
   it('is advised by the least error, not by the name of the water: fresh at 2 ppt, brackish at 8', () => {
-    const wayOut = (salinityPpt: number): string => {
+    const fix = (salinityPpt: number): string => {
       const plan = edited(
         fitted(aPlan()),
         { type: 'describeWater', id: 'pool', changes: { kind: 'brackish', salinityPpt } },
         { type: 'describeUnit', stationId: 'helm', changes: { waterType: 'salt' } },
       );
-      return findingsOf(waterType, plan)[0]?.wayOut.label ?? '';
+      return findingsOf(waterType, plan)[0]?.fix.label ?? '';
     };
-    expect(wayOut(2)).toBe('Set it to fresh');
-    expect(wayOut(8)).toBe('Set it to brackish');
+    expect(fix(2)).toBe('Set it to fresh');
+    expect(fix(8)).toBe('Set it to brackish');
   });
 });
 

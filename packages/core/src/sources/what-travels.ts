@@ -40,7 +40,7 @@ export const changesWith = (plan: Plan, setting: string, stationId: string): rea
 };
 
 /** Something wanted differently at two stations between which it travels: the one set last wins on both. */
-export interface TravelClash {
+export interface TravelConflict {
   readonly setting: string;
   readonly what: string;
   readonly stationIds: readonly [string, string];
@@ -52,9 +52,9 @@ export interface TravelClash {
 /** Names of the settings that carry the choice of sources, the water, the alarms, and the range of the sonar views. */
 const carries = { sources: 'sources', water: 'water kind', alarms: 'alarms', range: 'range' } as const;
 
-type Wanted = Pick<TravelClash, 'what' | 'stage' | 'target'>;
+type Wanted = Pick<TravelConflict, 'what' | 'stage' | 'target'>;
 
-const feedClashes = (plan: Plan, a: string, b: string): Wanted[] =>
+const feedConflicts = (plan: Plan, a: string, b: string): Wanted[] =>
   fedQuantities.flatMap((quantity) => {
     const [one, other] = [plan.feeds[a]?.[quantity], plan.feeds[b]?.[quantity]];
     return one && other && one.sourceId !== other.sourceId
@@ -62,7 +62,7 @@ const feedClashes = (plan: Plan, a: string, b: string): Wanted[] =>
       : [];
   });
 
-const waterClashes = (plan: Plan, a: string, b: string): Wanted[] => {
+const waterConflicts = (plan: Plan, a: string, b: string): Wanted[] => {
   const [one, other] = [plan.units[a]?.waterType, plan.units[b]?.waterType];
   return one && other && one !== other
     ? [{ what: 'water', stage: 'sources', target: at('units', b, 'waterType') }]
@@ -75,7 +75,7 @@ const alarms = [
   { key: 'engineTemperatureC', what: 'engine temperature alarm' },
 ] as const;
 
-const alarmClashes = (plan: Plan, a: string, b: string): Wanted[] =>
+const alarmConflicts = (plan: Plan, a: string, b: string): Wanted[] =>
   alarms.flatMap(({ key, what }) => {
     const [one, other] = [plan.units[a]?.alarms?.[key] ?? null, plan.units[b]?.alarms?.[key] ?? null];
     return one !== null && other !== null && one !== other
@@ -99,7 +99,7 @@ const rangesAt = (plan: Plan, stationId: string, way: Way): ReadonlyMap<View, st
   );
 };
 
-const rangeClashes = (plan: Plan, a: string, b: string): Wanted[] =>
+const rangeConflicts = (plan: Plan, a: string, b: string): Wanted[] =>
   shownWays(plan).flatMap((way) => {
     const [here, there] = [rangesAt(plan, a, way), rangesAt(plan, b, way)];
     return [...here].flatMap(([view, ranges]): Wanted[] =>
@@ -109,20 +109,20 @@ const rangeClashes = (plan: Plan, a: string, b: string): Wanted[] =>
     );
   });
 
-const clashesOf: Readonly<Record<keyof typeof carries, (plan: Plan, a: string, b: string) => Wanted[]>> = {
-  sources: feedClashes,
-  water: waterClashes,
-  alarms: alarmClashes,
-  range: rangeClashes,
+const conflictsOf: Readonly<Record<keyof typeof carries, (plan: Plan, a: string, b: string) => Wanted[]>> = {
+  sources: feedConflicts,
+  water: waterConflicts,
+  alarms: alarmConflicts,
+  range: rangeConflicts,
 };
 
-export const travelClashes = (plan: Plan): TravelClash[] => {
+export const travelConflicts = (plan: Plan): TravelConflict[] => {
   const travelling = whatTravels(plan);
   return Object.entries(carries).flatMap(([key, setting]) => {
     const shared = travelling.find((one) => one.setting === setting)?.shared ?? [];
     return shared.flatMap((a, i) =>
       shared.slice(i + 1).flatMap((b) =>
-        clashesOf[key as keyof typeof carries](plan, a, b).map((wanted): TravelClash => ({
+        conflictsOf[key as keyof typeof carries](plan, a, b).map((wanted): TravelConflict => ({
           setting,
           stationIds: [a, b],
           ...wanted,

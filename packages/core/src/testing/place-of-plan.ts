@@ -19,8 +19,8 @@ const leadsSomewhere = (schema: z.core.$ZodType, [step, ...rest]: Path): boolean
 
 export const isPlaceOfPlan = (path: Path): boolean => leadsSomewhere(planSchema, path);
 
-/** A way out leads to a place of the plan, or asks for a named action. */
-export const expectPlaceOfPlan = ({ id, wayOut: { target } }: Finding): void => {
+/** A fix leads to a place of the plan, or asks for a named action. */
+export const expectPlaceOfPlan = ({ id, fix: { target } }: Finding): void => {
   if ('action' in target) return;
   expect(isPlaceOfPlan(target.path))
     .withContext(`${id}: ${target.path.join('/')}`)

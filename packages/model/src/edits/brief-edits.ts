@@ -7,7 +7,7 @@ import { stationSchema } from '../plan/station.ts';
 import { waterSchema } from '../plan/water.ts';
 import { waySchema } from '../plan/ways.ts';
 
-/** Changes of the brief: the boat, its stations, waters and what is sought. */
+/** Changes of the brief: the boat, its stations, waters and the target species. */
 export const briefEditSchemas = {
   describeBoat: z.strictObject({ type: z.literal('describeBoat'), changes: boatSchema.partial() }),
   /** Null takes it away. */

@@ -25,7 +25,7 @@ export const severities = ['stop', 'check', 'note'] as const;
 export const severitySchema = z.enum(severities);
 export type Severity = z.output<typeof severitySchema>;
 
-/** What a way out can ask for besides a field of the plan. */
+/** What a fix can ask for besides a field of the plan. */
 export const namedActions = [
   'show the absorption',
   'show the speeds',
@@ -44,7 +44,7 @@ export const targetSchema = z.union([
 ]);
 export type Target = z.output<typeof targetSchema>;
 
-/** What the program has to say about a boat: the reason, the number behind it and the way out. */
+/** What the program has to say about a boat: the reason, the number behind it and the fix. */
 export const findingSchema = z.strictObject({
   /** The rule and what it speaks of: the same finding keeps the same id. */
   id: z.string(),
@@ -58,7 +58,7 @@ export const findingSchema = z.strictObject({
   figure: figureSchema,
   /** How that number came about, where it was worked out. */
   working: z.array(workingStepSchema),
-  wayOut: z.strictObject({
+  fix: z.strictObject({
     label: z.string(),
     stage: stageSchema,
     target: targetSchema,

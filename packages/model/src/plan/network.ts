@@ -7,7 +7,7 @@ import { sonarKindSchema } from './transducer.ts';
 export const socketSchema = z.strictObject({
   plug: lineSchema(40).min(1, 'A plug has a name.'),
   drives: z.array(sonarKindSchema).min(1, 'It drives at least one kind of sonar.').max(5),
-  atOnce: z.number().int().min(1).max(4).register(fieldWords, { label: 'Works at once', quantity: 'count' }),
+  atOnce: z.number().int().min(1).max(4).register(fieldWords, { label: 'Beams at once', quantity: 'count' }),
 });
 export type Socket = z.output<typeof socketSchema>;
 
@@ -46,7 +46,7 @@ export const networkDeviceSchema = z.strictObject({
   /** From the tee to the device. */
   dropM: z.number().min(0).max(60).nullable().register(fieldWords, { label: 'Drop', quantity: 'length', decimals: 1 }),
   /** What it draws from the backbone, in loads of 50 mA. */
-  loads: z.number().int().min(0).max(40).register(fieldWords, { label: 'Loads of 50 mA', quantity: 'count' }),
+  loads: z.number().int().min(0).max(40).register(fieldWords, { label: 'Load equivalency number', quantity: 'count' }),
 });
 export type NetworkDevice = z.output<typeof networkDeviceSchema>;
 

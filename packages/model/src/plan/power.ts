@@ -63,7 +63,7 @@ export const batterySchema = z.strictObject({
     .number()
     .min(0.1)
     .max(1)
-    .register(fieldWords, { label: 'Left of it with age', quantity: 'fraction', decimals: 0 }),
+    .register(fieldWords, { label: 'State of health', quantity: 'fraction', decimals: 0 }),
   /** Only for lead-acid: 1.1 to 1.3 for most. */
   peukert: z
     .number()
@@ -80,7 +80,7 @@ export const batterySchema = z.strictObject({
     .number()
     .min(0)
     .max(2000)
-    .register(fieldWords, { label: 'Starter takes', quantity: 'current', decimals: 0 }),
+    .register(fieldWords, { label: 'Starter current', quantity: 'current', decimals: 0 }),
   /** What it is charged at, at the most. */
   chargingV: z.number().min(6).max(70).register(fieldWords, { label: 'Charged at', quantity: 'voltage', decimals: 1 }),
 });
@@ -88,7 +88,7 @@ export type Battery = z.output<typeof batterySchema>;
 
 export const loadSchema = z.strictObject({
   name: nameSchema,
-  currentA: z.number().min(0).max(500).register(fieldWords, { label: 'Draws', quantity: 'current' }),
+  currentA: z.number().min(0).max(500).register(fieldWords, { label: 'Current', quantity: 'current' }),
   /** What the device stands, from its sheet; null where it is silent. */
   lowestV: z.number().min(3).max(60).nullable().register(fieldWords, { label: 'Lowest', quantity: 'voltage' }),
   highestV: z.number().min(6).max(80).nullable().register(fieldWords, { label: 'Highest', quantity: 'voltage' }),

@@ -6,19 +6,14 @@ export const bottoms = ['open water', 'mud', 'sand', 'gravel', 'rock', 'weed', '
 
 /** A fish or a thing that is looked for. */
 export const soughtSchema = z.strictObject({
-  name: nameSchema.clone().register(fieldWords, { label: 'Fish or thing' }),
+  name: nameSchema.clone().register(fieldWords, { label: 'Species or object' }),
   lengthCm: z
     .number()
     .min(1)
     .max(1500)
     .nullable()
     .register(fieldWords, { label: 'Its length', quantity: 'fishLength' }),
-  shallowestM: z
-    .number()
-    .min(0)
-    .max(11000)
-    .nullable()
-    .register(fieldWords, { label: 'Stands from', quantity: 'depth' }),
+  shallowestM: z.number().min(0).max(11000).nullable().register(fieldWords, { label: 'Shallowest', quantity: 'depth' }),
   deepestM: z.number().min(0).max(11000).nullable().register(fieldWords, { label: 'down to', quantity: 'depth' }),
   over: z.enum(bottoms),
 });

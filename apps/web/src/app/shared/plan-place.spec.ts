@@ -29,7 +29,7 @@ describe('places of the plan', () => {
   };
   const frames = () => new Promise((resolve) => setTimeout(resolve, 60));
 
-  it('are named alike as a path and as where a way out leads', () => {
+  it('are named alike as a path and as where a fix leads', () => {
     expect(placeKey(['boat', 'lengthM'])).toBe(placeKey(at('boat', 'lengthM')));
     expect(placeKey(act('choose a page', 'helm', 'trolling'))).not.toBe(
       placeKey(act('choose a page', 'helm', 'running')),

@@ -23,7 +23,7 @@ export class Places {
   }
 }
 
-/** Says of a field, a button or a section which place of the plan is changed there, so that a way out can lead to it. */
+/** Says of a field, a button or a section which place of the plan is changed there, so that a fix can lead to it. */
 @Directive({ selector: '[gkPlace]', host: { '[attr.data-place]': 'key()' } })
 export class PlanPlace {
   readonly gkPlace = input<Path | Target | null>(null);

@@ -69,7 +69,7 @@ export class TextField {
   protected keep(): void {
     const text = this.typed().trim();
     const valid = this.schema().safeParse(text);
-    if (!valid.success) return this.problem.set(valid.error.issues[0]?.message ?? 'That cannot be kept.');
+    if (!valid.success) return this.problem.set(valid.error.issues[0]?.message ?? 'That cannot be saved.');
     this.problem.set('');
     if (text !== this.value()) this.changed.emit(text);
   }

@@ -22,7 +22,7 @@ import { OpenPlan } from '../state/open-plan.ts';
 import { boatEvents } from '../state/plan.actions.ts';
 import { selectNotice, selectProblem, selectStatus } from '../state/plan.selectors.ts';
 import { viewEvents } from '../state/view.ts';
-import { ClashPanel } from './clash-panel.ts';
+import { ConflictPanel } from './conflict-panel.ts';
 import { StuckPanel } from './stuck-panel.ts';
 import { FindPanel } from './find-panel.ts';
 import { FindingsColumn } from './findings-column.ts';
@@ -40,7 +40,7 @@ const typing = (target: EventTarget | null): target is HTMLElement =>
   selector: 'gk-boat-shell',
   imports: [
     ButtonDirective,
-    ClashPanel,
+    ConflictPanel,
     FindingsColumn,
     FindPanel,
     HeadStrip,
@@ -61,7 +61,7 @@ const typing = (target: EventTarget | null): target is HTMLElement =>
           <gk-head-strip class="head" (shortcuts)="shortcutsOpen.set(true)" (find)="findOpen.set(true)" />
           <gk-ladder class="ladder" [boatId]="boatId()" />
           <main>
-            <gk-clash-panel />
+            <gk-conflict-panel />
             <gk-stuck-panel />
             @if (notice(); as words) {
               <p-message severity="info" [closable]="true" (onClose)="store.dispatch(noticeRead)">{{
@@ -80,7 +80,7 @@ const typing = (target: EventTarget | null): target is HTMLElement =>
                 aria-controls="stage-help"
                 (click)="helpOpen.set(!helpOpen())"
               >
-                {{ helpOpen() ? 'Fold' : 'About this stage' }}
+                {{ helpOpen() ? 'Collapse' : 'About this stage' }}
               </button>
             </div>
             @if (helpOpen()) {
@@ -102,7 +102,7 @@ const typing = (target: EventTarget | null): target is HTMLElement =>
         <main class="alone">
           <h1>No such boat</h1>
           <p>
-            There is no boat under this address; it may have been deleted. A deleted boat can be recalled from the
+            There is no boat under this address; it may have been deleted. A deleted boat can be restored from the
             fleet.
           </p>
           <a routerLink="/">To the fleet</a>
@@ -259,7 +259,7 @@ export class BoatShell {
   }
 
   private toFinding(step: number): void {
-    const buttons = [...document.querySelectorAll<HTMLElement>('gk-finding .way-out')];
+    const buttons = [...document.querySelectorAll<HTMLElement>('gk-finding .fix')];
     const at = buttons.findIndex((button) => button === document.activeElement);
     const next = at < 0 ? (step > 0 ? 0 : buttons.length - 1) : (at + step + buttons.length) % buttons.length;
     buttons[next]?.focus();

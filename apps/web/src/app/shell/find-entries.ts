@@ -44,7 +44,7 @@ export const findEntries = (plan: Plan | null, boatId: string | null, fleet: rea
   return [...here, ...everywhere, ...boats];
 };
 
-const most = 12;
+const most = 10;
 
 /** The entries that hold every word typed, those that begin with them first. */
 export const findIn = (entries: readonly FindEntry[], typed: string): FindEntry[] => {

@@ -45,7 +45,7 @@ import { findEntries, findIn, type FindEntry } from './find-entries.ts';
         placeholder="boats, parts, settings, help"
         optionLabel="words"
         emptyMessage="Nothing is called that. Part of a name is enough."
-        scrollHeight="60vh"
+        scrollHeight="75vh"
         [autoOptionFocus]="true"
         [autoHighlight]="true"
         [completeOnFocus]="true"
@@ -59,7 +59,7 @@ import { findEntries, findIn, type FindEntry } from './find-entries.ts';
       >
         <ng-template #item let-one>
           <span class="one"
-            >{{ one.entry.name }} <span class="small faint">{{ one.entry.kind }}</span></span
+            >{{ one.entry.name }} <span class="small">{{ one.entry.kind }}</span></span
           >
         </ng-template>
       </p-autocomplete>
@@ -109,7 +109,7 @@ export class FindPanel {
 
   protected look(words: string): void {
     this.asked.set({ words });
-    this.store.dispatch(fleetPageEvents.namesSought({ words }));
+    this.store.dispatch(fleetPageEvents.namesTyped({ words }));
   }
 
   /** Whoever types faster than the list comes means its first entry. */

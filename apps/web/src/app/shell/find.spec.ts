@@ -21,7 +21,7 @@ describe('what can be found', () => {
     expect(new Set(entries.map(({ kind }) => kind))).toEqual(
       new Set<FindEntry['kind']>(['stage', 'transducer', 'station', 'water', 'setting', 'help']),
     );
-    expect(names('').length).toBe(12);
+    expect(names('').length).toBe(10);
   });
 
   it('is found by parts of its words, by its kind, and the ones that begin so come first', () => {

@@ -8,7 +8,7 @@ import { ComputedNumber } from '../shared/computed-number.ts';
 import { OpenPlan } from '../state/open-plan.ts';
 import { selectUnitChoice } from '../state/view.ts';
 
-/** One finding, the same everywhere: shape, colour and word, the reason with its number, the way out. */
+/** One finding, the same everywhere: shape, colour and word, the reason with its number, the fix. */
 @Component({
   selector: 'gk-finding',
   imports: [ButtonDirective, ComputedNumber, SentencePipe],
@@ -35,19 +35,13 @@ import { selectUnitChoice } from '../state/view.ts';
         </h3>
         <p>{{ it.reason | sentence: units() }}</p>
         <div class="out">
-          @if (it.wayOut.edits; as edits) {
-            <button type="button" pButton text class="way-out" (click)="plan.edit(it.wayOut.label, ...edits)">
-              {{ it.wayOut.label }}
+          @if (it.fix.edits; as edits) {
+            <button type="button" pButton text class="fix" (click)="plan.edit(it.fix.label, ...edits)">
+              {{ it.fix.label }}
             </button>
           } @else {
-            <button
-              type="button"
-              pButton
-              text
-              class="way-out"
-              (click)="goTo.stage(boatId(), it.wayOut.stage, it.wayOut.target)"
-            >
-              {{ it.wayOut.label }}
+            <button type="button" pButton text class="fix" (click)="goTo.stage(boatId(), it.fix.stage, it.fix.target)">
+              {{ it.fix.label }}
             </button>
           }
           @if (it.working.length) {

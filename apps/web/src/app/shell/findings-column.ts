@@ -11,7 +11,7 @@ const counted = (found: readonly Finding[]): string => {
   const parts = (['stop', 'check', 'note'] as const).flatMap((severity) =>
     of(severity) ? [`${of(severity)} ${severity}`] : [],
   );
-  return parts.length ? parts.join(' ') : 'nothing to say';
+  return parts.length ? parts.join(' ') : 'no findings';
 };
 
 /** What the program has to say: this stage first, then the rest of the boat. */
@@ -29,17 +29,17 @@ const counted = (found: readonly Finding[]): string => {
           pButton
           text
           [attr.aria-expanded]="open()"
-          [attr.aria-label]="open() ? 'Fold the findings away' : 'Show the findings: ' + count()"
+          [attr.aria-label]="open() ? 'Collapse the findings' : 'Show the findings: ' + count()"
           (click)="store.dispatch(toggle)"
         >
-          {{ open() ? 'Fold' : 'Show' }}
+          {{ open() ? 'Collapse' : 'Show' }}
         </button>
       </header>
       @if (open()) {
         @for (finding of here(); track finding.id) {
           <gk-finding [finding]="finding" [boatId]="boatId()" />
         } @empty {
-          <p class="faint quiet">Nothing to say on this stage.</p>
+          <p class="faint quiet">No findings on this stage.</p>
         }
         @if (elsewhere().length) {
           <h3 class="elsewhere">On other stages</h3>

@@ -4,7 +4,7 @@ import { toSignal } from '@angular/core/rxjs-interop';
 import { Store } from '@ngrx/store';
 import { offline, type ServerProblem } from '../api/problem.ts';
 import {
-  selectClash,
+  selectConflict,
   selectGone,
   selectHeard,
   selectKeptAt,
@@ -82,7 +82,7 @@ export class KeptState {
   private readonly gone = this.store.selectSignal(selectGone);
   private readonly heard = this.store.selectSignal(selectHeard);
   private readonly number = this.store.selectSignal(selectNumber);
-  private readonly clash = this.store.selectSignal(selectClash);
+  private readonly conflict = this.store.selectSignal(selectConflict);
   protected readonly unsent = this.store.selectSignal(selectUnsent);
   protected readonly stuck = this.store.selectSignal(selectStuck);
   protected readonly savedAt = this.store.selectSignal(selectKeptAt);
@@ -90,7 +90,7 @@ export class KeptState {
 
   protected readonly standing = computed(() => {
     if (this.gone()) return 'deleted';
-    if (this.clash()) return 'asking';
+    if (this.conflict()) return 'asking';
     if (this.unsent().length) return this.waiting() ? 'held' : 'saving';
     if (!this.linked()) return 'unheard';
     return this.heard() > this.number() ? 'behind' : 'saved';

@@ -31,14 +31,14 @@ describe('the shell', () => {
     expect(root.querySelectorAll('a.under').length).toBe(8);
   });
 
-  it('lists findings of the stage first, counts them, and carries out a way out that is safe', async () => {
+  it('lists findings of the stage first, counts them, and carries out a fix that is safe', async () => {
     const start = { ...aPlan(), transducers: { 'a-wide': aTransducer({ transmitsIn: { trailer: true } }) } };
     const root = await page(FindingsColumn, start, { boatId: 'test-hull', stage: 'beams' });
     expect(text(root, '[role="status"]')).toBe('1 stop 3 check');
     expect(root.querySelector('gk-finding article')?.getAttribute('data-finding')).toBe('transmits-on-trailer:a-wide');
-    await press(root, 'gk-finding .way-out');
+    await press(root, 'gk-finding .fix');
     expect(plan().transducers['a-wide']?.transmitsIn.trailer).toBeUndefined();
-    expect(text(root, '.quiet')).toContain('Nothing to say on this stage');
+    expect(text(root, '.quiet')).toContain('No findings on this stage');
     await press(root, 'header button');
     expect(root.querySelectorAll('gk-finding').length).toBe(0);
   });

@@ -64,7 +64,7 @@ export class FleetEffects {
 
   readonly findByName = createEffect(() =>
     this.events.pipe(
-      ofType(fleetPageEvents.namesSought),
+      ofType(fleetPageEvents.namesTyped),
       switchMap(({ words }) =>
         this.api.fleet({ search: words, count: mostNamed }).pipe(
           map(({ boats }) => fleetServerEvents.namesFound({ boats })),

@@ -28,7 +28,7 @@ export const fleetPageEvents = createActionGroup({
     'backup restored': emptyProps(),
     'message read': emptyProps(),
     /** Words typed where boats are found by their names. */
-    'names sought': props<{ words: string }>(),
+    'names typed': props<{ words: string }>(),
   },
 });
 

@@ -13,7 +13,7 @@ export const boatEvents = createActionGroup({
     undone: props<{ revisionId: string }>(),
     redone: props<{ revisionId: string }>(),
     /** `replaces` are the revisions that were asked about. */
-    'clash settled': props<{ revisionId: string; mine: Path[]; replaces: string[] }>(),
+    'conflict settled': props<{ revisionId: string; mine: Path[]; replaces: string[] }>(),
     'stuck dropped': props<{ revisionId: string }>(),
     'notice read': emptyProps(),
   },

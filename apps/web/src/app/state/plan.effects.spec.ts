@@ -137,7 +137,7 @@ describe('sending', () => {
     const theirs = revision(5, [rename('Theirs')]);
     server.answer = () => httpError(412, { detail: 'behind', missing: [theirs] });
     plan.edit('a', rename('Mine'));
-    await until(() => state().clash !== null);
+    await until(() => state().conflict !== null);
     server.boat = { ...server.boat, number: 5, revisionId: theirs.revisionId };
     server.revisions = [revision(4, []), theirs];
     const { boatId } = state();
@@ -149,9 +149,9 @@ describe('sending', () => {
     store.dispatch(boatEvents.boatClosed());
     store.dispatch(boatEvents.boatChosen({ id: boatId ?? '' }));
     await until(() => state().status === 'ready');
-    expect(state().clash?.clashes.length).toBe(1);
-    const replaces = state().clash?.replaces ?? [];
-    store.dispatch(boatEvents.clashSettled({ revisionId: crypto.randomUUID(), mine: [], replaces }));
+    expect(state().conflict?.conflicts.length).toBe(1);
+    const replaces = state().conflict?.replaces ?? [];
+    store.dispatch(boatEvents.conflictSettled({ revisionId: crypto.randomUUID(), mine: [], replaces }));
     await eventually(
       () => outbox.adopt(boatId ?? ''),
       (left) => left.length === 0,
@@ -188,7 +188,7 @@ describe('sending', () => {
     };
     plan.edit('a', { type: 'describeBoat', changes: { name: 'Both', beamM: 3 } });
     await until(() => state().number === 6);
-    expect([state().clash, state().unsent, state().kept?.boat.name, state().kept?.boat.beamM]).toEqual([
+    expect([state().conflict, state().unsent, state().kept?.boat.name, state().kept?.boat.beamM]).toEqual([
       null,
       [],
       'Both',
@@ -200,17 +200,17 @@ describe('sending', () => {
     );
   });
 
-  it('sends nothing while a clash is open', async () => {
+  it('sends nothing while a conflict is open', async () => {
     server.answer = () => httpError(412, { detail: 'behind', missing: [revision(5, [rename('Theirs')])] });
     plan.edit('a', rename('Mine'));
-    await until(() => state().clash !== null);
+    await until(() => state().conflict !== null);
     const before = server.sent.length;
     store.dispatch(outboxEvents.retryDue());
     await new Promise((resolve) => setTimeout(resolve, 60));
     expect(server.sent.length).toBe(before);
     server.answer = (request) => server.keep(request);
     store.dispatch(
-      boatEvents.clashSettled({ revisionId: crypto.randomUUID(), mine: [['boat', 'name']], replaces: [] }),
+      boatEvents.conflictSettled({ revisionId: crypto.randomUUID(), mine: [['boat', 'name']], replaces: [] }),
     );
     await until(() => state().unsent.length === 0 && state().number === 6);
     expect(state().kept?.boat.name).toBe('Mine');

@@ -75,17 +75,17 @@ export class PlanEffects {
 
   /** A question with nothing to choose between is answered at once. */
   readonly settleMoot = createEffect(() =>
-    this.store.select(planFeature.selectClash).pipe(
-      filter((clash) => clash?.clashes.length === 0),
-      map((clash) =>
-        boatEvents.clashSettled({ revisionId: crypto.randomUUID(), mine: [], replaces: clash?.replaces ?? [] }),
+    this.store.select(planFeature.selectConflict).pipe(
+      filter((conflict) => conflict?.conflicts.length === 0),
+      map((conflict) =>
+        boatEvents.conflictSettled({ revisionId: crypto.randomUUID(), mine: [], replaces: conflict?.replaces ?? [] }),
       ),
     ),
   );
 
   readonly settle = createEffect(() =>
     this.events.pipe(
-      ofType(boatEvents.clashSettled),
+      ofType(boatEvents.conflictSettled),
       concatMap(({ revisionId, replaces }) => {
         const made = this.made(revisionId);
         return from(this.outbox.replace(replaces, made ? [made] : [])).pipe(
@@ -221,8 +221,8 @@ export class PlanEffects {
 
   /** Whether nothing that is made here waits to be sent or to be answered. */
   private atRest(): boolean {
-    const { status, unsent, clash } = this.state();
-    return status === 'ready' && unsent.length === 0 && !clash;
+    const { status, unsent, conflict } = this.state();
+    return status === 'ready' && unsent.length === 0 && !conflict;
   }
 
   private idsOf(revisions: readonly Revision[]): string[] {
@@ -237,8 +237,8 @@ export class PlanEffects {
 
   /** Everything that waits and this window knows of: to be sent, aside, or asked about. */
   private waitingHere(): ReadonlySet<string> {
-    const { unsent, stuck, clash } = this.state();
-    return new Set([...[...unsent, ...stuck].map(({ revisionId }) => revisionId), ...(clash?.replaces ?? [])]);
+    const { unsent, stuck, conflict } = this.state();
+    return new Set([...[...unsent, ...stuck].map(({ revisionId }) => revisionId), ...(conflict?.replaces ?? [])]);
   }
 
   private loaded(id: string): Observable<Action> {
@@ -303,9 +303,9 @@ export class PlanEffects {
   }
 
   private sendFirst(): Observable<Action> {
-    const { boatId, unsent, number, revisionId: baseId, clash }: PlanState = this.state();
+    const { boatId, unsent, number, revisionId: baseId, conflict }: PlanState = this.state();
     const [first] = unsent;
-    if (boatId === null || !first || clash) return EMPTY;
+    if (boatId === null || !first || conflict) return EMPTY;
     const { revisionId, edits } = first;
     return this.api.send(boatId, { revisionId, base: number, baseId, edits }).pipe(
       concatMap((kept) =>

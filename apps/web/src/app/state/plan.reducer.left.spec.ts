@@ -29,9 +29,9 @@ describe('the open plan, opened with edits left in the outbox,', () => {
   it('asks about all of them where their base is not of this history: an older file was restored', () => {
     const elsewhere = { ...left(1, { lengthM: 8 }), baseId: uuid(77) };
     const state = openedWith([elsewhere], [revision(4, []), revision(5, boat({ beamM: 3 }))]);
-    expect(state.clash?.clashes).toEqual([{ path: ['boat', 'lengthM'], mine: 8, theirs: 7.4 }]);
+    expect(state.conflict?.conflicts).toEqual([{ path: ['boat', 'lengthM'], mine: 8, theirs: 7.4 }]);
     const ahead = openedWith([{ ...left(1, { lengthM: 8 }), base: 9 }], []);
-    expect(ahead.clash?.clashes.length).toBe(1);
+    expect(ahead.conflict?.conflicts.length).toBe(1);
   });
 
   it('puts aside one that no longer applies, without holding up the others', () => {
@@ -50,13 +50,13 @@ describe('the open plan, opened with edits left in the outbox,', () => {
     const takeUp = (unsent: Unsent[]): PlanState => run(here, outboxEvents.leftTakenUp({ unsent, stuck: [], since }));
     const joined = takeUp([left(1, { lengthM: 8 })]);
     expect([joined.plan?.boat.lengthM, joined.plan?.boat.draughtM, joined.unsent[0]?.base]).toEqual([8, 0.6, 5]);
-    expect(takeUp([left(1, { draughtM: 0.9 })]).clash?.clashes.length).toBe(1);
+    expect(takeUp([left(1, { draughtM: 0.9 })]).conflict?.conflicts.length).toBe(1);
     expect(takeUp([left(3, { draughtM: 0.6 })]).unsent).toEqual([]);
   });
 
   it('asks where they meet what others did since', () => {
     const state = openedWith([left(1, { lengthM: 8 })], [revision(4, []), revision(5, boat({ lengthM: 9 }))]);
-    expect(state.clash?.clashes.length).toBe(1);
+    expect(state.conflict?.conflicts.length).toBe(1);
   });
 
   it('takes what it made itself for no change of others, and nothing twice', () => {
@@ -66,7 +66,7 @@ describe('the open plan, opened with edits left in the outbox,', () => {
       [left(1, { draughtM: 0.6 }), second],
       [revision(4, []), revision(5, boat({ draughtM: 0.6 }), uuid(1))],
     );
-    expect([state.clash, state.plan?.boat.draughtM]).toEqual([null, 0.9]);
+    expect([state.conflict, state.plan?.boat.draughtM]).toEqual([null, 0.9]);
     expect(state.unsent.map(({ revisionId }) => revisionId)).toEqual([uuid(2)]);
     const again = run(state, outboxEvents.leftTakenUp({ unsent: [second], stuck: [], since: [] }));
     expect(again.unsent).toEqual(state.unsent);

@@ -63,7 +63,7 @@ describe('the open plan', () => {
     );
     expect([state.plan?.boat.lengthM, state.plan?.boat.beamM, state.number]).toEqual([8, 3, 5]);
     expect(state.unsent.length).toBe(1);
-    expect(state.clash).toBeNull();
+    expect(state.conflict).toBeNull();
     expect(state.notice).toContain('another window');
   });
 
@@ -100,7 +100,7 @@ describe('the open plan', () => {
     );
     const others = Array.from({ length: 60 }, (_, i): Edit => ({ type: 'addWater', id: `w${i}`, water: aWater() }));
     const full = run(removed, serverEvents.othersChanged({ revisions: [revision(6, others)] }));
-    expect([full.clash, full.undo.length]).toEqual([null, 1]);
+    expect([full.conflict, full.undo.length]).toEqual([null, 1]);
     const refused = run(full, boatEvents.undone({ revisionId: uuid(2) }));
     expect([refused.plan, refused.undo]).toEqual([full.plan, []]);
     expect(refused.notice).toContain('At most 60');
@@ -113,7 +113,7 @@ describe('the open plan', () => {
     expect(state.notice).toContain('no longer be undone');
   });
 
-  const clashed = (): PlanState =>
+  const conflicted = (): PlanState =>
     run(
       ready(),
       edited(1, { lengthM: 8, notes: 'mine' }),
@@ -122,8 +122,8 @@ describe('the open plan', () => {
     );
 
   it('asks where both changed the same, and shows meanwhile what is clear', () => {
-    const state = clashed();
-    expect(state.clash?.clashes).toEqual([{ path: ['boat', 'lengthM'], mine: 8, theirs: 9 }]);
+    const state = conflicted();
+    expect(state.conflict?.conflicts).toEqual([{ path: ['boat', 'lengthM'], mine: 8, theirs: 9 }]);
     expect([state.plan?.boat.lengthM, state.plan?.boat.beamM, state.plan?.boat.notes]).toEqual([9, 3, 'mine']);
     expect(state.unsent).toEqual([]);
   });
@@ -133,24 +133,24 @@ describe('the open plan', () => {
     const own = run(before, edited(1, { lengthM: 8, beamM: before.plan?.boat.beamM ?? 0 }));
     expect(own.unsent[0]?.patches.map(({ path }) => path)).toEqual([['boat', 'lengthM']]);
     const others = run(own, serverEvents.othersChanged({ revisions: [revision(5, boat({ beamM: 3 }))] }));
-    expect(others.clash?.clashes).toEqual([{ path: ['boat', 'beamM'], mine: before.plan?.boat.beamM, theirs: 3 }]);
-    const theirs = run(others, boatEvents.clashSettled({ revisionId: uuid(9), mine: [], replaces: [] }));
+    expect(others.conflict?.conflicts).toEqual([{ path: ['boat', 'beamM'], mine: before.plan?.boat.beamM, theirs: 3 }]);
+    const theirs = run(others, boatEvents.conflictSettled({ revisionId: uuid(9), mine: [], replaces: [] }));
     expect([theirs.plan?.boat.lengthM, theirs.plan?.boat.beamM]).toEqual([8, 3]);
   });
 
   it('settles by field, mine or theirs, in one edit on top of what is kept', () => {
     const mine = run(
-      clashed(),
-      boatEvents.clashSettled({ revisionId: uuid(9), mine: [['boat', 'lengthM']], replaces: [] }),
+      conflicted(),
+      boatEvents.conflictSettled({ revisionId: uuid(9), mine: [['boat', 'lengthM']], replaces: [] }),
     );
-    expect([mine.plan?.boat.lengthM, mine.plan?.boat.beamM, mine.clash]).toEqual([8, 3, null]);
+    expect([mine.plan?.boat.lengthM, mine.plan?.boat.beamM, mine.conflict]).toEqual([8, 3, null]);
     expect(mine.unsent.map(({ revisionId }) => revisionId)).toEqual([uuid(9)]);
-    const theirs = run(clashed(), boatEvents.clashSettled({ revisionId: uuid(9), mine: [], replaces: [] }));
+    const theirs = run(conflicted(), boatEvents.conflictSettled({ revisionId: uuid(9), mine: [], replaces: [] }));
     expect([theirs.plan?.boat.lengthM, theirs.plan?.boat.beamM, theirs.plan?.boat.notes]).toEqual([9, 3, 'mine']);
     const later = run(
-      clashed(),
+      conflicted(),
       edited(4, { draughtM: 0.6 }),
-      boatEvents.clashSettled({ revisionId: uuid(9), mine: [], replaces: [] }),
+      boatEvents.conflictSettled({ revisionId: uuid(9), mine: [], replaces: [] }),
     );
     expect([later.plan?.boat.draughtM, later.unsent.length]).toEqual([0.6, 2]);
   });
@@ -169,10 +169,14 @@ describe('the open plan', () => {
         ],
       }),
     );
-    expect(state.clash?.clashes[0]?.theirs).toBeUndefined();
+    expect(state.conflict?.conflicts[0]?.theirs).toBeUndefined();
     const settled = run(
       state,
-      boatEvents.clashSettled({ revisionId: uuid(9), mine: [['transducers', 'a-wide', 'aboveKeelM']], replaces: [] }),
+      boatEvents.conflictSettled({
+        revisionId: uuid(9),
+        mine: [['transducers', 'a-wide', 'aboveKeelM']],
+        replaces: [],
+      }),
     );
     expect(settled.plan?.transducers['a-wide']).toBeUndefined();
     expect(settled.unsent).toEqual([]);
@@ -196,7 +200,7 @@ describe('the open plan', () => {
           { ...revision(5, [{ type: 'removeTransducer', id: 'a-wide' }]), paths: [['transducers', 'a-wide']] },
         ],
       }),
-      boatEvents.clashSettled({
+      boatEvents.conflictSettled({
         revisionId: uuid(9),
         mine: [['transducers', 'a-wide', 'aboveKeelM']],
         replaces: [uuid(1), uuid(2)],
@@ -208,13 +212,16 @@ describe('the open plan', () => {
   });
 
   it('goes on asking while more is changed elsewhere, and asks about that too', () => {
-    const state = run(clashed(), serverEvents.othersChanged({ revisions: [revision(6, boat({ beamM: 2 }))] }));
-    expect(state.clash?.clashes.map(({ path, theirs }) => [path.join('.'), theirs])).toEqual([
+    const state = run(conflicted(), serverEvents.othersChanged({ revisions: [revision(6, boat({ beamM: 2 }))] }));
+    expect(state.conflict?.conflicts.map(({ path, theirs }) => [path.join('.'), theirs])).toEqual([
       ['boat.lengthM', 9],
       ['boat.beamM', 2],
     ]);
     expect([state.plan?.boat.beamM, state.plan?.boat.notes, state.number]).toEqual([2, 'mine', 6]);
-    const mine = run(state, boatEvents.clashSettled({ revisionId: uuid(9), mine: [['boat', 'beamM']], replaces: [] }));
+    const mine = run(
+      state,
+      boatEvents.conflictSettled({ revisionId: uuid(9), mine: [['boat', 'beamM']], replaces: [] }),
+    );
     expect([mine.plan?.boat.lengthM, mine.plan?.boat.beamM, mine.unsent[0]?.base]).toEqual([9, 3, 6]);
   });
 
@@ -224,8 +231,8 @@ describe('the open plan', () => {
       edited(1, { lengthM: 8 }),
       serverEvents.boatLoaded({ boat: opened(undefined, 2), unsent: [], stuck: [], since: [revision(2, [])] }),
     );
-    expect(state.clash?.clashes.map(({ path, mine }) => [path.join('.'), mine])).toEqual([['boat.lengthM', 8]]);
-    expect(state.clash?.replaces).toEqual([uuid(1)]);
+    expect(state.conflict?.conflicts.map(({ path, mine }) => [path.join('.'), mine])).toEqual([['boat.lengthM', 8]]);
+    expect(state.conflict?.replaces).toEqual([uuid(1)]);
     expect(run(ready(), edited(1, { lengthM: 8 }), boatEvents.boatChosen({ id: 'other' })).unsent).toEqual([]);
   });
 
@@ -236,9 +243,14 @@ describe('the open plan', () => {
       edited(2, { lengthM: 8, beamM: 3 }),
       serverEvents.othersChanged({ revisions: [revision(5, boat({ lengthM: 8 }))] }),
     );
-    expect([asked.clash?.clashes, asked.plan?.boat.lengthM, asked.unsent]).toEqual([[], 8, []]);
-    const state = run(asked, boatEvents.clashSettled({ revisionId: uuid(9), mine: [], replaces: [] }));
-    expect([state.clash, state.notice, state.plan?.boat.lengthM, state.plan?.boat.beamM]).toEqual([null, null, 8, 3]);
+    expect([asked.conflict?.conflicts, asked.plan?.boat.lengthM, asked.unsent]).toEqual([[], 8, []]);
+    const state = run(asked, boatEvents.conflictSettled({ revisionId: uuid(9), mine: [], replaces: [] }));
+    expect([state.conflict, state.notice, state.plan?.boat.lengthM, state.plan?.boat.beamM]).toEqual([
+      null,
+      null,
+      8,
+      3,
+    ]);
     expect(state.unsent.map(({ revisionId }) => revisionId)).toEqual([uuid(9)]);
     expect(state.unsent[0]?.patches.map(({ path }) => path)).toEqual([['boat', 'beamM']]);
   });

@@ -2,7 +2,7 @@ import { applyEdits, replayEdits, touches, undoing } from '@grey-keel/core';
 import type { Edit, Path, Plan, Revision } from '@grey-keel/model';
 import { createFeature, createReducer, on } from '@ngrx/store';
 import { saysDeleted } from '../api/problem.ts';
-import { chosenPatches, everywhere, openClash, whatFits } from './clash.ts';
+import { chosenPatches, everywhere, openConflict, whatFits } from './conflict.ts';
 import { pathsInWords } from './path-in-words.ts';
 import { boatEvents, outboxEvents, serverEvents } from './plan.actions.ts';
 import { noPlan, type PlanState, type Stuck, type Unsent, type UndoStep } from './plan.state.ts';
@@ -66,7 +66,7 @@ const onTop = (
   { unsent, paths }: { readonly unsent: readonly Unsent[]; readonly paths: readonly Path[] },
 ): PlanState => {
   const base = { number: state.number, revisionId: state.revisionId };
-  const asked = state.clash;
+  const asked = state.conflict;
   const patches = unsent.flatMap((entry) => entry.patches);
   // What it said before in a place that stood so already would now take back what was changed there.
   const taking = replay(kept, unsent, base)
@@ -75,7 +75,7 @@ const onTop = (
   const meets = taking.length > 0 || touches(patches, paths);
   const opened =
     asked || meets
-      ? openClash(kept, {
+      ? openConflict(kept, {
           mine: [...(asked?.mine ?? []), ...(meets ? [...patches, ...taking] : [])],
           paths: [...(asked?.paths ?? []), ...paths],
           replaces: [...(asked?.replaces ?? []), ...(meets ? unsent.map(({ revisionId }) => revisionId) : [])],
@@ -86,14 +86,14 @@ const onTop = (
     ...state,
     kept,
     plan,
-    clash: opened?.clash ?? null,
+    conflict: opened?.conflict ?? null,
     unsent: again,
     stuck: [...state.stuck, ...stuck],
     notice: stuck.length ? stuckNotice(stuck) : state.notice,
   };
 };
 
-/** Takes in what others have kept meanwhile: under the unsent edits where they do not meet, as a clash where they do. */
+/** Takes in what others have kept meanwhile: under the unsent edits where they do not meet, as a conflict where they do. */
 const taken = (state: PlanState, revisions: readonly Revision[]): PlanState => {
   if (!state.kept) return state;
   const news = revisions.filter(({ number }) => number > state.number).sort((a, b) => a.number - b.number);
@@ -102,10 +102,10 @@ const taken = (state: PlanState, revisions: readonly Revision[]): PlanState => {
   let kept = state.kept;
   for (const { edits } of news) {
     const applied = replayEdits(kept, edits);
-    if (!applied.ok) return { ...state, problem: 'What was kept elsewhere cannot be followed; open the boat again.' };
+    if (!applied.ok) return { ...state, problem: 'What was saved elsewhere cannot be followed; open the boat again.' };
     kept = applied.plan;
   }
-  const own = new Set([...state.unsent.map(({ revisionId }) => revisionId), ...(state.clash?.replaces ?? [])]);
+  const own = new Set([...state.unsent.map(({ revisionId }) => revisionId), ...(state.conflict?.replaces ?? [])]);
   const arrived = new Set(news.map(({ revisionId }) => revisionId));
   const theirs = news.filter(({ revisionId }) => !own.has(revisionId));
   const paths = theirs.flatMap((revision) => revision.paths);
@@ -161,9 +161,9 @@ const madeMeanwhile = (state: PlanState, unsent: readonly Unsent[]): Unsent[] =>
 
 /** Puts together what was clear and what was chosen; a choice that no longer has a place to go is let go, and said. */
 const settled = (state: PlanState, revisionId: string, mine: readonly Path[]): PlanState => {
-  if (!state.clash || !state.kept) return state;
+  if (!state.conflict || !state.kept) return state;
   const base = { number: state.number, revisionId: state.revisionId };
-  const { edits, left } = whatFits(state.kept, chosenPatches(state.clash, mine));
+  const { edits, left } = whatFits(state.kept, chosenPatches(state.conflict, mine));
   const first: Unsent[] = edits.length
     ? [{ revisionId, edits, patches: [], base: base.number, baseId: base.revisionId }]
     : [];
@@ -172,7 +172,7 @@ const settled = (state: PlanState, revisionId: string, mine: readonly Path[]): P
     ...state,
     ...again,
     stuck: [...state.stuck, ...stuck],
-    clash: null,
+    conflict: null,
     notice: stuck.length
       ? stuckNotice(stuck)
       : left.length
@@ -247,7 +247,7 @@ export const planFeature = createFeature({
       };
     }),
     on(serverEvents.othersChanged, (state, { revisions }): PlanState => taken({ ...state, waiting: null }, revisions)),
-    on(boatEvents.clashSettled, (state, { revisionId, mine }): PlanState => settled(state, revisionId, mine)),
+    on(boatEvents.conflictSettled, (state, { revisionId, mine }): PlanState => settled(state, revisionId, mine)),
     on(serverEvents.sendingFailed, (state, { problem }): PlanState => ({
       ...state,
       waiting: problem,

@@ -11,7 +11,7 @@ export const {
   selectKeptAt,
   selectUndo,
   selectRedo,
-  selectClash,
+  selectConflict,
   selectWaiting,
   selectNotice,
   selectNumber,

@@ -1,4 +1,4 @@
-import type { Clash } from '@grey-keel/core';
+import type { Conflict } from '@grey-keel/core';
 import type { Edit, Patch, Path, Plan } from '@grey-keel/model';
 import type { ServerProblem } from '../api/problem.ts';
 
@@ -23,13 +23,13 @@ export interface UndoStep {
 }
 
 /** Changes made here that meet changes made elsewhere, waiting for a choice. */
-export interface OpenClash {
+export interface OpenConflict {
   /** Everything that waits here, in the order it was made, and every place that was changed elsewhere since. */
   readonly mine: Patch[];
   readonly paths: Path[];
   readonly clear: Patch[];
-  readonly clashing: Patch[];
-  readonly clashes: Clash[];
+  readonly conflicting: Patch[];
+  readonly conflicts: Conflict[];
   /** The revisions they came from: no longer sent as they are, so their places in the outbox are given up when settled. */
   readonly replaces: string[];
 }
@@ -53,7 +53,7 @@ export interface PlanState {
   readonly stuck: Stuck[];
   readonly undo: UndoStep[];
   readonly redo: UndoStep[];
-  readonly clash: OpenClash | null;
+  readonly conflict: OpenConflict | null;
   /** Why the last sending failed, or null while all is well. */
   readonly waiting: ServerProblem | null;
   readonly notice: string | null;
@@ -74,7 +74,7 @@ export const noPlan: PlanState = {
   stuck: [],
   undo: [],
   redo: [],
-  clash: null,
+  conflict: null,
   waiting: null,
   notice: null,
 };

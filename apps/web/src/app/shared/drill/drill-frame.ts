@@ -46,7 +46,7 @@ import type { DrillRow, Turn } from './drill-row.ts';
             {{ place() + 1 < round().length ? 'Next' : 'How it went' }}
           </button>
         } @else {
-          <button type="button" pButton id="drill-score" (click)="it.mark()">Score it</button>
+          <button type="button" pButton id="drill-score" (click)="it.mark()">Show the score</button>
         }
         <button type="button" pButton severity="secondary" id="drill-over" (click)="again()">Start over</button>
       } @else {
@@ -56,8 +56,8 @@ import type { DrillRow, Turn } from './drill-row.ts';
             <li>{{ done.name }}: {{ done.score()?.points }}</li>
           }
         </ul>
-        <button type="button" pButton id="drill-start" (click)="start()">Others</button>
-        <button type="button" pButton severity="secondary" id="drill-over" (click)="again()">The same again</button>
+        <button type="button" pButton id="drill-start" (click)="start()">New exercises</button>
+        <button type="button" pButton severity="secondary" id="drill-over" (click)="again()">Repeat these</button>
       }
     </section>
   `,

@@ -28,7 +28,7 @@ import { inBackground } from '../../workers/background.ts';
 import type { RankingWork } from '../../workers/ranking.worker.ts';
 import { AdviceFront } from './advice-front.ts';
 import { DisplayAdvice } from './display-advice.ts';
-import { criterionWords } from './criterion-words.ts';
+import { CriterionPipe, criterionWords } from './criterion-words.ts';
 import { ImagingAdvice } from './imaging-advice.ts';
 import { RankedPlaces } from './ranked-places.ts';
 import { ChoiceButtons } from '../../shared/choice-buttons.ts';
@@ -39,7 +39,16 @@ const mostAtOnce = 100;
 /** Which transducers for this boat: ranked, with what each is weighed by, what it gives up, and what was ruled out. */
 @Component({
   selector: 'gk-advice-view',
-  imports: [AdviceFront, ButtonDirective, ChoiceButtons, DisplayAdvice, ImagingAdvice, RankedPlaces, SlideField],
+  imports: [
+    AdviceFront,
+    ButtonDirective,
+    ChoiceButtons,
+    CriterionPipe,
+    DisplayAdvice,
+    ImagingAdvice,
+    RankedPlaces,
+    SlideField,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet ask" aria-label="The question">
@@ -65,7 +74,7 @@ const mostAtOnce = 100;
         </p>
       }
       <button type="button" pButton text [attr.aria-expanded]="weighing()" (click)="weighing.set(!weighing())">
-        {{ weighing() ? 'Fold the weights' : 'Move the weights' }}
+        {{ weighing() ? 'Hide the weights' : 'Change the weights' }}
       </button>
     </section>
     @if (weighing()) {
@@ -73,7 +82,7 @@ const mostAtOnce = 100;
         @for (one of weights(); track one.criterion) {
           <div>
             <gk-slide-field
-              [label]="one.criterion + ' ' + one.weight"
+              [label]="(one.criterion | criterion) + ' ' + one.weight"
               [fieldId]="'weight-' + one.criterion"
               [max]="10"
               [step]="0.5"
@@ -127,7 +136,9 @@ const mostAtOnce = 100;
     } @else if (described()) {
       <p class="sheet" role="status">Weighing {{ size() }} entries of the catalogue.</p>
     } @else {
-      <p class="sheet">The water is not described: give its salt and temperature in the brief, and what is sought.</p>
+      <p class="sheet">
+        The water is not described: give its salt and temperature in the brief, and the target species.
+      </p>
     }
   `,
   styles: `
@@ -223,7 +234,7 @@ export class AdviceView {
   protected readonly described = computed(() => workingWater(this.plan()) !== null);
   protected readonly weights = computed(() => {
     const ranking = this.ranking();
-    const weights = ranking ? weightsOf(this.plan(), ranking.wants) : null;
+    const weights = ranking ? weightsOf(this.plan(), ranking.requirements) : null;
     return criteria.map((criterion) => ({
       criterion,
       weight: weights?.[criterion] ?? 0,

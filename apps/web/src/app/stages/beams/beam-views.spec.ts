@@ -78,7 +78,7 @@ describe('the views of the beams', () => {
   it('say how deep each sounder sees the fish, with its uncertainty, and which imaging frequency covers a range', async () => {
     const pool = aWater({ usualDeepestM: 40, greatestM: 60 });
     const root = await page(ReachView, { ...aPlan(), waters: { pool } });
-    const rows = [...root.querySelectorAll('table[aria-label="Reach of the sounders"] tbody tr')];
+    const rows = [...root.querySelectorAll('table[aria-label="Detection range of the sounders"] tbody tr')];
     expect(rows.length).toBe(2);
     for (const row of rows) {
       const [, , fish, bottom] = [...row.querySelectorAll('td')].map((one) => one.textContent);
@@ -99,7 +99,7 @@ describe('the views of the beams', () => {
       ...start,
       waters: { pool: { ...start.waters['pool']!, greatestM: 9000 } },
     });
-    const rows = [...root.querySelectorAll('table[aria-label="Reach of the sounders"] tbody tr')];
+    const rows = [...root.querySelectorAll('table[aria-label="Detection range of the sounders"] tbody tr')];
     for (const row of rows) {
       const [, , fish = '', bottom = ''] = [...row.querySelectorAll('td')].map((one) => one.textContent);
       for (const said of [fish, bottom]) {

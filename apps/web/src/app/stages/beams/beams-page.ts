@@ -57,7 +57,7 @@ import { beamsTabs, type BeamsTab } from './views.ts';
             needs="describe the water in the brief, and choose two sounders with different cones"
           />
         }
-        @case ('reach') {
+        @case ('detection range') {
           <gk-reach-view />
         }
         @case ('cone or frequency') {

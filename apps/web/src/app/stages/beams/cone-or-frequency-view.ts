@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, signal } from '@angular/core';
-import { compareBeams, formatFigure, wantsOf } from '@grey-keel/core';
+import { compareBeams, formatFigure, requirementsOf } from '@grey-keel/core';
 import { beamSchema, elementSchema, planSchema } from '@grey-keel/model';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { QuantityField } from '../../shared/quantity-field.ts';
@@ -19,7 +19,7 @@ const termNames = [
   imports: [ComputedNumber, QuantityField, Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    @if (wants()) {
+    @if (requirements()) {
       <section class="sheet" aria-label="What is compared">
         <p>
           Two plain discs of one power and one pulse, the same fish straight below, in this water. Nothing differs but
@@ -219,11 +219,11 @@ export class ConeOrFrequencyView {
   protected readonly depthSchema = planSchema.shape.working.shape.depthM;
   protected readonly frequencySchema = beamSchema.shape.frequencyHz;
   protected readonly coneSchema = beamSchema.shape.beamwidthDeg;
-  protected readonly wants = computed(() => wantsOf(this.open.plan()));
+  protected readonly requirements = computed(() => requirementsOf(this.open.plan()));
 
   protected readonly powerW = signal(600);
   protected readonly chosenRangeM = signal<number | null>(null);
-  protected readonly rangeM = computed(() => this.chosenRangeM() ?? this.wants()?.workingM ?? 30);
+  protected readonly rangeM = computed(() => this.chosenRangeM() ?? this.requirements()?.workingM ?? 30);
   protected readonly frequencyHz = signal(190_000);
   protected readonly lowHz = signal(45_000);
   protected readonly wideDeg = signal(24);
@@ -234,7 +234,7 @@ export class ConeOrFrequencyView {
   }
   /** Metres nobody can go to mean nothing. */
   private said(reachM: number): string {
-    return reachM > (this.wants()?.waterM ?? Infinity) ? 'the bottom of this water' : this.depth(reachM);
+    return reachM > (this.requirements()?.waterM ?? Infinity) ? 'the bottom of this water' : this.depth(reachM);
   }
   private level(valueDb: number): string {
     return formatFigure({ value: Math.abs(valueDb), quantity: 'level' }, this.units());
@@ -244,8 +244,8 @@ export class ConeOrFrequencyView {
   }
 
   protected readonly compared = computed(() => {
-    const wants = this.wants();
-    if (!wants) return [];
+    const requirements = this.requirements();
+    if (!requirements) return [];
     const at = { electricalPowerW: this.powerW(), rangeM: this.rangeM() };
     const [frequencyHz, lowHz, wideDeg, narrowDeg] = [
       this.frequencyHz(),
@@ -260,24 +260,26 @@ export class ConeOrFrequencyView {
         title: `${this.frequency(frequencyHz)}, two cones`,
         favours: `${narrowDeg}°`,
         names: [`${narrowDeg}°`, `${wideDeg}°`] as const,
-        ...compareBeams(narrow, { frequencyHz, coneDeg: wideDeg }, at, wants),
+        ...compareBeams(narrow, { frequencyHz, coneDeg: wideDeg }, at, requirements),
       },
       {
         id: 'frequencies',
         title: `${narrowDeg}°, two frequencies`,
         favours: this.frequency(lowHz),
         names: [this.frequency(lowHz), this.frequency(frequencyHz)] as const,
-        ...compareBeams({ frequencyHz: lowHz, coneDeg: narrowDeg }, narrow, at, wants),
+        ...compareBeams({ frequencyHz: lowHz, coneDeg: narrowDeg }, narrow, at, requirements),
       },
     ].map((one) => {
       const { difference, firstReachM, secondReachM, names } = one;
-      const [firstM, secondM] = [firstReachM, secondReachM].map((one) => Math.min(one, this.wants()?.waterM ?? one));
+      const [firstM, secondM] = [firstReachM, secondReachM].map((one) =>
+        Math.min(one, this.requirements()?.waterM ?? one),
+      );
       const greatest = Math.max(firstM ?? 0, secondM ?? 0, 1);
       const widest = Math.max(1, ...termNames.map(([key]) => Math.abs(difference[key])));
       return {
         ...one,
         verdict: `At ${this.depth(at.rangeM)} the ${names[0]} hears the fish ${this.level(difference.totalDb)} ${difference.totalDb >= 0 ? 'better' : 'worse'} than the ${names[1]}, mostly by ${difference.largest}; it sees it to ${this.said(firstReachM)} instead of ${this.said(secondReachM)}.`,
-        words: `Reach: ${names[0]} ${this.said(firstReachM)}, ${names[1]} ${this.said(secondReachM)}`,
+        words: `Detection range: ${names[0]} ${this.said(firstReachM)}, ${names[1]} ${this.said(secondReachM)}`,
         reaches: [
           { name: names[0], depth: this.said(firstReachM), share: (100 * (firstM ?? 0)) / greatest },
           { name: names[1], depth: this.said(secondReachM), share: (100 * (secondM ?? 0)) / greatest },

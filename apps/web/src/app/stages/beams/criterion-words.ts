@@ -1,6 +1,7 @@
+import { Pipe, type PipeTransform } from '@angular/core';
 import type { Criterion } from '@grey-keel/model';
 
-/** What a transducer is weighed by, and what full marks are. */
+/** What a transducer is weighed by, and where its score is highest. */
 export const criterionWords: Readonly<Record<Criterion, string>> = {
   reach: 'how deep the fish is seen; full at half as much again as it stands',
   footprint: 'how much is covered at the working depth; full at six tenths of it',
@@ -12,3 +13,11 @@ export const criterionWords: Readonly<Record<Criterion, string>> = {
   fitting: 'how easily it goes into this hull',
   power: 'what it draws; none left at more than such a depth asks for',
 };
+
+/** A criterion by the name it has in the field: the key in the plan is older. */
+@Pipe({ name: 'criterion' })
+export class CriterionPipe implements PipeTransform {
+  transform(criterion: string): string {
+    return criterion === 'reach' ? 'detection range' : criterion;
+  }
+}

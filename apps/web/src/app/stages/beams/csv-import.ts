@@ -26,7 +26,7 @@ const mostFaults = 60;
       <gk-file-button label="Read a CSV file" fieldId="csv-file" accept=".csv,text/csv" (chosen)="chosen($event[0])" />
       <button type="button" pButton severity="secondary" (click)="template()">Template to fill in</button>
       @if (text()) {
-        <button type="button" pButton text (click)="forget()">Leave it</button>
+        <button type="button" pButton text (click)="forget()">Discard the file</button>
       }
     </div>
     @if (message(); as words) {
@@ -101,7 +101,7 @@ const mostFaults = 60;
         }
         @if (catalogue.items.length) {
           <button type="button" pButton id="csv-import" [disabled]="sending()" (click)="keep(catalogue)">
-            Take {{ catalogue.items.length }} into the catalogue
+            Add {{ catalogue.items.length }} to the catalogue
           </button>
         }
       } @else {

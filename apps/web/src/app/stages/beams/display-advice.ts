@@ -24,7 +24,7 @@ import { openBoat } from '../open-boat.ts';
               <th scope="col">by a module</th>
               <th scope="col">readable digit, of its height</th>
               <th scope="col">presses for {{ ways() }} ways</th>
-              <th scope="col">wants</th>
+              <th scope="col">requirements</th>
             </tr>
           </thead>
           <tbody>
@@ -46,7 +46,7 @@ import { openBoat } from '../open-boat.ts';
                   }
                 </td>
                 <td class="mono">{{ one.presses || 'glass' }}</td>
-                <td [class.wants]="one.wants.length">{{ one.wants.join('; ') || 'nothing' }}</td>
+                <td [class.requirements]="one.requirements.length">{{ one.requirements.join('; ') || 'nothing' }}</td>
               </tr>
             } @empty {
               <tr>
@@ -67,7 +67,7 @@ import { openBoat } from '../open-boat.ts';
     td.mono {
       white-space: nowrap;
     }
-    .wants {
+    .requirements {
       color: var(--check);
     }
   `,

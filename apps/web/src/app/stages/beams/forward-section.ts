@@ -127,7 +127,7 @@ export interface FishMovedAhead {
             />
           }
         </div>
-        <button type="button" pButton severity="secondary" (click)="wanted.emit()">Put a fish ahead</button>
+        <button type="button" pButton severity="secondary" (click)="wanted.emit()">Add a fish ahead</button>
         <ul class="small">
           @if (it.view; as view) {
             <li>Hangs {{ mounting() }}.</li>

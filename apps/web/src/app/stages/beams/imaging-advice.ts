@@ -8,11 +8,12 @@ import { FigurePipe } from '../../shared/figure-pipe.ts';
 import { Wide } from '../../shared/wide.ts';
 import { catalogueFeature } from '../../state/catalogue.ts';
 import { openBoat } from '../open-boat.ts';
+import { CriterionPipe } from './criterion-words.ts';
 
 /** Which imaging units, kind by kind: those first that the boat's ways of working look at. */
 @Component({
   selector: 'gk-imaging-advice',
-  imports: [ButtonDirective, ComputedNumber, FigurePipe, Wide],
+  imports: [ButtonDirective, ComputedNumber, CriterionPipe, FigurePipe, Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2 id="imaging-advice-title">Imaging and looking ahead</h2>
@@ -102,8 +103,8 @@ import { openBoat } from '../open-boat.ts';
                       <td colspan="9" class="parts small">
                         @for (part of place.parts; track part.criterion) {
                           <span
-                            >{{ part.criterion }}: {{ (100 * part.utility).toFixed(0) }} % of full marks, weight
-                            {{ part.weight }}, {{ part.adds.toFixed(1) }} points</span
+                            >{{ part.criterion | criterion }}: {{ (100 * part.utility).toFixed(0) }} % of the highest
+                            score, weight {{ part.weight }}, {{ part.adds.toFixed(1) }} points</span
                           >
                         }
                       </td>

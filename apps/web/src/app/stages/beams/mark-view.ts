@@ -226,7 +226,7 @@ export class MarkView {
     const bearing = formatFigure({ value: bearingDeg ?? 0, quantity: 'angle' }, units, { decimals: 0 });
     const width = this.answer()?.directionWidthDeg ?? 0;
     const wide = formatFigure({ value: width / 2, quantity: 'angle' }, units, { decimals: 0 });
-    return `${parts.join(' and ')}, towards ${bearing} true, give or take ${wide}`;
+    return `${parts.join(' and ')}, towards ${bearing} true, plus or minus ${wide}`;
   });
   protected readonly arrow = computed(() => {
     const over = this.over();

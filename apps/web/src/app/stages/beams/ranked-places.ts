@@ -5,20 +5,21 @@ import { ButtonDirective } from 'primeng/button';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
 import { Wide } from '../../shared/wide.ts';
+import { CriterionPipe } from './criterion-words.ts';
 
 /** The ranked, best first; the open one with what it is weighed by and what it gives up. */
 @Component({
   selector: 'gk-ranked-places',
-  imports: [ButtonDirective, ComputedNumber, FigurePipe, Wide],
+  imports: [ButtonDirective, ComputedNumber, CriterionPipe, FigurePipe, Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let it = ranking();
     <section class="sheet" aria-labelledby="ranked-title">
       <h2 id="ranked-title">{{ title() }}</h2>
       <p class="small faint">
-        For a fish of {{ it.wants.lengthCm | figure: 'fishLength' : units() }} at
-        {{ it.wants.workingM | figure: 'depth' : units() : rounded }}, down to
-        {{ it.wants.deepestM | figure: 'depth' : units() : rounded }}; points of 100.
+        For a fish of {{ it.requirements.lengthCm | figure: 'fishLength' : units() }} at
+        {{ it.requirements.workingM | figure: 'depth' : units() : rounded }}, down to
+        {{ it.requirements.deepestM | figure: 'depth' : units() : rounded }}; points of 100.
       </p>
       <ol class="places">
         @for (place of it.places; track place.name; let i = $index) {
@@ -42,7 +43,7 @@ import { Wide } from '../../shared/wide.ts';
                     <tr>
                       <th scope="col">Weighed by</th>
                       <th scope="col">gives</th>
-                      <th scope="col">of full marks</th>
+                      <th scope="col">share of the highest</th>
                       <th scope="col">weight</th>
                       <th scope="col">points</th>
                     </tr>
@@ -51,14 +52,14 @@ import { Wide } from '../../shared/wide.ts';
                     @for (part of place.parts; track part.criterion) {
                       <tr>
                         <td>
-                          {{ part.criterion }}
+                          {{ part.criterion | criterion }}
                           @if (place.givesUp.includes(part.criterion)) {
                             <span class="small up">given up</span>
                           }
                         </td>
                         <td>
                           <gk-number
-                            [of]="part.criterion + ' of ' + place.name"
+                            [of]="(part.criterion | criterion) + ' of ' + place.name"
                             [value]="part.figure.value"
                             [quantity]="part.figure.quantity"
                             [decimals]="part.figure.quantity === 'depth' || part.figure.quantity === 'level' ? 0 : null"
@@ -68,7 +69,7 @@ import { Wide } from '../../shared/wide.ts';
                           />
                           @if (part.figure.quantity === 'level') {
                             <span class="small faint"
-                              >to spare at {{ it.wants.waterM | figure: 'depth' : units() : rounded }}</span
+                              >to spare at {{ it.requirements.waterM | figure: 'depth' : units() : rounded }}</span
                             >
                           }
                         </td>
@@ -148,6 +149,6 @@ export class RankedPlaces {
   protected readonly rounded = { decimals: 0, figures: 3 };
 
   protected working(criterion: Criterion, { measures }: Place): WorkingStep[] {
-    return measureWorking(criterion, measures, this.ranking().wants);
+    return measureWorking(criterion, measures, this.ranking().requirements);
   }
 }

@@ -15,7 +15,7 @@ import {
   targetReachM,
   targetSnrDb,
   targetStrength,
-  wantsOf,
+  requirementsOf,
 } from '@grey-keel/core';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
@@ -33,7 +33,7 @@ import { Wide } from '../../shared/wide.ts';
   imports: [Fold, ComputedNumber, DetailView, FigurePipe, ImagingRange, ReadChart, Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    @if (wants(); as it) {
+    @if (requirements(); as it) {
       <section class="sheet" aria-labelledby="reach-title">
         <h2 id="reach-title">Signal over noise against depth</h2>
         @if (beams().length) {
@@ -54,7 +54,7 @@ import { Wide } from '../../shared/wide.ts';
               [read]="readLevel"
             />
             <div gkWide>
-              <table class="figures" aria-label="Reach of the sounders">
+              <table class="figures" aria-label="Detection range of the sounders">
                 <thead>
                   <tr>
                     <th scope="col">Sounder</th>
@@ -113,9 +113,9 @@ import { Wide } from '../../shared/wide.ts';
             <span class="derived">assumed</span>:
             {{ floor().in1kHzDb | figure: 'level' : units() : { decimals: 0 } }} of electrical noise in 1 kHz ({{
               floor().because
-            }}); a single echo wants {{ required | figure: 'level' : units() : { decimals: 0 } }} over the noise, a
-            steady trace of the bottom {{ trace | figure: 'level' : units() : { decimals: 0 } }}. A span is what is not
-            known of fish, bottom and noise; the trial measures the noise.
+            }}); a single echo requirements {{ required | figure: 'level' : units() : { decimals: 0 } }} over the noise,
+            a steady trace of the bottom {{ trace | figure: 'level' : units() : { decimals: 0 } }}. A span is what is
+            not known of fish, bottom and noise; the trial measures the noise.
           </p>
           @for (one of derived(); track one.name) {
             <p class="small">
@@ -156,7 +156,9 @@ import { Wide } from '../../shared/wide.ts';
       <gk-imaging-range [water]="it.conditions.water" />
       <gk-detail-view />
     } @else {
-      <p class="sheet">The water is not described: give its salt and temperature in the brief, and what is sought.</p>
+      <p class="sheet">
+        The water is not described: give its salt and temperature in the brief, and the target species.
+      </p>
     }
   `,
   styles: `
@@ -207,18 +209,18 @@ export class ReachView {
   protected readonly rounded = { figures: 3, decimals: 0 };
   protected readonly listed = signal(false);
   protected readonly floor = computed(() => electricalFloorOf(this.plan()));
-  protected readonly wants = computed(() => wantsOf(this.plan()));
+  protected readonly requirements = computed(() => requirementsOf(this.plan()));
 
   /** Every beam of every sounder aboard. */
   protected readonly beams = computed(() => {
-    const wants = this.wants();
-    if (!wants) return [];
+    const requirements = this.requirements();
+    if (!requirements) return [];
     return fittedOf(this.plan(), 'sounder').flatMap((candidate) => {
-      const measures = measuresOf(candidate, wants);
+      const measures = measuresOf(candidate, requirements);
       const series = Object.keys(this.plan().transducers).sort().indexOf(candidate.id);
       return measures.beams.map((beam, i) => {
         const { uncertaintyDb } = answerOf(targetStrength, {
-          lengthCm: wants.lengthCm,
+          lengthCm: requirements.lengthCm,
           frequencyHz: beam.frequencyHz,
           model: 'love-dorsal',
         });
@@ -230,15 +232,15 @@ export class ReachView {
           beam,
           derived: beam.acoustics.derived.join(', '),
           uncertaintyDb,
-          here: targetSnrDb(beam.terms, beam.targetStrengthDb, wants.workingM),
+          here: targetSnrDb(beam.terms, beam.targetStrengthDb, requirements.workingM),
           wellM: targetReachM(beam.terms, beam.targetStrengthDb + uncertaintyDb),
           said: [
             {
-              what: 'Reach',
-              working: measureWorking('reach', { ...measures, beams: [beam] }, wants),
+              what: 'Detection range',
+              working: measureWorking('reach', { ...measures, beams: [beam] }, requirements),
               said: reachSaid(
                 targetReachSpan(beam.terms, beam.targetStrengthDb, uncertaintyDb),
-                wants.waterM,
+                requirements.waterM,
                 (rangeM) => targetSnrDb(beam.terms, beam.targetStrengthDb, rangeM),
                 requiredSnrDb,
               ),
@@ -247,9 +249,9 @@ export class ReachView {
               what: 'Bottom',
               working: [],
               said: reachSaid(
-                bottomReachSpan(beam.terms, wants.bottom),
-                wants.waterM,
-                (rangeM) => bottomSnrDb(beam.terms, wants.bottom, rangeM),
+                bottomReachSpan(beam.terms, requirements.bottom),
+                requirements.waterM,
+                (rangeM) => bottomSnrDb(beam.terms, requirements.bottom, rangeM),
                 traceSnrDb,
               ),
             },
@@ -265,10 +267,10 @@ export class ReachView {
   });
 
   protected readonly deepestM = computed(() => {
-    const wants = this.wants();
+    const requirements = this.requirements();
     const furthest = Math.max(0, ...this.beams().map(({ wellM }) => wellM));
     // The picture ends with the boat's water: nobody fishes below it.
-    return Math.max(10, Math.min(furthest * 1.05, wants?.waterM ?? 160));
+    return Math.max(10, Math.min(furthest * 1.05, requirements?.waterM ?? 160));
   });
 
   protected readonly table = computed(() =>
@@ -305,7 +307,7 @@ export class ReachView {
   protected readonly curves = computed(() =>
     reachCurves(this.beams(), {
       deepestM: this.deepestM(),
-      workingM: this.wants()?.workingM ?? 0,
+      workingM: this.requirements()?.workingM ?? 0,
       units: this.units(),
     }),
   );

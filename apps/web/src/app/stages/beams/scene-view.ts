@@ -39,7 +39,7 @@ const stateWords: Record<FishSeen['state'], string> = {
           (removed)="remove($event)"
         />
         <div class="row">
-          <button type="button" pButton id="put-fish" (click)="add()">Put a fish</button>
+          <button type="button" pButton id="put-fish" (click)="add()">Add a fish</button>
           <p class="small faint">
             Drag a fish, or choose it and use the arrows; hatched water is hidden in the echo of the bottom.
           </p>
@@ -65,7 +65,7 @@ const stateWords: Record<FishSeen['state'], string> = {
                       <td>
                         @if (first) {
                           <strong>{{ i + 1 }}</strong> {{ inWords(one.fish) }}
-                          <button type="button" pButton text class="small" (click)="remove(one.id)">take out</button>
+                          <button type="button" pButton text class="small" (click)="remove(one.id)">delete</button>
                         }
                       </td>
                       <td>{{ seen.beam }}</td>
@@ -290,7 +290,7 @@ export class SceneView {
   }
 
   protected remove(id: string): void {
-    this.open.edits.edit('take a fish out', { type: 'removeFish', id });
+    this.open.edits.edit('delete a fish', { type: 'removeFish', id });
   }
 
   protected move({ id, ...to }: FishMoved | FishMovedAhead): void {

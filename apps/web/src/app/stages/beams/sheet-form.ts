@@ -158,8 +158,8 @@ const isFan = (kind: SonarKind): boolean => kind !== 'sounder' && kind !== 'sect
             (changed)="turnTo(+$event)"
           />
         }
-        <button type="submit" pButton>Keep it in the catalogue</button>
-        <button type="button" pButton severity="secondary" (click)="closed.emit()">Leave it as it was</button>
+        <button type="submit" pButton>Save in the catalogue</button>
+        <button type="button" pButton severity="secondary" (click)="closed.emit()">Cancel</button>
       } @else {
         <button type="submit" pButton>Place it on the boat</button>
       }

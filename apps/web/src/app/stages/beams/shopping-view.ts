@@ -8,11 +8,12 @@ import { openBoat } from '../open-boat.ts';
 import { Printing } from '../printing.ts';
 import { seriesVariable } from '../../shared/series.ts';
 import { Wide } from '../../shared/wide.ts';
+import { CriterionPipe } from './criterion-words.ts';
 
 /** What to buy and why: the chosen gear, what it gives together, and what it was compared with. */
 @Component({
   selector: 'gk-shopping-view',
-  imports: [ButtonDirective, FigurePipe, Wide],
+  imports: [ButtonDirective, CriterionPipe, FigurePipe, Wide],
   providers: [Printing],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
@@ -35,9 +36,9 @@ import { Wide } from '../../shared/wide.ts';
       <h2 id="shopping-title">{{ plan().boat.name }}: transducers</h2>
       @if (it.ranking; as ranking) {
         <p class="faint">
-          For a fish of {{ ranking.wants.lengthCm | figure: 'fishLength' : units() }} at
-          {{ ranking.wants.workingM | figure: 'depth' : units() }}, down to
-          {{ ranking.wants.deepestM | figure: 'depth' : units() }}; school: {{ plan().advice.school }}.
+          For a fish of {{ ranking.requirements.lengthCm | figure: 'fishLength' : units() }} at
+          {{ ranking.requirements.workingM | figure: 'depth' : units() }}, down to
+          {{ ranking.requirements.deepestM | figure: 'depth' : units() }}; school: {{ plan().advice.school }}.
         </p>
       }
       <div gkWide>
@@ -83,7 +84,7 @@ import { Wide } from '../../shared/wide.ts';
               <tr>
                 <th scope="col"></th>
                 @for (part of chosen.parts; track part.criterion) {
-                  <th scope="col">{{ part.criterion }}</th>
+                  <th scope="col">{{ part.criterion | criterion }}</th>
                 }
                 <th scope="col">of 100</th>
               </tr>

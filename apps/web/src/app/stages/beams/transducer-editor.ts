@@ -135,9 +135,7 @@ const usualLevels: readonly Choice[] = [
       }
     </fieldset>
     <div class="row">
-      <button type="button" pButton severity="danger" outlined (click)="remove()">
-        Take {{ it.name }} off the boat
-      </button>
+      <button type="button" pButton severity="danger" outlined (click)="remove()">Delete {{ it.name }}</button>
       <button type="button" pButton text (click)="closed.emit()">Done</button>
     </div>
   `,
@@ -198,7 +196,7 @@ export class TransducerEditor {
   }
 
   protected remove(): void {
-    this.edits.edit(`remove ${this.transducer().name}`, { type: 'removeTransducer', id: this.id() });
+    this.edits.edit(`delete ${this.transducer().name}`, { type: 'removeTransducer', id: this.id() });
     this.closed.emit();
   }
 }

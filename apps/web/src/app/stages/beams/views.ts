@@ -5,7 +5,7 @@ export const beamsTabs = [
   'fish and slope',
   'where is it',
   'advice',
-  'reach',
+  'detection range',
   'cone or frequency',
   'speed',
   'shopping',
@@ -38,7 +38,7 @@ export const beamsViews: StageViews = {
       press: ['[data-tab=drill]', '#drill-start', '#drill-score'],
     },
     { name: 'advice', theme: 'shop', press: ['[data-tab=advice]', '#place-0'] },
-    { name: 'reach', theme: 'shop', press: ['[data-tab=reach]'] },
+    { name: 'detection-range', theme: 'shop', press: ['[data-tab="detection range"]'] },
     { name: 'cone', theme: 'shop', press: ['[data-tab="cone or frequency"]'] },
   ],
 };

@@ -46,10 +46,10 @@ import { PlanPlace } from '../../shared/plan-place.ts';
             type="button"
             pButton
             text
-            (click)="edits.edit('remove ' + entry[1].name, { type: 'putLoading', id: entry[0], loading: null })"
-            [attr.aria-label]="'Remove loading ' + entry[1].name"
+            (click)="edits.edit('delete ' + entry[1].name, { type: 'putLoading', id: entry[0], loading: null })"
+            [attr.aria-label]="'Delete loading ' + entry[1].name"
           >
-            Remove
+            Delete
           </button>
         </div>
       }

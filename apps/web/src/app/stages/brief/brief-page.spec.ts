@@ -29,7 +29,7 @@ describe('the brief', () => {
     ]).toEqual([2, 1, 1]);
     await choose(root, '#water-kind-pool', 'salt');
     expect(plan().waters['pool']?.salinityPpt).toBe(35);
-    await press(root, '[aria-label="Remove water Testing Pool"]');
+    await press(root, '[aria-label="Delete water Testing Pool"]');
     expect(plan().waters['pool']).toBeUndefined();
     expect(plan().working.waterId).not.toBe('pool');
     await press(root, '#ways gk-tick-field:nth-of-type(1) input');

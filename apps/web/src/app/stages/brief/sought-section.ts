@@ -17,7 +17,7 @@ import { PlanPlace } from '../../shared/plan-place.ts';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet" aria-labelledby="sought-title">
-      <h2 id="sought-title">What is sought</h2>
+      <h2 id="sought-title">Target species</h2>
       @for (entry of sought(); track entry[0]) {
         <div class="fields item">
           <gk-text-field
@@ -60,15 +60,15 @@ import { PlanPlace } from '../../shared/plan-place.ts';
             type="button"
             pButton
             text
-            (click)="edits.edit('remove ' + entry[1].name, { type: 'removeSought', id: entry[0] })"
-            [attr.aria-label]="'Remove ' + entry[1].name"
+            (click)="edits.edit('delete ' + entry[1].name, { type: 'removeSought', id: entry[0] })"
+            [attr.aria-label]="'Delete ' + entry[1].name"
           >
-            Remove
+            Delete
           </button>
         </div>
       }
       <button type="button" pButton severity="secondary" id="add-sought" [gkPlace]="['sought']" (click)="addSought()">
-        Add what is sought
+        Add a target species
       </button>
     </section>
   `,
@@ -96,16 +96,16 @@ export class SoughtSection {
   protected readonly sought = computed(() => inOrder(this.plan().sought));
 
   protected setSought(id: string, changes: Partial<Sought>): void {
-    this.edits.edit('what is sought', { type: 'describeSought', id, changes });
+    this.edits.edit('target species', { type: 'describeSought', id, changes });
   }
 
   protected addSought(): void {
     const id = newId();
-    this.edits.edit('add what is sought', {
+    this.edits.edit('add a target species', {
       type: 'addSought',
       id,
       sought: {
-        name: `Sought ${this.sought().length + 1}`,
+        name: `Species ${this.sought().length + 1}`,
         lengthCm: null,
         shallowestM: null,
         deepestM: null,

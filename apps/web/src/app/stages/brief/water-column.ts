@@ -114,7 +114,7 @@ export class WaterColumn {
     const line = (value: number | null | undefined, words: string) =>
       value === null || value === undefined ? [] : [{ y: y(value), label: `${words} ${write(value, 'depth', 0)}` }];
     return {
-      title: water ? `Depths of ${water.name} and what is sought in it` : 'The water is not described yet',
+      title: water ? `Depths of ${water.name} and the target species in it` : 'The water is not described yet',
       deepest,
       y,
       boat: outline.side.map(points),

@@ -42,10 +42,10 @@ const saltOf: Record<Water['kind'], number> = { fresh: 0, brackish: 10, salt: 35
             type="button"
             pButton
             text
-            (click)="edits.edit('remove ' + entry[1].name, { type: 'removeWater', id: entry[0] })"
-            [attr.aria-label]="'Remove water ' + entry[1].name"
+            (click)="edits.edit('delete ' + entry[1].name, { type: 'removeWater', id: entry[0] })"
+            [attr.aria-label]="'Delete water ' + entry[1].name"
           >
-            Remove
+            Delete
           </button>
         </div>
       } @empty {

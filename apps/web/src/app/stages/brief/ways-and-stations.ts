@@ -39,10 +39,10 @@ import { PlanPlace } from '../../shared/plan-place.ts';
             type="button"
             pButton
             text
-            (click)="edits.edit('remove ' + entry[1].name, { type: 'removeStation', id: entry[0] })"
-            [attr.aria-label]="'Remove station ' + entry[1].name"
+            (click)="edits.edit('delete ' + entry[1].name, { type: 'removeStation', id: entry[0] })"
+            [attr.aria-label]="'Delete station ' + entry[1].name"
           >
-            Remove
+            Delete
           </button>
         </div>
       }

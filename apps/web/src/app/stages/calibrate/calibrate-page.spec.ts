@@ -24,7 +24,7 @@ describe('the calibration', () => {
     expect(text(root, '#result')).toContain('The display will then show 0.40 m more than now: depth from the surface.');
     expect(text(root, '#result')).toContain('0.50 m on the display is aground');
     expect(text(root, '.verdict')).toContain('Within your tolerance');
-    await press(root, '.either button:nth-of-type(2)');
+    await choose(root, '#offset-reference', 'keel');
     expect(text(root, '#result')).toContain('0.10 m less than now: depth below the keel');
   });
 
@@ -43,7 +43,7 @@ describe('the calibration', () => {
     await press(root, '[aria-label="Leave out reading 5"]');
     expect(text(root, '#result')).toContain('+0.40 m');
     expect(text(root, '#result')).not.toContain('stands apart');
-    await press(root, '[aria-label="Remove reading 5"]');
+    await press(root, '[aria-label="Delete reading 5"]');
     expect(Object.keys(plan().depthOffsets['a-wide']?.readings ?? {}).length).toBe(4);
   });
 

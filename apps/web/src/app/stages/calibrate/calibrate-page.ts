@@ -228,7 +228,7 @@ export class CalibratePage {
 
   constructor() {
     const goTo = inject(GoTo);
-    // A way out leads to one transducer's field: it is shown before its field is looked for.
+    // A fix leads to one transducer's field: it is shown before its field is looked for.
     effect(() => {
       const target = goTo.wanted();
       const id = target && 'path' in target && target.path[0] === 'depthOffsets' ? target.path[1] : null;

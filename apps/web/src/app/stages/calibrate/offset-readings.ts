@@ -94,7 +94,7 @@ const blank: DepthPair = { leadLineM: null, displayedM: null, leftOut: false };
                       text
                       class="small"
                       (click)="remove(row)"
-                      [attr.aria-label]="'Remove reading ' + row.place"
+                      [attr.aria-label]="'Delete reading ' + row.place"
                     >
                       <svg data-p-icon="times" aria-hidden="true"></svg>
                     </button>
@@ -187,7 +187,7 @@ export class OffsetReadings {
   }
 
   protected remove(row: ReadingRow): void {
-    this.open.edits.edit(`remove reading ${row.place}`, {
+    this.open.edits.edit(`delete reading ${row.place}`, {
       type: 'removeReading',
       transducerId: this.transducerId(),
       readingId: row.id,

@@ -70,7 +70,7 @@ const usualBattery: Battery = {
             (changed)="setBattery(entry[0], $event)"
           />
           <button type="button" pButton text (click)="removeBattery(entry[0], entry[1].name)">
-            Remove {{ entry[1].name }}
+            Delete {{ entry[1].name }}
           </button>
         </div>
       }
@@ -132,6 +132,6 @@ export class BatteryList {
   }
 
   protected removeBattery(id: string, name: string): void {
-    this.open.edits.edit(`remove ${name}`, { type: 'removeBattery', id });
+    this.open.edits.edit(`delete ${name}`, { type: 'removeBattery', id });
   }
 }

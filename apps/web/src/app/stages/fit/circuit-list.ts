@@ -32,7 +32,7 @@ import { LoadFields, usualLoad } from './load-fields.ts';
               (changed)="setCircuit(it.id, { name: $event })"
             />
             <gk-choice-field
-              label="Hangs on"
+              label="Battery"
               [fieldId]="'circuit-battery-' + it.id"
               [at]="['power', 'circuits', it.id, 'batteryId']"
               [value]="it.circuit.batteryId ?? ''"
@@ -132,9 +132,9 @@ import { LoadFields, usualLoad } from './load-fields.ts';
             <gk-load-fields [circuitId]="it.id" [circuitName]="it.circuit.name" [loadId]="load[0]" [load]="load[1]" />
           }
           <div class="row">
-            <button type="button" pButton severity="secondary" (click)="addLoad(it.id)">Hang another load on it</button>
+            <button type="button" pButton severity="secondary" (click)="addLoad(it.id)">Add a load</button>
             <button type="button" pButton text (click)="removeCircuit(it.id, it.circuit.name)">
-              Remove {{ it.circuit.name }}
+              Delete {{ it.circuit.name }}
             </button>
           </div>
         </article>
@@ -233,7 +233,7 @@ export class CircuitList {
   }
 
   protected removeCircuit(id: string, name: string): void {
-    this.open.edits.edit(`remove ${name}`, { type: 'removeCircuit', id });
+    this.open.edits.edit(`delete ${name}`, { type: 'removeCircuit', id });
   }
 
   protected addLoad(circuitId: string): void {

@@ -52,7 +52,7 @@ describe('the fit', () => {
     expect(root.querySelector('.thing.wrong')).not.toBeNull();
   });
 
-  it('opens what a way out leads to, and has its field', async () => {
+  it('opens what a fix leads to, and has its field', async () => {
     const root = await page(FitPage, withFit());
     TestBed.inject(GoTo).wanted.set(at('transducers', 'b-narrow', 'forwardM'));
     await settle();
@@ -246,7 +246,7 @@ describe('who transmits when', () => {
     };
     const root = await page(FitPage, { ...start, transducers: { ...start.transducers, 'b-narrow': other } });
     await press(root, '[data-tab="who transmits"]');
-    expect(text(root, '.disturbs')).toBe('disturbs it');
+    expect(text(root, '.interferes')).toBe('interferes');
     expect(root.querySelectorAll('td.loud').length).toBe(2);
     expect(text(root, '.advice')).toContain('Other 190 works at 95 kHz.');
     await press(root, '#quieten');

@@ -27,7 +27,7 @@ import { PlanPlace } from '../../shared/plan-place.ts';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet" aria-labelledby="hull-title">
-      <h2 id="hull-title">Everything where it is</h2>
+      <h2 id="hull-title">Where everything is</h2>
       <gk-hull-drawing
         [plan]="shown()"
         [units]="units()"
@@ -130,7 +130,7 @@ export class HullView {
   private readonly plan = this.open.plan;
   protected readonly boatShape = boatSchema.shape;
   protected readonly units = this.open.units;
-  /** What a way out leads to: its fields are only there while its thing is chosen. */
+  /** What a fix leads to: its fields are only there while its thing is chosen. */
   readonly wanted = input<Target | null>(null);
   protected readonly chosenKey = linkedSignal<Target | null, string | null>({
     source: () => this.wanted(),
@@ -206,6 +206,6 @@ export class HullView {
 
   protected remove({ id, name }: FittedThing): void {
     this.chosenKey.set(null);
-    this.open.edits.edit(`remove ${name}`, { type: 'removeEquipment', id });
+    this.open.edits.edit(`delete ${name}`, { type: 'removeEquipment', id });
   }
 }

@@ -25,7 +25,7 @@ export const usualLoad: Load = { name: 'Display', currentA: 3, lowestV: 10, high
         (changed)="set({ name: $event })"
       />
       <gk-choice-field
-        label="It is"
+        label="Device"
         [fieldId]="'load-device-' + circuitId() + '-' + loadId()"
         [value]="load().deviceId ?? ''"
         [choices]="deviceChoices()"
@@ -50,8 +50,8 @@ export const usualLoad: Load = { name: 'Display', currentA: 3, lowestV: 10, high
             (changed)="runs(way, $event)"
           />
         }
-        <button type="button" pButton text (click)="put(null, 'remove ' + load().name)">
-          Remove<span class="hidden-label"> {{ load().name }} from {{ circuitName() }}</span>
+        <button type="button" pButton text (click)="put(null, 'delete ' + load().name)">
+          Delete<span class="hidden-label"> {{ load().name }} from {{ circuitName() }}</span>
         </button>
       </div>
     </div>

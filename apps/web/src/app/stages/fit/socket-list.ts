@@ -39,7 +39,7 @@ import { TickField } from '../../shared/tick-field.ts';
           (changed)="set(i, { atOnce: +$event })"
         />
         <button type="button" pButton text (click)="remove(i)">
-          Remove<span class="hidden-label"> socket {{ i + 1 }} of {{ of() }}</span>
+          Delete<span class="hidden-label"> socket {{ i + 1 }} of {{ of() }}</span>
         </button>
       </div>
     }

@@ -73,7 +73,7 @@ import { type FittedThing, placing } from './fitted-things.ts';
           />
         } @else {
           <button type="button" pButton [id]="'place-' + it.id" [gkPlace]="placeOf(it)" (click)="putDown(it)">
-            Put it on the boat
+            Add it to the boat
           </button>
         }
         @if (piece(); as own) {
@@ -162,7 +162,7 @@ import { type FittedThing, placing } from './fitted-things.ts';
       }
       @if (piece()) {
         <button type="button" pButton severity="danger" outlined (click)="removed.emit(it)">
-          Take {{ it.name }} off
+          Delete {{ it.name }}
         </button>
       }
     } @else {

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
-import { disturbancesIn, disturbsDb, inOrder, quietPlan } from '@grey-keel/core';
+import { interferenceIn, interferesDb, inOrder, quietPlan } from '@grey-keel/core';
 import { waysOfWorking, type Way } from '@grey-keel/model';
 import { ButtonDirective } from 'primeng/button';
 import { ComputedNumber } from '../../shared/computed-number.ts';
@@ -53,7 +53,7 @@ import { Wide } from '../../shared/wide.ts';
           </table>
         </div>
         <p class="small faint">
-          Outlined: it disturbs another or is disturbed there. On the trailer nothing transmits: out of the water a
+          Outlined: it interferes another or is interfered there. On the trailer nothing transmits: out of the water a
           transducer can burn out.
         </p>
       } @else {
@@ -62,7 +62,7 @@ import { Wide } from '../../shared/wide.ts';
     </section>
 
     <section class="sheet" aria-labelledby="heard-title">
-      <h2 id="heard-title">Who is heard by whom</h2>
+      <h2 id="heard-title">Interference between units</h2>
       @if (pairs().length) {
         <div gkWide>
           <table class="figures" aria-label="How loud one unit is in another, over its noise">
@@ -89,8 +89,8 @@ import { Wide } from '../../shared/wide.ts';
                       [steps]="pair.working"
                     />
                   </td>
-                  <td class="left" [class.disturbs]="pair.disturbs">
-                    {{ pair.disturbs ? 'disturbs it' : 'is not seen' }}
+                  <td class="left" [class.interferes]="pair.interferes">
+                    {{ pair.interferes ? 'interferes' : 'is not seen' }}
                   </td>
                 </tr>
               }
@@ -98,7 +98,7 @@ import { Wide } from '../../shared/wide.ts';
           </table>
         </div>
         <p class="small faint">
-          Over {{ threshold | figure: 'level' : units_() }} an echo is seen, so a disturbance is, too. A display's own
+          Over {{ threshold | figure: 'level' : units_() }} an echo is seen, so interference is, too. A display's own
           filter may rub some of it out, and weak fish with it.
         </p>
       } @else {
@@ -117,7 +117,7 @@ import { Wide } from '../../shared/wide.ts';
               <span class="step">{{ one }}.</span>
             }
           </p>
-          <button type="button" pButton id="quieten" (click)="quieten()">Do that</button>
+          <button type="button" pButton id="quieten" (click)="quieten()">Use this plan</button>
         </div>
       }
     </section>
@@ -141,7 +141,7 @@ import { Wide } from '../../shared/wide.ts';
       outline: 2px solid var(--check);
       outline-offset: -2px;
     }
-    .disturbs {
+    .interferes {
       color: var(--check);
       font-weight: 700;
     }
@@ -161,18 +161,18 @@ export class TransmitView {
   private readonly open = openBoat();
   private readonly plan = this.open.plan;
   protected readonly units_ = this.open.units;
-  protected readonly threshold = disturbsDb;
+  protected readonly threshold = interferesDb;
   protected readonly ways = computed(() => waysOfWorking.filter((way) => this.plan().ways[way]));
 
   protected readonly pairs = computed(() =>
     this.ways().flatMap((way) =>
-      disturbancesIn(this.plan(), way).map((one) => ({
+      interferenceIn(this.plan(), way).map((one) => ({
         ...one,
         way,
         key: `${way} ${one.sourceId} ${one.victimId}`,
         source: this.nameOf(one.sourceId),
         victim: this.nameOf(one.victimId),
-        disturbs: one.overNoiseDb > disturbsDb,
+        interferes: one.overNoiseDb > interferesDb,
       })),
     ),
   );
@@ -186,7 +186,7 @@ export class TransmitView {
       sends: transmitsIn,
       loud: new Set(
         this.pairs()
-          .filter(({ disturbs, sourceId, victimId }) => disturbs && (sourceId === id || victimId === id))
+          .filter(({ interferes, sourceId, victimId }) => interferes && (sourceId === id || victimId === id))
           .map(({ way }) => way),
       ),
     })),

@@ -86,7 +86,7 @@ describe('Pages', () => {
     expect(plan().pages['troll']?.layout.bands[0]?.panes.map(({ view }) => view)).toEqual(['side-scan', 'chart']);
     // 30 m to each side over four tenths of 1280 pixels.
     expect(text(root, 'gk-layout-gives tr:first-child gk-number')).toBe('0.12 m/px');
-    await press(root, button('Remove pane'));
+    await press(root, button('Delete pane'));
     expect(plan().pages['troll']?.layout.bands[0]?.panes.map(({ view }) => view)).toEqual(['chart']);
   });
 
@@ -148,7 +148,7 @@ describe('Pages', () => {
     await settle();
     expect(plan().pages['troll']?.shownIn.running).toBeTrue();
     const remove = [...root.querySelectorAll<HTMLButtonElement>('button')].find(
-      (one) => one.textContent?.trim() === 'Remove page',
+      (one) => one.textContent?.trim() === 'Delete page',
     );
     remove?.click();
     await settle();

@@ -45,7 +45,7 @@ import { TravelView } from './travel-view.ts';
     </section>
 
     <section class="sheet" aria-labelledby="units-title">
-      <h2 id="units-title">4 What each display keeps for itself</h2>
+      <h2 id="units-title">4 Settings of each display</h2>
       <gk-display-settings />
       <gk-display-alarms />
       <gk-act-in-time />

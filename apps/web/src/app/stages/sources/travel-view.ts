@@ -47,7 +47,7 @@ import { openBoat } from '../open-boat.ts';
           </tbody>
         </table>
       </div>
-      <h3>Turn a knob, and see</h3>
+      <h3>Try a setting</h3>
       <div class="fields">
         <gk-choice-field
           label="Setting"

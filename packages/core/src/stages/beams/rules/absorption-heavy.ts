@@ -37,7 +37,7 @@ export const absorptionHeavy: Rule<'beams'> = {
           ],
           figure: figure(least.lostDb, 'level'),
           working: least.working,
-          wayOut: { label: 'See the losses by frequency', target: act('show the absorption') },
+          fix: { label: 'See the losses by frequency', target: act('show the absorption') },
         },
       ];
     });

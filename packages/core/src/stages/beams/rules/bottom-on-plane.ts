@@ -40,7 +40,7 @@ export const bottomOnPlane: Rule<'beams'> = {
           ],
           figure: figure(best.bottomSnrDb, 'level'),
           working: best.noiseWorking,
-          wayOut: { label: 'Look at the speeds', target: act('show the speeds') },
+          fix: { label: 'Look at the speeds', target: act('show the speeds') },
         },
       ];
     });

@@ -36,7 +36,7 @@ export const brackishAbsorption: Rule<'beams'> = {
         ],
         figure: figure(Math.abs(otherModelDiffers), 'fraction'),
         working,
-        wayOut: { label: 'See the losses by frequency', target: act('show the absorption') },
+        fix: { label: 'See the losses by frequency', target: act('show the absorption') },
       },
     ];
   },

@@ -45,7 +45,7 @@ export const coneLevel: Rule<'beams'> = {
                 ],
             figure: cone,
             working: check.expected.working.slice(0, 2),
-            wayOut: known
+            fix: known
               ? {
                   label: `Set the level to ${check.likelyLevelDb} dB`,
                   target: at('transducers', id),

@@ -31,7 +31,7 @@ export const faceAboveWater: Rule<'beams'> = {
               given('T', plan.boat.draughtM ?? 0, 'm', 'draught'),
             ),
           ],
-          wayOut: { label: 'Correct its height above the keel', target: at('transducers', id, 'aboveKeelM') },
+          fix: { label: 'Correct its height above the keel', target: at('transducers', id, 'aboveKeelM') },
         },
       ];
     }),

@@ -25,7 +25,7 @@ export const narrowOutsideWide: Rule<'beams'> = {
         ],
         figure: figure(outside, 'fraction'),
         working: ring.answer.working.filter(({ symbol }) => symbol === 'out'),
-        wayOut: { label: 'See the section', target: act('show the section') },
+        fix: { label: 'See the section', target: act('show the section') },
       },
     ];
   },

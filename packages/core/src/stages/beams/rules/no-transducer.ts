@@ -15,7 +15,7 @@ export const noTransducer: Rule<'beams'> = {
               '0 are chosen. One alone is wide for those who search, narrow for those who fish straight below; the section shows both over your depth.',
             ],
             figure: figure(0, 'count'),
-            wayOut: { label: 'Choose from the catalogue', target: at('transducers') },
+            fix: { label: 'Choose from the catalogue', target: at('transducers') },
           },
         ],
 };

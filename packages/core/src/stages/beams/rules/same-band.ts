@@ -2,8 +2,8 @@ import { type Plan, type Transducer, waysOfWorking, type WorkingStep } from '@gr
 import { bandShareDb } from '../../../acoustics/band-share.ts';
 import { elementAcoustics } from '../../../beams/element-acoustics.ts';
 import { workingBeamOf } from '../../../beams/working-beam.ts';
-import { disturbanceOf, disturbsDb } from '../../../disturbance/disturbance.ts';
-import { quietPlan } from '../../../disturbance/quiet-plan.ts';
+import { interferenceOf, interferesDb } from '../../../interference/interference.ts';
+import { quietPlan } from '../../../interference/quiet-plan.ts';
 import { inOrder, workingWater } from '../../../plan/working-water.ts';
 import { given } from '../../../calculation/working-step.ts';
 import { between, figure, type Found, type Rule } from '../../../findings/rule.ts';
@@ -52,13 +52,13 @@ export const sameBand: Rule<'beams'> = {
           [idA, a.workingBeam],
           [idB, b.workingBeam],
         ] as const;
-        const loudest = [disturbanceOf(plan, on, other), disturbanceOf(plan, other, on)].reduce((best, one) =>
+        const loudest = [interferenceOf(plan, on, other), interferenceOf(plan, other, on)].reduce((best, one) =>
           one && (!best || one.overNoiseDb > best.overNoiseDb) ? one : best,
         );
         // Beams that do not see each other, nor the same bottom, may share a band. Without a water nothing is known.
         const shared = shareOf(plan, a, b);
         const watered = workingWater(plan) !== null;
-        if (watered ? !loudest || loudest.overNoiseDb <= disturbsDb : shared.value <= sameBandDb) return [];
+        if (watered ? !loudest || loudest.overNoiseDb <= interferesDb : shared.value <= sameBandDb) return [];
         quiet ??= quietPlan(plan);
         return [
           {
@@ -77,7 +77,7 @@ export const sameBand: Rule<'beams'> = {
                 ],
             figure: figure(loudest?.overNoiseDb ?? shared.value, 'level'),
             working: [shared, ...(loudest?.working ?? [])],
-            wayOut: {
+            fix: {
               label: 'Quiet one of them',
               target: at('transducers', idA, 'transmitsIn'),
               ...(quiet ? { edits: [...quiet.edits] } : {}),

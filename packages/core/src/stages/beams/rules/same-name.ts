@@ -24,7 +24,7 @@ export const sameName: Rule<'beams'> = {
             `${ids.length} are called ${plan.transducers[last]?.name ?? ''}: on the displays they cannot be told apart.`,
           ],
           figure: figure(ids.length, 'count'),
-          wayOut: { label: 'Rename one', target: at('transducers', last, 'name') },
+          fix: { label: 'Rename one', target: at('transducers', last, 'name') },
         },
       ];
     });

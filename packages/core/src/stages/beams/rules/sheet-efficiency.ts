@@ -30,7 +30,7 @@ export const sheetEfficiency: Rule<'beams'> = {
               '. Source level, power or cone is another than it says.',
             ],
             figure: figure(efficiency, 'fraction'),
-            wayOut: { label: 'Look at the sheet again', target: at('transducers', id) },
+            fix: { label: 'Look at the sheet again', target: at('transducers', id) },
           },
         ];
       }),

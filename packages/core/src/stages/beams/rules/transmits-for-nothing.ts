@@ -24,7 +24,7 @@ export const transmitsForNothing: Rule<'beams'> = {
             title: `Transmits for nothing while ${way}`,
             reason: [`${transducer.name} transmits while ${way}, at `, figure(speedMps, 'speed'), `: ${why}.`],
             figure: figure(speedMps, 'speed'),
-            wayOut: { label: `Quiet it while ${way}`, target: at('transducers', id, 'transmitsIn'), edits },
+            fix: { label: `Quiet it while ${way}`, target: at('transducers', id, 'transmitsIn'), edits },
           },
         ];
       }),

@@ -20,7 +20,7 @@ export const transmitsOnTrailer: Rule<'beams'> = {
                 ': it can burn out in air.',
               ],
               figure: figure(workingBeamOf(transducer).frequencyHz, 'frequency'),
-              wayOut: {
+              fix: {
                 label: 'Quiet it on the trailer',
                 target: at('transducers', id, 'transmitsIn'),
                 edits: [{ type: 'transmitIn' as const, id, way: 'trailer' as const, transmits: false }],

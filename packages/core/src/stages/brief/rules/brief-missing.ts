@@ -21,7 +21,7 @@ const facts: readonly Fact[] = [
     // Without a water that one is the fact that is missing.
     known: (plan) => workingWater(plan)?.greatestM !== null,
   },
-  { name: 'what is sought', target: () => at('sought'), known: (plan) => Object.keys(plan.sought).length > 0 },
+  { name: 'target species', target: () => at('sought'), known: (plan) => Object.keys(plan.sought).length > 0 },
   { name: 'a way of working', target: () => at('ways'), known: (plan) => Object.keys(plan.ways).length > 0 },
 ];
 
@@ -43,7 +43,7 @@ export const briefMissing: Rule<'brief'> = {
           `${missing.length} of ${facts.length} facts are missing: ${missing.map(({ name }) => name).join(', ')}.`,
         ],
         figure: figure(missing.length, 'count'),
-        wayOut: { label: `Give ${first.name}`, target: first.target(plan) },
+        fix: { label: `Give ${first.name}`, target: first.target(plan) },
       },
     ];
   },

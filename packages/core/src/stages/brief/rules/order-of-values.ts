@@ -33,7 +33,7 @@ const outOfOrder = ({ subject, of = [], lower, upper, quantity, words, target, s
             '.',
           ],
           figure: figure(lower - upper, quantity === 'temperature' ? 'temperatureDifference' : quantity),
-          wayOut: { label: 'Correct one of them', target, ...(stage ? { stage } : {}) },
+          fix: { label: 'Correct one of them', target, ...(stage ? { stage } : {}) },
         },
       ];
 

@@ -29,7 +29,7 @@ export const salinityKind: Rule<'brief'> = {
             `${water.kind} water has ${low} to ${high} ppt.`,
           ],
           figure: figure(water.salinityPpt, 'salinity'),
-          wayOut: { label: 'Set the salinity', target: at('waters', id, 'salinityPpt') },
+          fix: { label: 'Set the salinity', target: at('waters', id, 'salinityPpt') },
         },
       ];
     }),

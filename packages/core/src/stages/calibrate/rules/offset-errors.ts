@@ -56,7 +56,7 @@ export const offsetWrongSign: Rule<'calibrate'> = {
         ],
         figure: figure(Math.abs(error), 'length'),
         working: [...answer.working, errorStep(heldM, answer.offsetM)],
-        wayOut: { label: 'Enter the measured offset', target: at('depthOffsets', giver.id) },
+        fix: { label: 'Enter the measured offset', target: at('depthOffsets', giver.id) },
       },
     ];
   }),
@@ -92,7 +92,7 @@ export const offsetUnsafe: Rule<'calibrate'> = {
         ],
         figure: figure(error, 'length'),
         working: [...answer.working, errorStep(heldM, answer.offsetM)],
-        wayOut: { label: 'Enter the measured offset', target: at('depthOffsets', id) },
+        fix: { label: 'Enter the measured offset', target: at('depthOffsets', id) },
       },
     ];
   }),
@@ -146,7 +146,7 @@ export const offsetScale: Rule<'calibrate'> = {
             given('og', holds.value, 'm', 'offset that holds there'),
           ),
         ],
-        wayOut: {
+        fix: {
           label: 'Say what water these were read in',
           target: at('depthOffsets', id, 'takenIn', 'temperatureC'),
         },
@@ -176,7 +176,7 @@ export const offsetAboveWater: Rule<'calibrate'> = {
           ' in the air. Lead line and display are the wrong way round, or what the display is set to is not what was said.',
         ],
         figure: figure(-answer.offsetM, 'length'),
-        wayOut: {
+        fix: {
           label: 'Look at the readings and at what the display is set to',
           target: at('depthOffsets', id, 'displaySetTo'),
         },

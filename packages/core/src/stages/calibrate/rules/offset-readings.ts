@@ -26,7 +26,7 @@ export const offsetFew: Rule<'calibrate'> = {
           `; from ${enoughReadings} on a slip shows.`,
         ],
         figure: figure(answer.readingsUsed, 'count'),
-        wayOut: { label: 'Take more readings', target: at('depthOffsets', giver.id) },
+        fix: { label: 'Take more readings', target: at('depthOffsets', giver.id) },
       },
     ];
   }),
@@ -65,7 +65,7 @@ export const offsetFlagged: Rule<'calibrate'> = {
             ],
             figure: figure(difference, 'length'),
             working: answer.working.slice(i, i + 1),
-            wayOut: {
+            fix: {
               label: 'Leave it out',
               target: at('depthOffsets', id, 'readings', reading.id, 'leadLineM'),
               edits: [
@@ -98,7 +98,7 @@ export const readingHalf: Rule<'calibrate'> = {
           title: `Reading ${i + 1} lacks its partner`,
           reason: [`${name}: `, figure(known, 'depth'), ` has no ${lacks} beside it and does not count.`],
           figure: figure(known, 'depth'),
-          wayOut: { label: `Write the ${lacks}`, target: at('depthOffsets', id, 'readings', readingId, 'leadLineM') },
+          fix: { label: `Write the ${lacks}`, target: at('depthOffsets', id, 'readings', readingId, 'leadLineM') },
         },
       ];
     }),
@@ -127,7 +127,7 @@ export const offsetUncertain: Rule<'calibrate'> = {
         ],
         figure: figure(half, 'length'),
         working: answer?.working.filter(({ symbol }) => symbol === 'SE' || symbol === 'half') ?? [],
-        wayOut: { label: 'Take more readings', target: at('depthOffsets', giver.id) },
+        fix: { label: 'Take more readings', target: at('depthOffsets', giver.id) },
       },
     ];
   }),
@@ -178,7 +178,7 @@ export const offsetGeometry: Rule<'calibrate'> = {
             given('z', transducer?.aboveKeelM ?? 0, 'm', 'face above the keel, by the tape'),
           ),
         ],
-        wayOut: {
+        fix: {
           label: 'Check draught and height above the keel',
           target: at('transducers', id, 'aboveKeelM'),
           stage: 'beams',

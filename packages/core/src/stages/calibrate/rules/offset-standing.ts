@@ -20,7 +20,7 @@ export const offsetMissing: Rule<'calibrate'> = {
           : [`${name} has no offset: its display shows the depth below its face, or anything else.`],
         figure: answer ? figure(answer.offsetM, 'length') : figure(0, 'count'),
         working: answer?.working ?? [],
-        wayOut: { label: answer ? 'Enter it' : 'Take lead-line readings', target: at('depthOffsets', id) },
+        fix: { label: answer ? 'Enter it' : 'Take lead-line readings', target: at('depthOffsets', id) },
       },
     ];
   }),
@@ -41,7 +41,7 @@ export const offsetStale: Rule<'calibrate'> = {
         title: 'Depth offset is stale',
         reason: [`${name}: `, figure(entered.offsetM, 'length'), ` was entered; since then ${changed} changed.`],
         figure: figure(entered.offsetM, 'length'),
-        wayOut: { label: 'Measure again', target: at('depthOffsets', id) },
+        fix: { label: 'Measure again', target: at('depthOffsets', id) },
       },
     ];
   }),

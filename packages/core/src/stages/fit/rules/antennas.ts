@@ -40,7 +40,7 @@ export const headingNear: Rule<'fit'> = {
               ', or what its maker says.',
             ],
             figure: figure(away, 'length'),
-            wayOut: move(plan, id),
+            fix: move(plan, id),
           },
         ];
       }),
@@ -76,7 +76,7 @@ export const marksShifted: Rule<'fit'> = {
             ],
             figure: figure(shift.byM, 'length'),
             working: [shift.working],
-            wayOut: {
+            fix: {
               label: 'Enter it on the display, then say so',
               stage: 'sources' as const,
               target: at('units', stationIds[0] ?? '', 'antennaOffsetSet'),
@@ -111,7 +111,7 @@ export const twoHeights: Rule<'fit'> = {
               ': they draw two bottoms until each has its own depth offset.',
             ],
             figure: figure(apart, 'length'),
-            wayOut: { label: 'Measure both offsets', stage: 'calibrate' as const, target: at('depthOffsets', otherId) },
+            fix: { label: 'Measure both offsets', stage: 'calibrate' as const, target: at('depthOffsets', otherId) },
           },
         ];
       }),

@@ -28,7 +28,7 @@ export const mountingHull: Rule<'fit'> = {
           title: 'The hull does not take this mounting',
           reason: [`${name}, ${mounting}, on a boat of `, figure(plan.boat.lengthM ?? 0, 'length'), `: ${why}.`],
           figure: figure(plan.boat.lengthM ?? 0, 'length'),
-          wayOut: { label: 'Choose another mounting', stage: 'beams', target: at('transducers', id, 'mounting') },
+          fix: { label: 'Choose another mounting', stage: 'beams', target: at('transducers', id, 'mounting') },
         },
       ];
     }),
@@ -60,7 +60,7 @@ export const nearPropeller: Rule<'fit'> = {
               ],
               figure: figure(clear.value, 'length'),
               working: [clear],
-              wayOut: move(plan, id),
+              fix: move(plan, id),
             },
           ];
         }),
@@ -86,7 +86,7 @@ export const inWash: Rule<'fit'> = {
               title: 'In the wash of a propeller',
               reason: [`${transducer.name} hangs `, figure(asternM, 'length'), ` astern of ${propeller.name}.`],
               figure: figure(asternM, 'length'),
-              wayOut: move(plan, id),
+              fix: move(plan, id),
             },
           ];
         }),
@@ -136,7 +136,7 @@ export const flowStirred: Rule<'fit'> = {
                       ' beside its line.',
                     ],
               figure: figure(asideM, 'length'),
-              wayOut: move(plan, id),
+              fix: move(plan, id),
             },
           ];
         }),
@@ -183,7 +183,7 @@ export const axisTilted: Rule<'fit'> = {
                 given('t', tiltDeg * radian, 'rad', `tilt, ${tiltDeg.toFixed(1)}°`),
               ),
             ],
-            wayOut: {
+            fix: {
               label: `Fair it by ${(plan.boat.deadriseDeg ?? 0).toFixed(0)}°`,
               target: at('transducers', id, 'fairingDeg'),
               edits: [{ type: 'describeTransducer', id, changes: { fairingDeg: plan.boat.deadriseDeg ?? 0 } }],

@@ -1,7 +1,7 @@
 import type { Plan } from '@grey-keel/model';
 import { at } from '../../../plan/target.ts';
 
-/** The way out of a finding about where something stands. */
+/** The fix of a finding about where something stands. */
 export const move = (plan: Plan, id: string) => ({
   label: 'Move it',
   target: plan.stations[id]

@@ -31,7 +31,7 @@ export const notConnected: Rule<'fit'> = {
         title: 'A transducer hangs on nothing',
         reason: [`The cable of ${name} ends nowhere; `, figure(ends.size, 'count'), ' devices take transducers.'],
         figure: figure(ends.size, 'count'),
-        wayOut: { label: 'Connect it', target: at('network', 'links', id) },
+        fix: { label: 'Connect it', target: at('network', 'links', id) },
       }));
   },
 };
@@ -56,7 +56,7 @@ export const socketWrong: Rule<'fit'> = {
             ` sockets of ${name} takes it.`,
           ],
           figure: figure(device.sockets.length, 'count'),
-          wayOut: { label: 'Another device, or a module', target: at('network', 'links', id) },
+          fix: { label: 'Another device, or a module', target: at('network', 'links', id) },
         })),
     ),
 };
@@ -82,7 +82,7 @@ export const socketCannotDrive: Rule<'fit'> = {
                 `, ${[...drives].join(', ')}.`,
               ],
               figure: figure(drives.size, 'count'),
-              wayOut: { label: 'Another device, or a module', target: at('network', 'links', id) },
+              fix: { label: 'Another device, or a module', target: at('network', 'links', id) },
             },
           ];
         }),
@@ -110,7 +110,7 @@ export const socketTaken: Rule<'fit'> = {
               ' at once.',
             ],
             figure: figure(plugged.length, 'count'),
-            wayOut: { label: 'Move one to another device', target: at('network', 'links', last) },
+            fix: { label: 'Move one to another device', target: at('network', 'links', last) },
           },
         ];
       }),
@@ -145,7 +145,10 @@ export const takenAlong: Rule<'fit'> = {
             ` numbers at other stations come from nothing: they are fed by ${[...new Set(left.map(({ sourceId }) => plan.transducers[sourceId]?.name ?? sourceId))].join(', ')}.`,
           ],
           figure: figure(left.length, 'count'),
-          wayOut: { label: 'Hang it on a module, or leave the screen', target: at('network', 'links', first.sourceId) },
+          fix: {
+            label: 'Connect it through a module, or accept the screen',
+            target: at('network', 'links', first.sourceId),
+          },
         },
       ];
     }),
@@ -171,7 +174,7 @@ export const beamOff: Rule<'fit'> = {
             ', which the adapter in its cable leaves out.',
           ],
           figure: figure(frequencyHz, 'frequency'),
-          wayOut: {
+          fix: {
             label: other < 0 ? 'Another adapter' : 'Work with its other beam',
             target: at('network', 'links', id),
             ...(other < 0
@@ -208,7 +211,7 @@ export const terminators = backboneRule('backbone-terminators', 'stop', ({ termi
           title: 'A backbone has two terminators',
           reason: ['One at each end, no more: here ', figure(there, 'count'), '. Devices come and go without them.'],
           figure: figure(there, 'count'),
-          wayOut: {
+          fix: {
             label: 'Two, one at each end',
             target: at('network', 'backbone', 'terminators'),
             edits: [{ type: 'describeBackbone', changes: { terminators: 2 } }],
@@ -225,7 +228,7 @@ export const oneSupply = backboneRule('backbone-supply', 'stop', ({ supplies }) 
           title: supplies === 0 ? 'The backbone has no power' : 'The backbone is fed twice',
           reason: ['It is fed in one place: here ', figure(supplies, 'count'), '.'],
           figure: figure(supplies, 'count'),
-          wayOut: {
+          fix: {
             label: 'One supply',
             target: at('network', 'backbone', 'supplies'),
             edits: [{ type: 'describeBackbone', changes: { supplies: 1 } }],
@@ -247,7 +250,7 @@ export const backboneLong = backboneRule('backbone-long', 'check', ({ lengthM })
             '.',
           ],
           figure: figure(lengthM, 'length'),
-          wayOut: { label: 'Shorten it', target: at('network', 'backbone', 'lengthM') },
+          fix: { label: 'Shorten it', target: at('network', 'backbone', 'lengthM') },
         },
       ],
 );
@@ -268,7 +271,7 @@ export const dropLong = backboneRule('drop-long', 'check', (_, devices) =>
               ' is the most.',
             ],
             figure: figure(dropM, 'length'),
-            wayOut: { label: 'Move its tee nearer', target: at('network', 'devices', id, 'dropM') },
+            fix: { label: 'Move its tee nearer', target: at('network', 'devices', id, 'dropM') },
           },
         ],
   ),
@@ -284,7 +287,7 @@ export const dropsLong = backboneRule('drops-long', 'check', (_, devices) => {
           title: 'The drops together are too long',
           reason: [figure(whole, 'length'), ' over all drops; ', figure(longestDropsM, 'length'), ' is the most.'],
           figure: figure(whole, 'length'),
-          wayOut: { label: 'Shorten the longest', target: at('network', 'devices', longest?.id ?? '', 'dropM') },
+          fix: { label: 'Shorten the longest', target: at('network', 'devices', longest?.id ?? '', 'dropM') },
         },
       ];
 });
@@ -304,7 +307,7 @@ export const backboneLoad = backboneRule('backbone-load', 'check', ({ supplyA },
             '.',
           ],
           figure: figure(drawn, 'current'),
-          wayOut: { label: 'A second supplied segment', target: at('network', 'backbone', 'supplyA') },
+          fix: { label: 'A second supplied segment', target: at('network', 'backbone', 'supplyA') },
         },
       ];
 });

@@ -22,7 +22,7 @@ export const outsideHull: Rule<'fit'> = {
           title: 'It stands outside the boat',
           reason: [`${thing.name} stands `, figure(out, 'length'), ' farther out than such a thing can.'],
           figure: figure(out, 'length'),
-          wayOut: move(plan, thing.id),
+          fix: move(plan, thing.id),
         },
       ];
     }),
@@ -55,7 +55,7 @@ export const samePlace: Rule<'fit'> = {
               ' apart: one of them is elsewhere.',
             ],
             figure: figure(away, 'length'),
-            wayOut: move(plan, other.id),
+            fix: move(plan, other.id),
           },
         ];
       }),
@@ -93,7 +93,7 @@ export const mountingPlace: Rule<'fit'> = {
             ' forward of the transom.',
           ],
           figure: figure(forwardM, 'length'),
-          wayOut: move(plan, id),
+          fix: move(plan, id),
         },
       ];
     });
@@ -118,7 +118,7 @@ export const bowMotorMissing: Rule<'fit'> = {
           ' on a bow motor that the brief does not speak of.',
         ],
         figure: figure(hanging.length, 'count'),
-        wayOut: {
+        fix: {
           label: 'The boat has one',
           stage: 'brief',
           target: at('boat', 'bowMotor'),
@@ -129,7 +129,7 @@ export const bowMotorMissing: Rule<'fit'> = {
   },
 };
 
-/** Blades are the first thing to touch and the first to disturb: without their place neither is judged. */
+/** Blades are the first thing to touch and the first to interfere: without their place neither is judged. */
 export const propellerUnknown: Rule<'fit'> = {
   id: 'propeller-unknown',
   stage: 'fit',
@@ -147,7 +147,7 @@ export const propellerUnknown: Rule<'fit'> = {
           ' propellers have a place: how near a face is to the blades, and whether they touch first, is not judged.',
         ],
         figure: figure(usual.length, 'count'),
-        wayOut: {
+        fix: {
           label:
             usual.length > 1
               ? 'Put them where such engines have them, then measure'
@@ -184,7 +184,7 @@ export const hullChanged: Rule<'fit'> = {
             : ` of what is aboard no longer fits: ${out.map(({ name }) => name).join(', ')}.`,
         ],
         figure: figure(out.length, 'count'),
-        wayOut: {
+        fix: {
           label: 'Look the places over, then say they are right',
           target: at('fittedHull'),
           ...(out.length === 0 ? { edits: [{ type: 'confirmPlaces' as const }] } : {}),

@@ -40,7 +40,7 @@ export const circuitLoose: Rule<'fit'> = {
         title: 'A circuit hangs on no battery',
         reason: [`${circuit.name} feeds `, figure(Object.keys(circuit.loads).length, 'count'), ' loads from nowhere.'],
         figure: figure(Object.keys(circuit.loads).length, 'count'),
-        wayOut: { label: 'Choose its battery', target: at('power', 'circuits', id, 'batteryId') },
+        fix: { label: 'Choose its battery', target: at('power', 'circuits', id, 'batteryId') },
       })),
 };
 
@@ -68,7 +68,7 @@ const dropRule = (id: string, severity: Rule['severity'], over: number, under: n
             ],
             figure: figure(drop.dropPercent / 100, 'fraction'),
             working: drop.working,
-            wayOut: { label: 'A thicker or a shorter wire', target: at('power', 'circuits', circuitId, 'gauge') },
+            fix: { label: 'A thicker or a shorter wire', target: at('power', 'circuits', circuitId, 'gauge') },
           },
         ],
   ),
@@ -94,7 +94,7 @@ export const fuseMissing: Rule<'fit'> = {
             ],
             figure: figure(bears.ampacityA, 'current'),
             working: bears.working,
-            wayOut: { label: 'Give it one', target: at('power', 'circuits', id, 'fuseA') },
+            fix: { label: 'Add a fuse', target: at('power', 'circuits', id, 'fuseA') },
           },
         ],
   ),
@@ -125,7 +125,7 @@ export const fuseOverWire: Rule<'fit'> = {
         ],
         figure: figure(fuseA, 'current'),
         working: bears.working,
-        wayOut: asks
+        fix: asks
           ? { label: 'Say what its insulation is rated for', target: at('power', 'circuits', id, 'insulationC') }
           : { label: 'A smaller fuse or a thicker wire', target: at('power', 'circuits', id, 'fuseA') },
       },
@@ -152,7 +152,7 @@ export const fuseUnderLoad: Rule<'fit'> = {
               ': it opens at work.',
             ],
             figure: figure(currentA, 'current'),
-            wayOut: { label: 'A larger fuse, or fewer loads on it', target: at('power', 'circuits', id, 'fuseA') },
+            fix: { label: 'A larger fuse, or fewer loads on it', target: at('power', 'circuits', id, 'fuseA') },
           },
         ],
   ),
@@ -177,7 +177,7 @@ export const fuseFar: Rule<'fit'> = {
               ' is the most.',
             ],
             figure: figure(fuseFromPostM, 'length'),
-            wayOut: {
+            fix: {
               label: 'At the post',
               target: at('power', 'circuits', id, 'fuseFromPostM'),
               edits: [{ type: 'describeCircuit', id, changes: { fuseFromPostM: 0.1 } }],
@@ -203,13 +203,13 @@ export const startsOut: Rule<'fit'> = {
           reason: [
             `${load.name} sees `,
             figure(dip.dipV, 'voltage'),
-            ' while the engine is cranked and wants ',
+            ' while the engine is cranked and requirements ',
             figure(load.lowestV ?? 0, 'voltage'),
             ': a battery of its own, or start first. A fuse does not help.',
           ],
           figure: figure(dip.dipV, 'voltage'),
           working: dip.working,
-          wayOut: { label: 'Another battery for this circuit', target: at('power', 'circuits', id, 'batteryId') },
+          fix: { label: 'Another battery for this circuit', target: at('power', 'circuits', id, 'batteryId') },
         },
       ];
     }),
@@ -236,7 +236,7 @@ export const chargedOver: Rule<'fit'> = {
           '. A fuse protects from too much current, not from voltage.',
         ],
         figure: figure(battery.chargingV, 'voltage'),
-        wayOut: { label: 'Another battery, or a regulator', target: at('power', 'circuits', id, 'batteryId') },
+        fix: { label: 'Another battery, or a regulator', target: at('power', 'circuits', id, 'batteryId') },
       }));
   }),
 };
@@ -275,7 +275,7 @@ export const dayTooLong: Rule<'fit'> = {
                   '.',
                 ],
           figure: figure(1 - last.leftAtEnd, 'fraction'),
-          wayOut: { label: 'More capacity, or fewer hours', target: at('power', 'batteries', id, 'capacityAh') },
+          fix: { label: 'More capacity, or fewer hours', target: at('power', 'batteries', id, 'capacityAh') },
         },
       ];
     }),
@@ -297,13 +297,13 @@ export const evenOut: Rule<'fit'> = {
               ? [
                   `${load.name} sees `,
                   figure(lowestV, 'voltage'),
-                  ' at the lowest of the day and wants ',
+                  ' at the lowest of the day and requirements ',
                   figure(load.lowestV ?? 0, 'voltage'),
                   '.',
                 ]
               : [`${load.name} goes out after `, figure(emptyAtHour, 'hours'), ': its battery is empty then.'],
           figure: figure(lowestV, 'voltage'),
-          wayOut: { label: 'More capacity, or a thicker wire', target: at('power', 'circuits', id, 'gauge') },
+          fix: { label: 'More capacity, or a thicker wire', target: at('power', 'circuits', id, 'gauge') },
         },
       ];
     }),

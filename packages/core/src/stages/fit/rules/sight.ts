@@ -19,7 +19,7 @@ export const sideBlocked: Rule<'fit'> = {
         reason: [`${by} covers `, figure(lostDeg, 'angle'), ` of the fan of ${name} to ${side}.`],
         figure: figure(lostDeg, 'angle'),
         working: [working],
-        wayOut: move(plan, id),
+        fix: move(plan, id),
       })),
     ),
 };
@@ -41,7 +41,7 @@ export const aheadMount: Rule<'fit'> = {
           ' behind the bow; it belongs on a shaft or a pole that turns it.',
         ],
         figure: figure((plan.boat.lengthM ?? 0) - forwardM, 'length'),
-        wayOut: {
+        fix: {
           label: 'Choose another mounting',
           stage: 'beams' as const,
           target: at('transducers', id, 'mounting'),
@@ -83,7 +83,7 @@ export const sightHidden: Rule<'fit'> = {
                     ],
               figure: ahead,
               working: sight.working,
-              wayOut: move(plan, id),
+              fix: move(plan, id),
             },
           ];
         })

@@ -71,13 +71,13 @@ export const powerFaults: Readonly<Record<string, Fault>> = {
     return { faulty: [holding(bears + 0.01)], nearly: [holding(bears - 0.01)] };
   },
   'evening-out': (plan) => {
-    const wants = (lowestV: number): Edit[] => [
+    const requirements = (lowestV: number): Edit[] => [
       house({ capacityAh: 2000, internalOhm: 0 }),
       helm({ gauge: '50 mm2', oneWayLengthM: 0.1 }),
       load(plan, { lowestV }),
     ];
     // A battery that large stays nearly full: over 12.6 V.
-    return { faulty: wants(13.6), nearly: wants(12.5) };
+    return { faulty: requirements(13.6), nearly: requirements(12.5) };
   },
   'day-too-long: empty before the day ends': (plan) => {
     const current = 2 * screenA(plan);

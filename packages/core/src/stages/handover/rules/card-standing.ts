@@ -13,7 +13,7 @@ export const cardStale: Rule<'handover'> = {
         title: 'The printed card is out of date',
         reason: [`A figure on it has changed since it was printed; ${Object.keys(plan.cards).length} printed so far.`],
         figure: figure(Object.keys(plan.cards).length, 'count'),
-        wayOut: { label: 'Print it again', target: at('cards') },
+        fix: { label: 'Print it again', target: at('cards') },
       },
     ];
   },

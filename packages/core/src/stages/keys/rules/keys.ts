@@ -44,7 +44,7 @@ export const keyLost: Rule<'keys'> = {
             ]
           : [`${inWords(fitted, binding)} is bound; ${display.name} has `, figure(display.keys, 'count'), ' keys.'],
         figure: there ? figure(pagesAt(plan, id).length, 'count') : figure(key, 'count'),
-        wayOut: { label: 'Clear it', target: at('keys', id, slot), edits: bind(id, slot, null) },
+        fix: { label: 'Clear it', target: at('keys', id, slot), edits: bind(id, slot, null) },
       },
     ];
   }),
@@ -73,7 +73,7 @@ export const keyPlace: Rule<'keys'> = {
           `. That was "${page.name}"; it is now ${now ? `"${now.page.name}"` : 'empty'}.`,
         ],
         figure: figure(action.place ?? 0, 'count'),
-        wayOut: {
+        fix: {
           label: `Bind it to place ${page.place}`,
           target: at('keys', id, slot),
           edits: bind(id, slot, { ...action, place: page.place }),
@@ -102,7 +102,7 @@ export const keyTwice: Rule<'keys'> = {
           ` presses, ${same.map(({ key, press }) => `key ${key} ${press}`).join(' and ')}.`,
         ],
         figure: figure(same.length, 'count'),
-        wayOut: {
+        fix: {
           label: `Clear key ${last.key}, ${last.press}`,
           target: at('keys', fitted.id, last.slot),
           edits: bind(fitted.id, last.slot, null),
@@ -136,7 +136,7 @@ export const keyOnTrailer: Rule<'keys'> = {
             : ' transducers wherever the boat is: out of the water they can burn out.',
         ],
         figure: figure(count, 'count'),
-        wayOut: {
+        fix: {
           label: 'Stop transmitting with it instead',
           target: at('keys', id, binding.slot),
           edits: bind(id, binding.slot, { does: 'stop transmitting' }),
@@ -172,7 +172,7 @@ export const keySlip: Rule<'keys'> = {
           ` frequent presses lie beside it, such as key ${first.key} ${first.press}, "${actionInWords(fitted.plan, first.action)}".`,
         ],
         figure: figure(near.length, 'count'),
-        wayOut: { label: 'Put it elsewhere', target: at('keys', fitted.id, binding.slot) },
+        fix: { label: 'Move it', target: at('keys', fitted.id, binding.slot) },
       },
     ];
   }),
@@ -199,7 +199,7 @@ export const pageWithoutKey: Rule<'keys'> = {
             ` presses leads to "${page.name}": it has to be found in the list.`,
           ],
           figure: figure(bindings.length, 'count'),
-          wayOut: { label: 'Give it a key', target: at('keys', id, '1-short') },
+          fix: { label: 'Assign a key', target: at('keys', id, '1-short') },
         },
       ];
     });

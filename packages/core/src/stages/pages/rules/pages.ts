@@ -22,7 +22,7 @@ export const displayMissing: Rule<'pages'> = {
               title: 'No display at a station',
               reason: [`${name} has `, figure(0, 'count'), ' displays: nothing can be shown there.'],
               figure: figure(0, 'count'),
-              wayOut: { label: 'Choose one', target: at('displays', id) },
+              fix: { label: 'Choose one', target: at('displays', id) },
             },
           ],
     ),
@@ -44,7 +44,7 @@ export const pageMissing: Rule<'pages'> = {
           title: `No page ${way}`,
           reason: ['Of ', figure(pages.length, 'count'), ` pages at ${station.name} none is for ${way}.`],
           figure: figure(pages.length, 'count'),
-          wayOut: {
+          fix: {
             label: other ? `Show "${other.page.name}"` : 'Make one',
             target: act('choose a page', id, way),
             ...(other ? { edits: [{ type: 'showPageIn' as const, id: other.id, way, shown: true }] } : {}),
@@ -74,7 +74,7 @@ export const numberSmall: Rule<'pages'> = {
               figure(answer.heightM, 'digitHeight'),
               ` fills `,
               figure(answer.angleArcmin, 'visualAngle'),
-              `, ${posture}; by ${light} it wants `,
+              `, ${posture}; by ${light} it requirements `,
               figure(answer.wantedArcmin, 'visualAngle'),
               ', that is ',
               figure(answer.wantedHeightM, 'digitHeight'),
@@ -82,7 +82,7 @@ export const numberSmall: Rule<'pages'> = {
             ],
             figure: figure(answer.angleArcmin, 'visualAngle'),
             working: answer.working,
-            wayOut: {
+            fix: {
               label: `Make it ${answer.wantedPx} px`,
               target: at('pages', pageId, 'numbers', numberId),
               edits: [
@@ -121,7 +121,7 @@ export const panesTooMany: Rule<'pages'> = {
             '.',
           ],
           figure: figure(panes, 'count'),
-          wayOut: { label: 'Take panes away', target: at('pages', pageId) },
+          fix: { label: 'Delete panes', target: at('pages', pageId) },
         },
       ];
     }),
@@ -149,7 +149,7 @@ export const viewWithoutTransducer: Rule<'pages'> = {
           title: `Nothing draws the ${view}`,
           reason: [`${station.name}, ${page.name} shows a ${view}; there are `, figure(0, 'count'), ' of them aboard.'],
           figure: figure(0, 'count'),
-          wayOut: { label: 'Choose a transducer', target: at('transducers'), stage: 'beams' as const },
+          fix: { label: 'Choose a transducer', target: at('transducers'), stage: 'beams' as const },
         })),
     );
   }),
@@ -180,7 +180,7 @@ export const viewQuiet: Rule<'pages'> = {
               ' that could draw it transmit.',
             ],
             figure: figure(drawing.length, 'count'),
-            wayOut: {
+            fix: {
               label: `Let ${first[1].name} transmit`,
               stage: 'beams',
               target: at('transducers', first[0], 'transmitsIn'),

@@ -62,7 +62,7 @@ const alarmRule = <L extends AlarmLimits>(kind: AlarmKind<L>, fault: AlarmFault)
         subject: stationId,
         title: fault.title,
         reason: [
-          `The alarm of ${station.name} calls at `,
+          `The alarm of ${station.name} sounds at `,
           kind.shown(plan, stationId, setTo),
           `; ${fault.why ?? kind.rests(limits)} `,
           kind.shown(plan, stationId, limit),
@@ -70,7 +70,7 @@ const alarmRule = <L extends AlarmLimits>(kind: AlarmKind<L>, fault: AlarmFault)
         ],
         figure: figure(setTo, kind.quantity),
         working: limits.working,
-        wayOut: {
+        fix: {
           label: 'Set it to what is needed',
           target: at('units', stationId, 'alarms', kind.key),
           edits: [{ type: 'describeUnit', stationId, changes: { alarms: { [kind.key]: least } } }],
@@ -91,26 +91,26 @@ export const alarmRules: readonly Rule<'sources'>[] = [
   alarmRule(shallow, {
     id: 'alarm-shallow-late',
     severity: 'stop',
-    title: 'The shallow alarm calls too late',
+    title: 'The shallow alarm sounds too late',
     breaks: late,
   }),
   alarmRule(shallow, {
     id: 'alarm-shallow-always',
     severity: 'check',
-    title: 'The shallow alarm calls all day',
+    title: 'The shallow alarm sounds all day',
     breaks: always,
     why: 'the shallowest water of the brief shows as',
   }),
   alarmRule(lowVoltage, {
     id: 'alarm-voltage-late',
     severity: 'check',
-    title: 'The voltage alarm calls too late',
+    title: 'The voltage alarm sounds too late',
     breaks: late,
   }),
   alarmRule(lowVoltage, {
     id: 'alarm-voltage-always',
     severity: 'check',
-    title: 'The voltage alarm calls all day',
+    title: 'The voltage alarm sounds all day',
     breaks: always,
     why: 'a full battery gives it no more than',
   }),

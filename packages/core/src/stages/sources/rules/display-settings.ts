@@ -2,7 +2,7 @@ import { displayWaters, fedQuantities, type Plan } from '@grey-keel/model';
 import { inOrder, soundSpeedDownTo, workingWater } from '../../../plan/working-water.ts';
 import { soundOfType } from '../../../sources/display-sound.ts';
 import { poorRank } from '../../../sources/feeds.ts';
-import { travelClashes, whatTravels } from '../../../sources/what-travels.ts';
+import { travelConflicts, whatTravels } from '../../../sources/what-travels.ts';
 import { figure, type Found, type Rule } from '../../../findings/rule.ts';
 import { eachFitted } from '../../../findings/each-fitted.ts';
 import { displayDepthError } from '../../../sources/display-depth-error.ts';
@@ -66,7 +66,7 @@ export const waterType: Rule<'sources'> = {
         ],
         figure: figure(errorM, 'depth'),
         working: [now.step],
-        wayOut: {
+        fix: {
           label: `Set it to ${best.type}`,
           target: at('units', stationId, 'waterType'),
           edits: [{ type: 'describeUnit', stationId, changes: { waterType: best.type, ownSoundSpeedMps: null } }],
@@ -100,7 +100,7 @@ export const twoNorths: Rule<'sources'> = {
         ' aside at a hundred metres.',
       ],
       figure: figure(asideM, 'length'),
-      wayOut: {
+      fix: {
         label: `Set it to ${majority}`,
         target: at('units', id, 'north'),
         edits: [{ type: 'describeUnit', stationId: id, changes: { north: majority } }],
@@ -126,7 +126,7 @@ export const sidesSwapped: Rule<'sources'> = {
               ' off is looked for on the wrong side.',
             ],
             figure: figure(plan.working.depthM, 'length'),
-            wayOut: {
+            fix: {
               label: 'Turn the unit or set its flag, then look again',
               target: at('units', stationId, 'sidesRight'),
             },
@@ -136,12 +136,12 @@ export const sidesSwapped: Rule<'sources'> = {
 };
 
 /** A setting that travels cannot be one thing here and another there: whichever is set last wins on both. */
-export const travelsClash: Rule<'sources'> = {
-  id: 'travels-clash',
+export const travelsConflict: Rule<'sources'> = {
+  id: 'travels-conflict',
   stage: 'sources',
   severity: 'check',
   find: (plan) =>
-    travelClashes(plan).flatMap(({ setting, what, stationIds: [a, b], stage, target }): Found[] => {
+    travelConflicts(plan).flatMap(({ setting, what, stationIds: [a, b], stage, target }): Found[] => {
       const quantity = fedQuantities.find((one) => what === `source of ${one}`);
       // A source that is no good there is said already, and clears this, too.
       const poor = [a, b].some((id) => {
@@ -162,7 +162,7 @@ export const travelsClash: Rule<'sources'> = {
             ' displays, so what is set last holds on both.',
           ],
           figure: figure(shared.length, 'count'),
-          wayOut: { label: 'Choose one for both', stage, target },
+          fix: { label: 'Choose one for both', stage, target },
         },
       ];
     }),

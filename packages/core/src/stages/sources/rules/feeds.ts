@@ -74,7 +74,7 @@ export const feedPoor: Rule<'sources'> = {
           ],
           figure: figure(away?.value ?? 0, 'length'),
           working: away ? [away] : [],
-          wayOut: takeBest(plan, stationId, quantity),
+          fix: takeBest(plan, stationId, quantity),
         },
       ];
     }),
@@ -100,7 +100,7 @@ export const feedGone: Rule<'sources'> = {
             ' others could.',
           ],
           figure: figure(choices.length, 'count'),
-          wayOut: takeBest(plan, stationId, quantity),
+          fix: takeBest(plan, stationId, quantity),
         },
       ];
     }),
@@ -129,7 +129,7 @@ export const fallbackReference: Rule<'sources'> = {
           deeper ? ' more, with no more water.' : ' less, with no less water.',
         ],
         figure: figure(draughtM, 'length'),
-        wayOut: { label: 'Count both from the same', stage: 'calibrate', target: at('depthOffsets', feed.fallbackId) },
+        fix: { label: 'Count both from the same', stage: 'calibrate', target: at('depthOffsets', feed.fallbackId) },
       },
     ];
   }),

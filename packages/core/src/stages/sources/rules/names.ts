@@ -36,7 +36,7 @@ export const sourceTwice: Rule<'sources'> = {
             ` sources are called "${plan.sources[last]?.name ?? ''}": ${ids.map((id) => thingName(plan, id)).join(', ')}.`,
           ],
           figure: figure(ids.length, 'count'),
-          wayOut: rename(plan, last),
+          fix: rename(plan, last),
         },
       ];
     });
@@ -59,7 +59,7 @@ export const sourceFactoryName: Rule<'sources'> = {
           ' sources: that tells nothing.',
         ],
         figure: figure(Object.keys(plan.sources).length, 'count'),
-        wayOut: rename(plan, id),
+        fix: rename(plan, id),
       })),
 };
 
@@ -82,7 +82,7 @@ export const typeWrong: Rule<'sources'> = {
           ' displays: power and tuning are meant for another element.',
         ],
         figure: figure(Object.keys(plan.displays).length, 'count'),
-        wayOut: {
+        fix: {
           label: `Select "${tag}"`,
           target: at('sources', id, 'selected'),
           edits: [{ type: 'describeSource', id, changes: { selected: tag } }],

@@ -1,6 +1,6 @@
 import type { Rule } from '../../../findings/rule.ts';
 import { alarmRules } from './alarms.ts';
-import { sidesSwapped, travelsClash, twoNorths, waterType } from './display-settings.ts';
+import { sidesSwapped, travelsConflict, twoNorths, waterType } from './display-settings.ts';
 import { fallbackReference, feedGone, feedPoor } from './feeds.ts';
 import { sourceFactoryName, sourceTwice, typeWrong } from './names.ts';
 
@@ -14,6 +14,6 @@ export const sourceRules: readonly Rule<'sources'>[] = [
   waterType,
   fallbackReference,
   twoNorths,
-  travelsClash,
+  travelsConflict,
   ...alarmRules,
 ];

@@ -47,7 +47,7 @@ export const sourceFaults: Readonly<Record<string, Fault>> = {
       nearly: [counts('a-hull', 'keel'), counts('b-stern', 'keel')],
     };
   },
-  'travels-clash': (plan, random) => {
+  'travels-conflict': (plan, random) => {
     const passing = (stationId: string, ...travels: string[]): Edit => ({
       type: 'fitDisplay',
       stationId,
@@ -92,8 +92,8 @@ export const sourceFaults: Readonly<Record<string, Fault>> = {
     const calls = (lowVoltageV: number): Edit => unit({ alarms: { lowVoltageV } });
     const alone: Edit = { type: 'describeCircuit', id: 'b-bow', changes: { batteryId: null } };
     if (random() < 0.5) {
-      const wants = [alone, load(plan, { lowestV: 13 })];
-      return { faulty: [...wants, calls(13.4)], nearly: [...wants, calls(13.5)] };
+      const requirements = [alone, load(plan, { lowestV: 13 })];
+      return { faulty: [...requirements, calls(13.4)], nearly: [...requirements, calls(13.5)] };
     }
     // Only the bow's screen says what it bears, at the end of a wire that loses 0.25 V.
     const screen = plan.power.circuits['b-bow']!.loads['screen']!;

@@ -1,6 +1,6 @@
 import { applyEdits, overlaps, splitPatches, undoing } from '@grey-keel/core';
 import type { Edit, Patch, Path, Plan } from '@grey-keel/model';
-import type { OpenClash } from './plan.state.ts';
+import type { OpenConflict } from './plan.state.ts';
 
 /** Holds every place of a plan: what is said to be touched by a history that cannot be followed. */
 export const everywhere: Path = [];
@@ -27,14 +27,14 @@ export const whatFits = (plan: Plan, patches: readonly Patch[]): { plan: Plan; e
  * to the same values there is nothing to ask: what met is let go, and the rest is sent as one, since the steps that led
  * there would pass over what stands.
  */
-export const openClash = (
+export const openConflict = (
   kept: Plan,
-  { mine, paths, replaces }: Pick<OpenClash, 'mine' | 'paths' | 'replaces'>,
-): { plan: Plan; clash: OpenClash } => {
-  const { clear, clashing, clashes } = splitPatches(mine, paths, kept);
-  return { plan: whatFits(kept, clear).plan, clash: { mine, paths, replaces, clear, clashing, clashes } };
+  { mine, paths, replaces }: Pick<OpenConflict, 'mine' | 'paths' | 'replaces'>,
+): { plan: Plan; conflict: OpenConflict } => {
+  const { clear, conflicting, conflicts } = splitPatches(mine, paths, kept);
+  return { plan: whatFits(kept, clear).plan, conflict: { mine, paths, replaces, clear, conflicting, conflicts } };
 };
 
 /** The patches that stand after a choice: what met nothing, and of the rest what was chosen, in the order they were made. */
-export const chosenPatches = ({ mine, clashing }: OpenClash, chosen: readonly Path[]): Patch[] =>
-  mine.filter((patch) => !clashing.includes(patch) || chosen.some((own) => overlaps(own, patch.path)));
+export const chosenPatches = ({ mine, conflicting }: OpenConflict, chosen: readonly Path[]): Patch[] =>
+  mine.filter((patch) => !conflicting.includes(patch) || chosen.some((own) => overlaps(own, patch.path)));

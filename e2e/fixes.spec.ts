@@ -10,11 +10,11 @@ import { findingIs } from './support/job.ts';
 
 const minutes = 60_000;
 
-/** What is registered under where a way out leads, as the interface marks it. */
-const placeOf = ({ wayOut: { target } }: Finding): string =>
+/** What is registered under where a fix leads, as the interface marks it. */
+const placeOf = ({ fix: { target } }: Finding): string =>
   'path' in target ? target.path.join('/') : [target.action, ...target.of].join(': ');
 
-describe('the way out of every finding', () => {
+describe('the fix of every finding', () => {
   const here = inBrowser();
 
   let brought = 0;
@@ -38,8 +38,8 @@ describe('the way out of every finding', () => {
         await driver.get(`${here.app.address}/boats/fault-${i}/${finding.stage}`);
         await find(driver, '.sheet');
         await findingIs(driver, finding.id, true);
-        await pointer(driver).press(`[data-finding="${finding.id}"] .way-out`);
-        if (finding.wayOut.edits) return expect(await findingIs(driver, finding.id, false)).toBeFalse();
+        await pointer(driver).press(`[data-finding="${finding.id}"] .fix`);
+        if (finding.fix.edits) return expect(await findingIs(driver, finding.id, false)).toBeFalse();
         // A thing is found at its first field.
         const places = await eventually(
           () =>

@@ -1,7 +1,7 @@
 import type { Place, Plan, Transducer, WorkingStep } from '@grey-keel/model';
 import { bottomBackscatterDb } from '../acoustics/backscatter.ts';
 import { bandShareDb, type Band } from '../acoustics/band-share.ts';
-import { wantsOf, type Wants } from '../beams/wants.ts';
+import { requirementsOf, type Requirements } from '../beams/requirements.ts';
 import { elementAcoustics, type ElementAcoustics } from '../beams/element-acoustics.ts';
 import { usualForward } from '../beams/forward-fan.ts';
 import { reachTerms, requiredSnrDb, type ReachTerms } from '../beams/reach.ts';
@@ -22,7 +22,7 @@ interface Sender {
   readonly faceM: number;
 }
 
-const sender = (plan: Plan, wants: Wants, id: string, beamIndex: number): Sender | null => {
+const sender = (plan: Plan, requirements: Requirements, id: string, beamIndex: number): Sender | null => {
   const transducer = plan.transducers[id];
   const beam = transducer?.beams[beamIndex];
   if (!transducer || !beam) return null;
@@ -33,7 +33,7 @@ const sender = (plan: Plan, wants: Wants, id: string, beamIndex: number): Sender
     transducer,
     beam,
     acoustics,
-    terms: reachTerms(acoustics, transducer.mounting, wants.conditions),
+    terms: reachTerms(acoustics, transducer.mounting, requirements.conditions),
     looks: {
       kind: transducer.kind,
       shape: acoustics.shape,
@@ -46,7 +46,7 @@ const sender = (plan: Plan, wants: Wants, id: string, beamIndex: number): Sender
 };
 
 /** How loud one unit is in another, dB over the noise in the other's band. */
-export interface Disturbance {
+export interface Interference {
   readonly sourceId: string;
   readonly victimId: string;
   readonly overNoiseDb: number;
@@ -82,7 +82,7 @@ const directDb = (source: Sender, victim: Sender): number => {
 };
 
 /** By way of the bottom, dB re 1 µPa: the loudest ring of it, each as wide as what the source tells apart. */
-const byBottomDb = (plan: Plan, wants: Wants, source: Sender, victim: Sender): number => {
+const byBottomDb = (plan: Plan, requirements: Requirements, source: Sender, victim: Sender): number => {
   const below = Math.max(0.1, plan.working.depthM - source.faceM);
   const bottom = (aheadM: number, asideM: number): Place => ({
     forwardM: source.transducer.forwardM + aheadM,
@@ -114,7 +114,10 @@ const byBottomDb = (plan: Plan, wants: Wants, source: Sender, victim: Sender): n
         source.terms.absorptionDbPerM * (slant + back);
       power += 10 ** (level / 10);
     }
-    loudest = Math.max(loudest, 10 * Math.log10(power * area) + bottomBackscatterDb(wants.bottom, grazing / radian));
+    loudest = Math.max(
+      loudest,
+      10 * Math.log10(power * area) + bottomBackscatterDb(requirements.bottom, grazing / radian),
+    );
   }
   return Math.max(silenceDb, source.acoustics.sourceLevelDb + loudest);
 };
@@ -129,26 +132,26 @@ const bandOf = ({ frequencyHz, bandwidthHz }: ElementAcoustics): Band => ({
 type OnBeam = readonly [transducerId: string, beam: number];
 
 /**
- * How one unit on one of its beams disturbs another on one of its own: straight through the water by the lobes of both,
+ * How one unit on one of its beams interferes with another on one of its own: straight through the water by the lobes of both,
  * and by way of the bottom they both look at. Null where it could not be heard even face to face, or the water is not described. Rubbing
  * out by a display's own filter is not counted. Source: sonar equation, Urick 1983, ch. 2, one way and by the bottom.
  */
-export const disturbanceOf = (plan: Plan, source: OnBeam, victim: OnBeam): Disturbance | null =>
+export const interferenceOf = (plan: Plan, source: OnBeam, victim: OnBeam): Interference | null =>
   worked(plan, [...source, ...victim].join(' '));
 
 /** Asked for again and again while the quietest of all combinations is looked for. */
-const worked = remembered((plan, key): Disturbance | null => {
+const worked = remembered((plan, key): Interference | null => {
   const [sourceId = '', sourceBeam, victimId = '', victimBeam] = key.split(' ');
-  const wants = wantsOf(plan);
-  const source = wants && sender(plan, wants, sourceId, Number(sourceBeam));
-  const victim = wants && sender(plan, wants, victimId, Number(victimBeam));
-  if (!wants || !source || !victim) return null;
+  const requirements = requirementsOf(plan);
+  const source = requirements && sender(plan, requirements, sourceId, Number(sourceBeam));
+  const victim = requirements && sender(plan, requirements, victimId, Number(victimBeam));
+  if (!requirements || !source || !victim) return null;
   const share = bandShareDb(bandOf(source.acoustics), bandOf(victim.acoustics));
   const { noiseDb } = victim.terms;
   // Not even face to face on both axes would it be heard: nothing further is worked out.
   if (source.acoustics.sourceLevelDb - 20 * Math.log10(nearestM) + share < noiseDb) return null;
   const direct = directDb(source, victim);
-  const bottom = byBottomDb(plan, wants, source, victim);
+  const bottom = byBottomDb(plan, requirements, source, victim);
   const overNoiseDb = summed(direct, bottom) + share - noiseDb;
   return {
     sourceId,
@@ -173,5 +176,5 @@ const worked = remembered((plan, key): Disturbance | null => {
   };
 });
 
-/** Over this an echo is seen, so a disturbance is, too. */
-export const disturbsDb = requiredSnrDb;
+/** Over this an echo is seen, so interference is, too. */
+export const interferesDb = requiredSnrDb;

@@ -1,7 +1,7 @@
 import { waysOfWorking, type Edit, type Plan, type Way } from '@grey-keel/model';
 import { looksAt } from '../pages/suggest-layouts.ts';
 import { inOrder } from '../plan/working-water.ts';
-import { disturbanceOf, disturbsDb, type Disturbance } from './disturbance.ts';
+import { interferenceOf, interferesDb, type Interference } from './interference.ts';
 
 type Chosen = Readonly<Record<string, number>>;
 
@@ -11,14 +11,14 @@ const sends = (plan: Plan, way: Way): string[] =>
 const usedWays = (plan: Plan): Way[] => waysOfWorking.filter((way) => plan.ways[way] && way !== 'trailer');
 
 /** Every pair that transmits together in a way of working and shares a band, loudest first. */
-export const disturbancesIn = (plan: Plan, way: Way): Disturbance[] => {
+export const interferenceIn = (plan: Plan, way: Way): Interference[] => {
   const ids = sends(plan, way);
   return ids
     .flatMap((source) =>
       ids.flatMap((victim) => {
         const [from, to] = [plan.transducers[source], plan.transducers[victim]];
         if (source === victim || !from || !to) return [];
-        return disturbanceOf(plan, [source, from.workingBeam], [victim, to.workingBeam]) ?? [];
+        return interferenceOf(plan, [source, from.workingBeam], [victim, to.workingBeam]) ?? [];
       }),
     )
     .sort((a, b) => b.overNoiseDb - a.overNoiseDb);
@@ -54,10 +54,10 @@ const cheapestStandby = (
   plan: Plan,
   way: Way,
   ids: readonly string[],
-  disturbs: (a: string, b: string) => boolean,
+  interferes: (a: string, b: string) => boolean,
   looks: { left: number },
 ): { readonly off: readonly string[]; readonly cost: number } => {
-  const pairs = ids.flatMap((a, i) => ids.slice(i + 1).flatMap((b) => (disturbs(a, b) ? [[a, b] as const] : [])));
+  const pairs = ids.flatMap((a, i) => ids.slice(i + 1).flatMap((b) => (interferes(a, b) ? [[a, b] as const] : [])));
   let best: { off: readonly string[]; cost: number } | null = null;
   const search = (off: readonly string[], cost: number, from: number): void => {
     if (best && (cost >= best.cost || looks.left <= 0)) return;
@@ -78,8 +78,8 @@ const cheapestStandby = (
 const mostCombinations = 4096;
 
 /**
- * The least change after which no unit disturbs another in any way of working: another beam for some (for all ways at
- * once, since a unit keeps its beam), standby in a way for others. Null where nothing disturbs. Exact over all
+ * The least change after which no unit interferes with another in any way of working: another beam for some (for all ways at
+ * once, since a unit keeps its beam), standby in a way for others. Null where nothing interferes. Exact over all
  * combinations of beams, and for each over all sets of units, as long as these are few; beyond, `complete` is false and
  * the plan is quiet but may not be the cheapest. Of equally cheap ones the first found.
  */
@@ -91,20 +91,20 @@ export const quietPlan = (plan: Plan): QuietPlan | null => {
   const hears = (from: string, fromBeam: number, to: string, toBeam: number): boolean => {
     const key = `${from} ${fromBeam} ${to} ${toBeam}`;
     const answer =
-      known.get(key) ?? (disturbanceOf(plan, [from, fromBeam], [to, toBeam])?.overNoiseDb ?? -1) > disturbsDb;
+      known.get(key) ?? (interferenceOf(plan, [from, fromBeam], [to, toBeam])?.overNoiseDb ?? -1) > interferesDb;
     known.set(key, answer);
     return answer;
   };
-  const disturbs =
+  const interferes =
     (beams: Chosen) =>
     (a: string, b: string): boolean =>
       hears(a, beams[a] ?? 0, b, beams[b] ?? 0) || hears(b, beams[b] ?? 0, a, beams[a] ?? 0);
   const looks = { left: mostLooks };
-  const disturbed = ways.some((way) => {
+  const interfered = ways.some((way) => {
     const ids = sends(plan, way);
-    return ids.some((a, i) => ids.slice(i + 1).some((b) => disturbs(now)(a, b)));
+    return ids.some((a, i) => ids.slice(i + 1).some((b) => interferes(now)(a, b)));
   });
-  if (!disturbed) return null;
+  if (!interfered) return null;
   const count = units.reduce((product, [, { beams }]) => product * beams.length, 1);
   const combinations: Chosen[] =
     count > mostCombinations
@@ -125,7 +125,7 @@ export const quietPlan = (plan: Plan): QuietPlan | null => {
     let cost = otherBeamCost * changed.length;
     if (best && cost >= best.cost) continue;
     const standby = ways.flatMap((way) => {
-      const { off, cost: added } = cheapestStandby(plan, way, sends(plan, way), disturbs(beams), looks);
+      const { off, cost: added } = cheapestStandby(plan, way, sends(plan, way), interferes(beams), looks);
       cost += added;
       return off.map((id) => ({ way, id }));
     });

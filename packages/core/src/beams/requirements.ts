@@ -7,7 +7,7 @@ import { deepestWaterM } from './reach-said.ts';
 import type { Conditions } from './reach.ts';
 
 /** What the brief asks of a transducer, in numbers. */
-export interface Wants {
+export interface Requirements {
   readonly conditions: Conditions;
   /** The fish that is hardest to see. */
   readonly lengthCm: number;
@@ -39,9 +39,9 @@ const usualFishCm = 30;
 const usualSlopeDeg = 5;
 
 /** Reads the brief: null while the water is not described. */
-export const wantsOf = (plan: Plan): Wants | null => read(plan, '');
+export const requirementsOf = (plan: Plan): Requirements | null => read(plan, '');
 
-const read = remembered((plan): Wants | null => {
+const read = remembered((plan): Requirements | null => {
   const water = workingWater(plan);
   if (!water) return null;
   const workingM = plan.working.depthM;
@@ -106,8 +106,8 @@ const narrow: Weights = {
 };
 
 /** How much more or less than usual a criterion counts for this brief. */
-const urgency = (criterion: Criterion, wants: Wants): number => {
-  const { runs, deepestM, workingM, hullMaterial, charged } = wants;
+const urgency = (criterion: Criterion, requirements: Requirements): number => {
+  const { runs, deepestM, workingM, hullMaterial, charged } = requirements;
   if (criterion === 'speed') return runs ? 1.7 : 0.3;
   if (criterion === 'reach') return deepestM > 100 ? 1.5 : 1;
   // In shallow water the blind metre is a good part of it; a battery that nothing charges has to last.
@@ -119,13 +119,16 @@ const urgency = (criterion: Criterion, wants: Wants): number => {
 };
 
 /** The weights a boat's transducers are ranked by: the school's, between the two by the brief, and what was moved by hand. */
-export const weightsOf = (plan: Plan, wants: Wants, school = plan.advice.school): Weights => {
-  const share = school === 'wide first' ? 1 : school === 'narrow first' ? 0 : wants.searches;
+export const weightsOf = (plan: Plan, requirements: Requirements, school = plan.advice.school): Weights => {
+  const share = school === 'wide first' ? 1 : school === 'narrow first' ? 0 : requirements.searches;
   const names = Object.keys(wide) as Criterion[];
   const weights = Object.fromEntries(
     names.map((name) => {
       const between = narrow[name] + share * (wide[name] - narrow[name]);
-      return [name, plan.advice.weights[name] ?? Math.round(10 * Math.min(10, between * urgency(name, wants))) / 10];
+      return [
+        name,
+        plan.advice.weights[name] ?? Math.round(10 * Math.min(10, between * urgency(name, requirements))) / 10,
+      ];
     }),
   );
   return weights as Record<Criterion, number>;

@@ -3,8 +3,8 @@ import { beamShape } from '../beams/element-acoustics.ts';
 import { expectWorkingHolds } from '../testing/evaluated.ts';
 import { aBeam, aPlan, aTransducer, edited, seeded } from '../testing/sample-plan.ts';
 import { directionLevelDb, type Looks } from './direction-level.ts';
-import { disturbanceOf, disturbsDb } from './disturbance.ts';
-import { disturbancesIn, otherBeamCost, quietPlan, standbyCost } from './quiet-plan.ts';
+import { interferenceOf, interferesDb } from './interference.ts';
+import { interferenceIn, otherBeamCost, quietPlan, standbyCost } from './quiet-plan.ts';
 
 const radian = Math.PI / 180;
 const looks = (changes: Partial<Looks> = {}): Looks => ({
@@ -70,30 +70,30 @@ const boat = (transducers: Plan['transducers'], scene: Partial<Plan['scene']> = 
   scene: { ...aPlan().scene, ...scene },
 });
 
-describe('the disturbance of one unit by another', () => {
+describe('the interference of one unit by another', () => {
   const down = unit({ name: 'Down', forwardM: 0 }, [880], 9);
   const ahead = unit({ name: 'Ahead', kind: 'forward-facing', mounting: 'bow motor', forwardM: 7 }, [880], 90, 20);
 
   it('is found where both look at the same bottom, and not where one looks away from the other and its bottom', () => {
     const level = (mode: 'flat' | 'down'): number =>
-      disturbanceOf(boat({ down, ahead }, { forward: { mode, tiltDeg: 0, rangeM: 30 } }), ['ahead', 0], ['down', 0])
+      interferenceOf(boat({ down, ahead }, { forward: { mode, tiltDeg: 0, rangeM: 30 } }), ['ahead', 0], ['down', 0])
         ?.overNoiseDb ?? Number.NaN;
-    expect(level('down')).toBeGreaterThan(disturbsDb);
-    expect(level('flat')).toBeLessThan(disturbsDb);
+    expect(level('down')).toBeGreaterThan(interferesDb);
+    expect(level('flat')).toBeLessThan(interferesDb);
   });
 
   it('is nothing that could be heard where the bands are apart, however close the units', () => {
     const low = unit({ name: 'Low', forwardM: 0.1 }, [430], 9);
-    expect(disturbanceOf(boat({ down, low }), ['low', 0], ['down', 0])?.overNoiseDb ?? -200).toBeLessThan(-50);
+    expect(interferenceOf(boat({ down, low }), ['low', 0], ['down', 0])?.overNoiseDb ?? -200).toBeLessThan(-50);
   });
 
   it('falls with distance and with what of the band is shared, rises with the source, and shows its working', () => {
     const at = (forwardM: number, changes: Partial<Transducer['beams'][number]> = {}): number => {
       const other = unit({ name: 'Other', forwardM }, [880], 9);
       const beams = other.beams.map((beam) => ({ ...beam, ...changes }));
-      const found = disturbanceOf(boat({ down, other: { ...other, beams } }), ['other', 0], ['down', 0]);
+      const found = interferenceOf(boat({ down, other: { ...other, beams } }), ['other', 0], ['down', 0]);
       if (!found) throw new Error('They do not meet.');
-      expectWorkingHolds(found.working, 'disturbance');
+      expectWorkingHolds(found.working, 'interference');
       return found.overNoiseDb;
     };
     expect(at(1)).toBeGreaterThan(at(6));
@@ -107,11 +107,11 @@ const bruteForce = (plan: Plan): number => {
   const ids = Object.keys(plan.transducers).sort();
   const ways = waysOfWorking.filter((way) => plan.ways[way]);
   const louder = new Map<string, boolean>();
-  const disturbs = (a: string, beamA: number, b: string, beamB: number): boolean => {
+  const interferes = (a: string, beamA: number, b: string, beamB: number): boolean => {
     const key = [a, beamA, b, beamB].join();
     const known = louder.get(key);
     if (known !== undefined) return known;
-    const found = (disturbanceOf(plan, [a, beamA], [b, beamB])?.overNoiseDb ?? -1) > disturbsDb;
+    const found = (interferenceOf(plan, [a, beamA], [b, beamB])?.overNoiseDb ?? -1) > interferesDb;
     louder.set(key, found);
     return found;
   };
@@ -125,7 +125,7 @@ const bruteForce = (plan: Plan): number => {
       const on = ids.map((id, i) => plan.transducers[id]!.transmitsIn[way] === true && (set & (1 << i)) === 0);
       const off = ids.filter((id, i) => plan.transducers[id]!.transmitsIn[way] === true && (set & (1 << i)) !== 0);
       const clean = ids.every((a, i) =>
-        ids.every((b, k) => i === k || !on[i] || !on[k] || !disturbs(a, beams[i] ?? 0, b, beams[k] ?? 0)),
+        ids.every((b, k) => i === k || !on[i] || !on[k] || !interferes(a, beams[i] ?? 0, b, beams[k] ?? 0)),
       );
       if (clean)
         best = Math.min(
@@ -145,10 +145,10 @@ const bruteForce = (plan: Plan): number => {
 };
 
 describe('the plan that quiets a boat', () => {
-  it('costs the least there is, by brute force on 200 boats, and leaves nothing disturbed', () => {
+  it('costs the least there is, by brute force on 200 boats, and leaves no interference', () => {
     const random = seeded(20261127);
     const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)]!;
-    let disturbed = 0;
+    let interfered = 0;
     for (let i = 0; i < 200; i++) {
       const plan: Plan = {
         ...boat(
@@ -181,13 +181,13 @@ describe('the plan that quiets a boat', () => {
         .withContext(`boat ${i}`)
         .toBe(least);
       if (!found) continue;
-      disturbed += 1;
+      interfered += 1;
       const after = edited(plan, ...found.edits);
       for (const way of ['trolling', 'searching'] as const)
-        expect(disturbancesIn(after, way).filter(({ overNoiseDb }) => overNoiseDb > disturbsDb)).toEqual([]);
+        expect(interferenceIn(after, way).filter(({ overNoiseDb }) => overNoiseDb > interferesDb)).toEqual([]);
       expect(quietPlan(after)).toBeNull();
     }
-    expect(disturbed).toBeGreaterThan(40);
+    expect(interfered).toBeGreaterThan(40);
   });
 
   it('is searched within a bound, said where it stopped early, and quiet all the same', () => {

@@ -28,7 +28,7 @@ const behindDb = -80;
 const facing = -0.02;
 
 /**
- * Level of a pattern at an argument as the crests of its lobes, dB: a disturbance does not wait in a null.
+ * Level of a pattern at an argument as the crests of its lobes, dB: a interference does not wait in a null.
  * Source: asymptotes of sin x / x and 2 J1(x) / x.
  */
 const crestDb = (shape: Shape, argument: number): number => {

@@ -4,20 +4,20 @@ import { Store } from '@ngrx/store';
 import { ButtonDirective } from 'primeng/button';
 import { boatEvents } from '../state/plan.actions.ts';
 import { pathInWords, valueInWords } from '../state/path-in-words.ts';
-import { selectClash, selectPlan } from '../state/plan.selectors.ts';
+import { selectConflict, selectPlan } from '../state/plan.selectors.ts';
 import { selectUnitChoice } from '../state/view.ts';
 import { Wide } from '../shared/wide.ts';
 import { OneOfField } from '../shared/one-of-field.ts';
 
 /** What two windows changed at once, side by side, to choose field by field. */
 @Component({
-  selector: 'gk-clash-panel',
+  selector: 'gk-conflict-panel',
   imports: [ButtonDirective, OneOfField, Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    @if (clash()?.clashes?.length) {
-      <section role="alertdialog" aria-labelledby="clash-title" class="sheet">
-        <h2 id="clash-title">Changed in two places</h2>
+    @if (conflict()?.conflicts?.length) {
+      <section role="alertdialog" aria-labelledby="conflict-title" class="sheet">
+        <h2 id="conflict-title">Changed in two places</h2>
         <p>
           @if (fields().length) {
             Another window changed the same {{ fields().length === 1 ? 'field' : 'fields' }}. Choose what stands;
@@ -60,7 +60,7 @@ import { OneOfField } from '../shared/one-of-field.ts';
             </tbody>
           </table>
         </div>
-        <button type="button" pButton (click)="settle()">Let these stand</button>
+        <button type="button" pButton (click)="settle()">Save these values</button>
       </section>
     }
   `,
@@ -81,13 +81,13 @@ import { OneOfField } from '../shared/one-of-field.ts';
     }
   `,
 })
-export class ClashPanel {
+export class ConflictPanel {
   private readonly store = inject(Store);
   private readonly plan = this.store.selectSignal(selectPlan);
   private readonly units = this.store.selectSignal(selectUnitChoice);
-  protected readonly clash = this.store.selectSignal(selectClash);
+  protected readonly conflict = this.store.selectSignal(selectConflict);
   protected readonly fields = computed(() =>
-    (this.clash()?.clashes ?? []).map(({ path, mine, theirs }) => ({
+    (this.conflict()?.conflicts ?? []).map(({ path, mine, theirs }) => ({
       key: path.join('/'),
       path,
       name: this.named(path),
@@ -112,7 +112,7 @@ export class ClashPanel {
     const mine: Path[] = this.fields()
       .filter(({ key }) => this.mine()[key])
       .map(({ path }) => path);
-    const replaces = this.clash()?.replaces ?? [];
-    this.store.dispatch(boatEvents.clashSettled({ revisionId: crypto.randomUUID(), mine, replaces }));
+    const replaces = this.conflict()?.replaces ?? [];
+    this.store.dispatch(boatEvents.conflictSettled({ revisionId: crypto.randomUUID(), mine, replaces }));
   }
 }

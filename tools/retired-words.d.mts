@@ -1,0 +1,1 @@
+export const retiredWords: { selector: string; message: string }[];
