@@ -66,7 +66,7 @@ describe('what can ground a boat', () => {
       await hands.choose('#unit-depth-a-helm-port', 'ft, steps 0.1');
       await hands.fill('#alarm-shallow-a-helm-port', '4.7 ft');
       await is('alarm-shallow-late:a-helm-port');
-      expect(await said('alarm-shallow-late')).toMatch(/calls at 4\.7.ft/);
+      expect(await said('alarm-shallow-late')).toMatch(/sounds at 4\.7.ft/);
       expect(await said('alarm-shallow-late')).toMatch(/has to be 4\.8.ft/);
       await hands.fill('#alarm-shallow-a-helm-port', '4.8 ft');
       await is('alarm-shallow-late', false);

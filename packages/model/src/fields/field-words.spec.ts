@@ -69,7 +69,7 @@ describe('the words of fields', () => {
     expect(label(['waters', 'any-id', 'name'])).toBe('Water');
     expect(label(['stations', 'helm', 'eyeAboveKeelM'])).toBe('Eye above the keel');
     expect(label(['transducers', 'a', 'beams', 0, 'frequencyHz'])).toBe('Frequency');
-    expect(label(['power', 'circuits', 'c', 'loads', 'l', 'currentA'])).toBe('Draws');
+    expect(label(['power', 'circuits', 'c', 'loads', 'l', 'currentA'])).toBe('Current');
     expect(label(['depthOffsets', 'a', 'takenIn', 'temperatureC'])).toBe('Water was');
     expect([label(['boat', 'nothing']), label(['boat', 'name', 'x']), label(['waters'])]).toEqual([
       undefined,

@@ -22,7 +22,7 @@ import { FileButton } from '../shared/file-button.ts';
       [dismissableMask]="true"
       [style]="{ width: 'min(480px, 96vw)' }"
       [(visible)]="open"
-      (onShow)="begin()"
+      (onShow)="focus()"
     >
       <form (ngSubmit)="make()">
         <label for="new-boat" class="small faint">Name of the boat</label>
@@ -83,23 +83,27 @@ export class AddBoatDialog {
   readonly problem = input<string | null>(null);
   readonly named = output<NewBoat>();
   readonly given = output<readonly File[]>();
-  protected name = '';
+  protected readonly name = signal('');
   protected readonly hullForm = signal<(typeof hullForms)[number]>('planing monohull');
   protected readonly hulls = choicesOf(hullForms);
   protected readonly shown = signal<string | null>(null);
 
   constructor() {
     effect(() => this.shown.set(this.problem()));
+    // Before it is drawn: what is typed while it still opens is not lost.
+    effect(() => {
+      if (!this.open()) return;
+      this.name.set('');
+      this.shown.set(null);
+    });
   }
 
-  protected begin(): void {
-    this.name = '';
-    this.shown.set(null);
+  protected focus(): void {
     document.getElementById('new-boat')?.focus();
   }
 
   protected make(): void {
-    const name = nameSchema.safeParse(this.name.trim());
+    const name = nameSchema.safeParse(this.name().trim());
     if (!name.success) return this.shown.set(`New boat: ${name.error.issues[0]?.message ?? ''}`);
     this.named.emit({ name: name.data, hullForm: this.hullForm() });
   }
