@@ -1,3 +1,4 @@
+import { provideEnvironmentInitializer } from '@angular/core';
 import type { Routes } from '@angular/router';
 import { provideEffects } from '@ngrx/effects';
 import { provideState } from '@ngrx/store';
@@ -5,13 +6,14 @@ import { stageRegister } from './stages/stages.ts';
 import { BoatShell } from './shell/boat-shell.ts';
 import { PlanEffects } from './state/plan.effects.ts';
 import { planFeature } from './state/plan.reducer.ts';
+import { bringStageParts } from './theme/stage-preset.ts';
 
 /** One boat, with what keeps and judges its plan: none of it is needed before a boat is opened. */
 export const boatRoutes: Routes = [
   {
     path: '',
     component: BoatShell,
-    providers: [provideState(planFeature), provideEffects(PlanEffects)],
+    providers: [provideState(planFeature), provideEffects(PlanEffects), provideEnvironmentInitializer(bringStageParts)],
     children: [
       { path: '', pathMatch: 'full', redirectTo: 'brief' },
       ...stageRegister.map(({ stage, title, page }) => ({

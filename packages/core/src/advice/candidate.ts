@@ -39,7 +39,7 @@ const overBarsM = 5;
 const boatLacks = (mounting: Mounting, plan: Plan): string | null => {
   if (mounting === 'bow motor' && !hasBowMotor(plan)) return 'there is no bow motor aboard';
   if (mounting !== 'through-hull') return null;
-  if (plan.boat.propulsion === 'oars') return 'it wants a hole below the waterline of a rowing boat';
+  if (plan.boat.propulsion === 'oars') return 'it needs a hole below the waterline of a rowing boat';
   if (plan.boat.propulsion === 'jet' && plan.working.depthM < overBarsM)
     return 'a jet boat in such shallow water runs over bars that take a face off the hull';
   return null;

@@ -65,7 +65,7 @@ const reachSteps = (beam: BeamMeasures, requirements: Requirements): WorkingStep
     given('TS', beam.targetStrengthDb, 'dB', 'target strength'),
     given('W', requirements.waterM, 'm', 'deepest of this water'),
     given('alpha', 1000 * terms.absorptionDbPerM, 'dB/km', 'absorption'),
-    given('R', requiredSnrDb, 'dB', 'what a single echo requirements'),
+    given('R', requiredSnrDb, 'dB', 'what a single echo needs'),
   );
   return [
     ...target.working,
@@ -134,7 +134,7 @@ export const measureWorking = (
           value: holdsBottomToMps,
           unit: 'm/s',
           expression: null,
-          method: `the bottom's signal over noise, speed raised in steps to the top speed, until it falls under the ${traceSnrDb} dB a steady trace requirements`,
+          method: `the bottom's signal over noise, speed raised in steps to the top speed, until it falls under the ${traceSnrDb} dB a steady trace needs`,
           inputs: [given('d', depthM, 'm', 'depth'), given('top', requirements.topMps, 'm/s', 'top speed')],
           source: 'sonar equation, Urick 1983, ch. 2; own noise and aerated water in round figures of ours',
         },

@@ -1,15 +1,14 @@
 import { DatePipe, TitleCasePipe } from '@angular/common';
-import { ChangeDetectionStrategy, Component, computed, input, model, output, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, input, model, output, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import type { UnitChoice } from '@grey-keel/core/units';
 import { fleetOrders, type FleetEntry, type FleetOrder, type FleetQuery } from '@grey-keel/model';
-import type { MenuItem } from 'primeng/api';
 import { ButtonDirective } from 'primeng/button';
-import { Menu } from 'primeng/menu';
 import { TableModule, type TableLazyLoadEvent } from 'primeng/table';
 import { ChoiceField, type Choice } from '../shared/choice-field.ts';
 import { FigurePipe } from '../shared/figure-pipe.ts';
+import { FleetMenu, type Acting, type BoatAct } from './fleet-menu.ts';
 import { SmallWaterline } from './small-waterline.ts';
 
 interface Column {
@@ -29,7 +28,7 @@ const worstFirst: readonly FleetOrder[] = ['finding', 'changed'];
     DatePipe,
     FigurePipe,
     FormsModule,
-    Menu,
+    FleetMenu,
     RouterLink,
     SmallWaterline,
     TableModule,
@@ -113,7 +112,7 @@ const worstFirst: readonly FleetOrder[] = ['finding', 'changed'];
               text
               aria-haspopup="menu"
               [attr.aria-label]="'Actions for ' + boat.name"
-              (click)="acting.set(boat); menu.toggle($event)"
+              (click)="acting.set({ boat, at: $any($event.currentTarget) })"
             >
               <span aria-hidden="true">...</span>
             </button>
@@ -126,7 +125,9 @@ const worstFirst: readonly FleetOrder[] = ['finding', 'changed'];
         </tr>
       </ng-template>
     </p-table>
-    <p-menu #menu appendTo="body" [popup]="true" [model]="acts()" />
+    @defer (when acting(); prefetch on idle) {
+      <gk-fleet-menu [acting]="acting()" (chosen)="act($event)" />
+    }
   `,
   styleUrl: './fleet-list.css',
 })
@@ -153,16 +154,13 @@ export class FleetList {
     by === null ? [] : [{ value: by, label: words }],
   );
   protected readonly oneDecimal = { decimals: 1 };
-  protected readonly acting = signal<FleetEntry | null>(null);
-  protected readonly acts = computed((): MenuItem[] => {
-    const boat = this.acting();
-    if (!boat) return [];
-    return [
-      { label: 'Duplicate', command: () => this.copied.emit(boat) },
-      { label: 'Export', command: () => this.exported.emit(boat) },
-      { label: 'Delete', command: () => this.removed.emit(boat) },
-    ];
-  });
+  protected readonly acting = signal<Acting | null>(null);
+
+  protected act({ does, boat }: { does: BoatAct; boat: FleetEntry }): void {
+    if (does === 'Duplicate') this.copied.emit(boat);
+    else if (does === 'Export') this.exported.emit(boat);
+    else this.removed.emit(boat);
+  }
 
   protected orderBy(by: FleetOrder): void {
     this.queried.emit({ by, downward: worstFirst.includes(by) });

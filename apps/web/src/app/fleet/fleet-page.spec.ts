@@ -40,6 +40,11 @@ describe('the fleet', () => {
     await new Promise((resolve) => setTimeout(resolve, ms));
     await settle();
   };
+  /** It is loaded when there is something to tell for the first time. */
+  const toast = async (root: HTMLElement): Promise<string> => {
+    for (let i = 0; i < 50 && !root.querySelector('.told'); i++) await later(20);
+    return text(root, '.told');
+  };
   /** What the fleet was asked for last. */
   const asked = (): Record<string, string> => {
     const last: TestRequest | undefined = http()
@@ -51,7 +56,7 @@ describe('the fleet', () => {
   };
   const act = async (root: HTMLElement, boat: string, what: string): Promise<void> => {
     await press(root, `[aria-label="Actions for ${boat}"]`);
-    await later(50);
+    for (let i = 0; i < 50 && !document.querySelector('.p-menu-item'); i++) await later(20);
     const entry = [...document.querySelectorAll<HTMLElement>('.p-menu-item')].find(
       ({ textContent }) => textContent?.trim() === what,
     );
@@ -76,8 +81,7 @@ describe('the fleet', () => {
     await arrived([line('a', 'Alpha')]);
     await act(root, 'Alpha', 'Delete');
     http().expectOne({ method: 'DELETE', url: 'api/boats/a' }).flush(null);
-    await later(50);
-    expect(text(root, '.told')).toContain('Alpha deleted. Undo');
+    expect(await toast(root)).toContain('Alpha deleted. Undo');
     await press(root, '.told button');
     http().expectOne({ method: 'POST', url: 'api/boats/a/recall' });
   });
@@ -93,8 +97,7 @@ describe('the fleet', () => {
     http().expectOne({ method: 'DELETE', url: 'api/boats/a' }).flush(null);
     await later();
     http().expectOne({ method: 'DELETE', url: 'api/boats/b' }).flush(null);
-    await later(50);
-    expect(text(root, '.told')).toContain('2 boats deleted.');
+    expect(await toast(root)).toContain('2 boats deleted.');
     expect(root.querySelector('.chosen')).toBeNull();
   });
 

@@ -123,7 +123,9 @@ const settleMs = 400;
         }
       </section>
     </main>
-    <gk-toast [told]="told()" (undone)="recall()" (closed)="store.dispatch(messageRead)" />
+    @defer (when told(); prefetch on idle) {
+      <gk-toast [told]="told()" (undone)="recall()" (closed)="store.dispatch(messageRead)" />
+    }
     @defer (when adding()) {
       <gk-add-boat-dialog [(open)]="adding" [problem]="addProblem()" (named)="make($event)" (given)="take($event)" />
     }

@@ -1,24 +1,15 @@
 import { definePreset } from '@primeuix/themes';
 import base from '@primeuix/themes/aura/base';
-import accordion from '@primeuix/themes/aura/accordion';
-import autocomplete from '@primeuix/themes/aura/autocomplete';
 import button from '@primeuix/themes/aura/button';
 import checkbox from '@primeuix/themes/aura/checkbox';
 import datatable from '@primeuix/themes/aura/datatable';
 import dialog from '@primeuix/themes/aura/dialog';
-import drawer from '@primeuix/themes/aura/drawer';
 import inputtext from '@primeuix/themes/aura/inputtext';
 import menu from '@primeuix/themes/aura/menu';
 import message from '@primeuix/themes/aura/message';
 import paginator from '@primeuix/themes/aura/paginator';
-import progressbar from '@primeuix/themes/aura/progressbar';
-import radiobutton from '@primeuix/themes/aura/radiobutton';
 import select from '@primeuix/themes/aura/select';
-import selectbutton from '@primeuix/themes/aura/selectbutton';
-import slider from '@primeuix/themes/aura/slider';
-import tabs from '@primeuix/themes/aura/tabs';
 import toast from '@primeuix/themes/aura/toast';
-import togglebutton from '@primeuix/themes/aura/togglebutton';
 import virtualscroller from '@primeuix/themes/aura/virtualscroller';
 
 const outlined = (colour: string) => ({
@@ -57,31 +48,22 @@ const framedToast = (colour: string) => ({
 });
 
 const sheet = { background: 'var(--sheet)', borderColor: 'var(--hull-light)', color: 'var(--ink)' };
-const ring = { width: '3px', style: 'solid', color: 'var(--water)', offset: '1px' };
+export const ring = { width: '3px', style: 'solid', color: 'var(--water)', offset: '1px' };
 
 /** Of the library's preset only what is used: whole, it is a fifth of the first view. */
 const used = {
   ...base,
   components: {
-    accordion,
-    autocomplete,
     button,
     checkbox,
     datatable,
     dialog,
-    drawer,
     inputtext,
     menu,
     message,
     paginator,
-    progressbar,
-    radiobutton,
     select,
-    selectbutton,
-    slider,
-    tabs,
     toast,
-    togglebutton,
     virtualscroller,
   },
 };
@@ -176,73 +158,18 @@ export const preset = definePreset(used, {
         focusRing: ring,
       },
     },
-    radiobutton: { root: { width: '22px', height: '22px', borderColor: 'var(--faint)', focusRing: ring } },
     select: {
       root: { paddingX: '6px', paddingY: '9px', focusRing: ring },
       dropdown: { width: '1.75rem', color: 'var(--faint)' },
       // An entry has the height of a thumb.
       option: { padding: '0.7rem 0.75rem' },
     },
-    togglebutton: {
-      root: { padding: '2px' },
-      content: { padding: '0.5rem 0.75rem', checkedShadow: 'none' },
-      colorScheme: {
-        light: {
-          root: {
-            background: 'var(--sheet)',
-            checkedBackground: 'var(--sheet)',
-            hoverBackground: 'var(--water-wash)',
-            borderColor: 'var(--water)',
-            color: 'var(--water)',
-            hoverColor: 'var(--ink)',
-            checkedColor: 'var(--on-water)',
-            checkedBorderColor: 'var(--water)',
-          },
-          content: { checkedBackground: 'var(--water)' },
-        },
-      },
-    },
-    tabs: {
-      tablist: { background: 'transparent', borderWidth: '0 0 2px 0', borderColor: 'var(--rule)' },
-      tab: {
-        padding: '0.75rem 1rem',
-        borderWidth: '0',
-        margin: '0',
-        color: 'var(--ink)',
-        hoverColor: 'var(--water)',
-        activeColor: 'var(--water)',
-      },
-      activeBar: { height: '3px', bottom: '0' },
-      tabpanel: { background: 'transparent', padding: '10px 0 0' },
-    },
-    slider: {
-      track: { size: '6px' },
-      handle: {
-        width: '22px',
-        height: '22px',
-        borderRadius: '0',
-        background: 'var(--water)',
-        hoverBackground: 'var(--water)',
-        content: { borderRadius: '0', width: '22px', height: '22px', shadow: 'none', hoverBackground: 'var(--water)' },
-        focusRing: ring,
-      },
-      colorScheme: { light: { handle: { content: { background: 'var(--water)' } } } },
-    },
-    autocomplete: { option: { padding: '0.7rem 0.75rem' } },
-    drawer: { header: { padding: '6px 18px' }, title: { fontSize: '1rem' }, content: { padding: '0 18px 18px' } },
     toast: {
       root: { width: 'min(34rem, 92vw)', blur: '0' },
       colorScheme: { light: { info: framedToast('var(--water)'), error: framedToast('var(--stop)') } },
     },
     menu: { item: { padding: '0.8rem 1rem' } },
     paginator: { navButton: { width: '44px', height: '44px', borderRadius: '2px' } },
-    progressbar: { root: { height: '18px' } },
-    // A fold within a sheet: no frame of its own, its words as small as what stands around it.
-    accordion: {
-      panel: { borderWidth: '0' },
-      header: { background: 'transparent', color: 'var(--ink)', padding: '0.8rem 8px' },
-      content: { background: 'transparent', padding: '0 8px 8px' },
-    },
     datatable: {
       headerCell: {
         padding: '0.4rem 0.5rem',

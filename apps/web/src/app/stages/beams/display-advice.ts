@@ -24,7 +24,7 @@ import { openBoat } from '../open-boat.ts';
               <th scope="col">by a module</th>
               <th scope="col">readable digit, of its height</th>
               <th scope="col">presses for {{ ways() }} ways</th>
-              <th scope="col">requirements</th>
+              <th scope="col">needs</th>
             </tr>
           </thead>
           <tbody>

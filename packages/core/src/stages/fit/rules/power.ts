@@ -203,7 +203,7 @@ export const startsOut: Rule<'fit'> = {
           reason: [
             `${load.name} sees `,
             figure(dip.dipV, 'voltage'),
-            ' while the engine is cranked and requirements ',
+            ' while the engine is cranked and needs ',
             figure(load.lowestV ?? 0, 'voltage'),
             ': a battery of its own, or start first. A fuse does not help.',
           ],
@@ -297,7 +297,7 @@ export const evenOut: Rule<'fit'> = {
               ? [
                   `${load.name} sees `,
                   figure(lowestV, 'voltage'),
-                  ' at the lowest of the day and requirements ',
+                  ' at the lowest of the day and needs ',
                   figure(load.lowestV ?? 0, 'voltage'),
                   '.',
                 ]

@@ -74,7 +74,7 @@ export const numberSmall: Rule<'pages'> = {
               figure(answer.heightM, 'digitHeight'),
               ` fills `,
               figure(answer.angleArcmin, 'visualAngle'),
-              `, ${posture}; by ${light} it requirements `,
+              `, ${posture}; by ${light} it needs `,
               figure(answer.wantedArcmin, 'visualAngle'),
               ', that is ',
               figure(answer.wantedHeightM, 'digitHeight'),
