@@ -113,9 +113,9 @@ import { Wide } from '../../shared/wide.ts';
             <span class="derived">assumed</span>:
             {{ floor().in1kHzDb | figure: 'level' : units() : { decimals: 0 } }} of electrical noise in 1 kHz ({{
               floor().because
-            }}); a single echo needs {{ required | figure: 'level' : units() : { decimals: 0 } }} over the noise,
-            a steady trace of the bottom {{ trace | figure: 'level' : units() : { decimals: 0 } }}. A span is what is
-            not known of fish, bottom and noise; the trial measures the noise.
+            }}); a single echo needs {{ required | figure: 'level' : units() : { decimals: 0 } }} over the noise, a
+            steady trace of the bottom {{ trace | figure: 'level' : units() : { decimals: 0 } }}. A span is what is not
+            known of fish, bottom and noise; the trial measures the noise.
           </p>
           @for (one of derived(); track one.name) {
             <p class="small">
