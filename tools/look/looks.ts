@@ -14,6 +14,11 @@ export interface Place {
   readonly tab: number | null;
 }
 
+/** In pairs with everything else: the least there is room for on a desk, on a tablet and in a hand. */
+const screens = ['1280x800', '1024x768', '390x844'] as const;
+/** Every size that is gone through where time does not count. */
+const allScreens = [...screens, '1440x900'] as const;
+
 const boats = ['sable-wren', longNamed] as const;
 
 /** Everything a view has to stand: where one looks, by which light, on which screen, in which units, at whose boat. */
@@ -27,12 +32,14 @@ export const conditions = {
     ),
   ] as readonly Place[],
   theme: ['shop', 'sun', 'night'] as const,
-  size: ['1280x800', '1024x768', '390x844'] as const,
+  size: screens,
   units: ['metric', 'feet', 'fathoms'] as const,
   boat: boats,
 };
 type Conditions = typeof conditions;
-export type Look = { readonly [K in keyof Conditions]: Conditions[K][number] };
+export type Look = {
+  readonly [K in keyof Conditions]: K extends 'size' ? (typeof allScreens)[number] : Conditions[K][number];
+};
 
 /** So many looks that any two conditions meet in one of them. */
 export const pairedLooks = (): readonly Look[] => {
@@ -40,11 +47,11 @@ export const pairedLooks = (): readonly Look[] => {
   return make({ place: [...place], theme: [...theme], size: [...size], units: [...units], boat: [...boat] });
 };
 
-/** Every look there is. */
-export const everyLook = (): readonly Look[] =>
+/** Every look there is, on the sizes asked for. */
+export const everyLook = (sizes: readonly Look['size'][] = allScreens): readonly Look[] =>
   conditions.place.flatMap((place) =>
     conditions.theme.flatMap((theme) =>
-      conditions.size.flatMap((size) =>
+      sizes.flatMap((size) =>
         conditions.units.flatMap((units) => conditions.boat.map((boat) => ({ place, theme, size, units, boat }))),
       ),
     ),

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, effect, inject, input, output, untracked } from '@angular/core';
+import { afterRenderEffect, ChangeDetectionStrategy, Component, inject, input, output, untracked } from '@angular/core';
 import { MessageService } from 'primeng/api';
 import { ButtonDirective } from 'primeng/button';
 import { Toast } from 'primeng/toast';
@@ -48,7 +48,8 @@ export class ToastLine {
   private timer: ReturnType<typeof setTimeout> | undefined;
 
   constructor() {
-    effect((gone) => {
+    // Once it is drawn: before that nothing listens yet, and the first message would be lost.
+    afterRenderEffect((gone) => {
       const told = this.told();
       untracked(() => {
         this.messages.clear();
