@@ -118,7 +118,7 @@ describe('sheets over HTTP', () => {
       for (const part of ['2 Search', 'on the spot, trolling', 'side-scan', 'stop transmitting'])
         expect(cards.join('')).toContain(unspaced(part));
       expect(cards.filter((one) => one.includes('noprogrammablekeys')).length).toBe(1);
-      expect(cards.map((card) => card.includes('calls'))).toEqual([true, false, false]);
+      expect(cards.map((card) => card.includes('alarmsounds'))).toEqual([true, false, false]);
       expect(cards[0]).toContain(unspaced('Its alarm sounds at 1.5 m of water as it shows it and 12.9 V.'));
       expect(cards[0]).toContain(unspaced('Set to fresh water, 1443.5 m/s: right at 32.00 m.'));
     }
