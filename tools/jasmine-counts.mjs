@@ -17,8 +17,10 @@ runner.jasmine.DEFAULT_TIMEOUT_INTERVAL = 60_000;
 
 let passed = 0;
 let failed = 0;
+const took = [];
 runner.addReporter({
-  specDone: ({ status, fullName }) => {
+  specDone: ({ status, fullName, duration }) => {
+    took.push({ fullName, seconds: (duration ?? 0) / 1000 });
     if (status === 'passed') passed += 1;
     else {
       // What is left out is not passed: it would vanish from the count.
@@ -30,5 +32,7 @@ runner.addReporter({
 const { overallStatus } = await runner.execute();
 // What fails outside any spec (a file that does not load, an afterAll) is a failure all the same.
 if (overallStatus !== 'passed' && failed === 0) failed = 1;
+const slowest = took.filter(({ seconds }) => seconds > 10).sort((a, b) => b.seconds - a.seconds);
+for (const { fullName, seconds } of slowest.slice(0, 10)) console.log(`${seconds.toFixed(0)} s: ${fullName}`);
 console.log(`COUNT ${passed} ${failed}`);
 process.exit(failed > 0 ? 1 : 0);

@@ -17,7 +17,7 @@ export const beamsViews: StageViews = {
   stage: 'beams',
   tabs: beamsTabs,
   pictures: [
-    { name: 'beams', theme: 'shop', press: ['.ways button:nth-of-type(4)'] },
+    { name: 'beams', theme: 'shop', press: ['.ways p-togglebutton:nth-of-type(4)'] },
     {
       name: 'fish',
       theme: 'shop',
