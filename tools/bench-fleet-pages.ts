@@ -7,6 +7,7 @@ import sqlite3 from 'sqlite3';
 import { openDatabase } from '../apps/server/src/database/open-database.ts';
 import { BoatStore } from '../apps/server/src/fleet/boat-store.ts';
 import { scratchFolder, serverOn } from '../apps/server/src/testing/test-server.ts';
+import { p95 } from './bench-row.ts';
 
 const count = 10_000;
 /** One boat's line, again under as many names; every third has a stop. */
@@ -74,9 +75,6 @@ const bareServer = async (file: string) => {
     },
   };
 };
-
-const p95 = (values: readonly number[]): number =>
-  [...values].sort((a, b) => a - b)[Math.floor(0.95 * (values.length - 1))] ?? 0;
 
 /** How long a page of ten thousand boats takes, by name, by words, by finding and deep in the list, turn by turn. */
 export const fleetPageTimes = async (): Promise<{ pageP95: number; barePageP95: number }> => {

@@ -4,6 +4,7 @@ import type { AddressInfo } from 'node:net';
 import { join } from 'node:path';
 import sqlite3 from 'sqlite3';
 import { scratchFolder } from '../apps/server/src/testing/test-server.ts';
+import { p95 } from './bench-row.ts';
 
 export interface FleetTimes {
   readonly fleetP95: number;
@@ -16,9 +17,6 @@ export interface FleetTimes {
   /** Of two hundred requests at once, until the last is answered. */
   readonly crowdMs: number;
 }
-
-const p95 = (values: readonly number[]): number =>
-  [...values].sort((a, b) => a - b)[Math.floor(0.95 * (values.length - 1))] ?? 0;
 
 const timed = async (times: number, work: (i: number) => Promise<unknown>): Promise<number[]> => {
   const took: number[] = [];

@@ -11,6 +11,10 @@ const rounds = 7;
 export const median = (values: readonly number[]): number =>
   [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? 0;
 
+/** What nineteen of twenty stay within. */
+export const p95 = (values: readonly number[]): number =>
+  [...values].sort((a, b) => a - b)[Math.floor(0.95 * (values.length - 1))] ?? 0;
+
 /** Measures the thing and its baseline turn by turn, so that both see the same machine. */
 export const row = async (
   name: string,
