@@ -32,6 +32,9 @@ export const soughtText = (text: string): string => text.normalize('NFKD').repla
 /** The same, so that "Hull 2" comes before "Hull 10". */
 const inOrder = (text: string): string => soughtText(text).replace(/\d+/g, (digits) => digits.padStart(12, '0'));
 
+/** Those that are done come after all that are not. */
+export const allDone = stageNames.length + 1;
+
 /** What the fleet's table holds of a line besides the line itself. */
 export const fleetColumnsOf = (entry: FleetEntry) => ({
   entry: JSON.stringify(entry),
@@ -41,6 +44,5 @@ export const fleetColumnsOf = (entry: FleetEntry) => ({
   water_order: inOrder(entry.water),
   stops: entry.stops,
   checks: entry.checks,
-  // Those that are done come after all that are not.
-  next_stage: entry.next ? stageNumber(entry.next.stage) : stageNames.length + 1,
+  next_stage: entry.next ? stageNumber(entry.next.stage) : allDone,
 });

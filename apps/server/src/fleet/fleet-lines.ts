@@ -1,6 +1,5 @@
 import {
   fleetEntrySchema,
-  stageNames,
   type FleetEntry,
   type FleetOrder,
   type FleetQuery,
@@ -11,20 +10,19 @@ import { col, fn, Op, where, type Order, type WhereOptions } from 'sequelize';
 import * as z from 'zod';
 import type { Database } from '../database/open-database.ts';
 import type { BoatRow } from '../database/tables.ts';
-import { fleetColumnsOf, fleetEntryOf, fleetEntryVersion, soughtText } from './fleet-entry.ts';
+import { allDone, fleetColumnsOf, fleetEntryOf, fleetEntryVersion, soughtText } from './fleet-entry.ts';
 
 /** How long after the last edit the fleet's lines are made anew. */
 const judgeAfterMs = 1500;
 /** So many lines are made anew before an answer; more are made after it, one at a time. */
 const judgedAtOnce = 20;
 
-const done = stageNames.length + 1;
 const shown: Readonly<Record<FleetShow, WhereOptions<BoatRow>>> = {
   all: {},
   'with a stop': { stops: { [Op.gt]: 0 } },
   'with findings': { [Op.or]: [{ stops: { [Op.gt]: 0 } }, { checks: { [Op.gt]: 0 } }] },
-  'not finished': { next_stage: { [Op.lt]: done } },
-  finished: { next_stage: done },
+  'not finished': { next_stage: { [Op.lt]: allDone } },
+  finished: { next_stage: allDone },
 };
 const ordered: Readonly<Record<FleetOrder, readonly string[]>> = {
   name: ['name_order', 'id'],

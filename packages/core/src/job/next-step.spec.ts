@@ -1,5 +1,4 @@
 import { emptyPlan } from '@grey-keel/model';
-import { calibrateCases } from '../stages/calibrate/testing/cases.ts';
 import { aPlan } from '../testing/sample-plan.ts';
 import { findings } from './findings.ts';
 import { nextStep } from './next-step.ts';
@@ -16,17 +15,24 @@ describe('nextStep', () => {
   });
 
   it('names what clears a stop before anything that stage waits for', () => {
-    const plan = calibrateCases['offset-wrong-sign']?.speaks ?? aPlan();
-    const found = findings(plan).filter(({ stage }) => stage === 'calibrate');
-    const first = stageStates(plan, found).find(({ state }) => state !== 'fresh')?.stage;
-    const next = nextStep(plan, found);
-    expect(next?.stage).toBe(first);
-    if (first === 'calibrate') expect(next?.what).toBe('Enter the measured offset');
+    const plan = emptyPlan('New');
+    const [found] = findings(plan);
+    if (!found) throw new Error('Something is to be said of an empty plan.');
+    const stop = { ...found, stage: 'brief' as const, severity: 'stop' as const };
+    expect(nextStep(plan, [stop])).toEqual({ stage: stop.fix.stage, what: stop.fix.label });
+    // A check does not come before what is waited for.
+    expect(nextStep(plan, [{ ...stop, severity: 'check' }])?.what).toBe(builtStages[0]?.waitsFor(plan)[0]?.what ?? '');
   });
 
-  it('is nothing where every stage is done', () => {
+  it('is of the first stage that is not done, and says where what it waits for is done', () => {
     const plan = aPlan();
-    const done = stageStates(plan, []).every(({ state }) => state === 'fresh');
-    expect(nextStep(plan, []) === null).toBe(done);
+    const first = stageStates(plan, []).find(({ state }) => state !== 'fresh');
+    const [wait] = builtStages.find(({ stage }) => stage === first?.stage)?.waitsFor(plan) ?? [];
+    expect(wait).toBeDefined();
+    const next = nextStep(plan, []);
+    expect(next?.stage).toBe(wait?.stage ?? first?.stage ?? 'brief');
+    expect(wait?.what.startsWith(next?.what ?? '?')).toBeTrue();
+    // Where it is done is said by the stage, not twice.
+    expect(next?.what).not.toMatch(/, on [A-Z]/);
   });
 });

@@ -1,16 +1,16 @@
-import { ChangeDetectionStrategy, Component, effect, input, model, output, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, effect, input, linkedSignal, model, output, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { hullForms, nameSchema, type NewBoat } from '@grey-keel/model';
-import { ButtonDirective } from 'primeng/button';
 import { Dialog } from 'primeng/dialog';
 import { InputText } from 'primeng/inputtext';
 import { ChoiceField, choicesOf } from '../shared/choice-field.ts';
 import { FileButton } from '../shared/file-button.ts';
+import { PressButton } from '../shared/press-button.ts';
 
 /** A new boat by its name and hull, or from a bundle. */
 @Component({
   selector: 'gk-add-boat-dialog',
-  imports: [ButtonDirective, ChoiceField, Dialog, FileButton, FormsModule, InputText],
+  imports: [ChoiceField, Dialog, FileButton, FormsModule, InputText, PressButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p-dialog
@@ -86,10 +86,9 @@ export class AddBoatDialog {
   protected readonly name = signal('');
   protected readonly hullForm = signal<(typeof hullForms)[number]>('planing monohull');
   protected readonly hulls = choicesOf(hullForms);
-  protected readonly shown = signal<string | null>(null);
+  protected readonly shown = linkedSignal(() => this.problem());
 
   constructor() {
-    effect(() => this.shown.set(this.problem()));
     // Before it is drawn: what is typed while it still opens is not lost.
     effect(() => {
       if (!this.open()) return;

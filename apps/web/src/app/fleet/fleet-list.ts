@@ -4,12 +4,12 @@ import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import type { UnitChoice } from '@grey-keel/core/units';
 import { fleetOrders, type FleetEntry, type FleetOrder, type FleetQuery } from '@grey-keel/model';
-import { ButtonDirective } from 'primeng/button';
 import { TableModule, type TableLazyLoadEvent } from 'primeng/table';
 import { ChoiceField, type Choice } from '../shared/choice-field.ts';
 import { FigurePipe } from '../shared/figure-pipe.ts';
 import { FleetMenu, type Acting, type BoatAct } from './fleet-menu.ts';
 import { SmallWaterline } from './small-waterline.ts';
+import { PressButton } from '../shared/press-button.ts';
 
 interface Column {
   readonly words: string;
@@ -23,12 +23,12 @@ const worstFirst: readonly FleetOrder[] = ['finding', 'changed'];
 @Component({
   selector: 'gk-fleet-list',
   imports: [
-    ButtonDirective,
     ChoiceField,
     DatePipe,
     FigurePipe,
-    FormsModule,
     FleetMenu,
+    FormsModule,
+    PressButton,
     RouterLink,
     SmallWaterline,
     TableModule,
@@ -103,8 +103,12 @@ const worstFirst: readonly FleetOrder[] = ['finding', 'changed'];
               <span class="faint">all done</span>
             }
           </td>
-          <td class="water small" [title]="boat.water">{{ boat.water || 'not described' }}</td>
-          <td class="changed small mono">{{ boat.keptAt | date: 'yyyy-MM-dd' }} {{ boat.keptAt | date: 'HH:mm' }}</td>
+          <td class="water small">
+            <span class="brief" [title]="boat.water">{{ boat.water || 'not described' }}</span>
+          </td>
+          <td class="changed small mono">
+            <span>{{ boat.keptAt | date: 'yyyy-MM-dd' }}</span> <span>{{ boat.keptAt | date: 'HH:mm' }}</span>
+          </td>
           <td class="acts">
             <button
               type="button"

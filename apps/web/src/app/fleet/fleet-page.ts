@@ -2,7 +2,6 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { fleetShows, type FleetEntry, type FleetQuery, type NewBoat } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
-import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
 import { debounceTime, filter, merge } from 'rxjs';
 import { ChoiceField, choicesOf } from '../shared/choice-field.ts';
@@ -16,6 +15,7 @@ import { AddBoatDialog } from './add-boat-dialog.ts';
 import { BackupsDialog } from './backups-dialog.ts';
 import { FleetList } from './fleet-list.ts';
 import { readBundles } from './read-bundles.ts';
+import { PressButton } from '../shared/press-button.ts';
 
 /** How long it is waited for a change that follows at once, ms. */
 const settleMs = 400;
@@ -23,7 +23,7 @@ const settleMs = 400;
 /** All the boats of the shop, each with its own small waterline. */
 @Component({
   selector: 'gk-fleet-page',
-  imports: [AddBoatDialog, BackupsDialog, ButtonDirective, ChoiceField, FileButton, FleetList, InputText, ToastLine],
+  imports: [AddBoatDialog, BackupsDialog, ChoiceField, FileButton, FleetList, InputText, PressButton, ToastLine],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <header>
@@ -38,7 +38,7 @@ const settleMs = 400;
         <div class="row top">
           <h2 id="fleet-title">Fleet</h2>
           <span class="row">
-            <button type="button" pButton id="add-boat" (click)="adding.set(true)">Add a boat</button>
+            <button type="button" pButton id="add-boat" (click)="addingChanged(true)">Add a boat</button>
             <gk-file-button
               label="Import bundles"
               fieldId="bundle-file"
@@ -66,6 +66,7 @@ const settleMs = 400;
                     pInputText
                     id="fleet-search"
                     type="search"
+                    maxlength="200"
                     autocomplete="off"
                     [value]="query().search"
                     (input)="ask({ search: $any($event.target).value })"
@@ -127,7 +128,13 @@ const settleMs = 400;
       <gk-toast [told]="told()" (undone)="recall()" (closed)="store.dispatch(messageRead)" />
     }
     @defer (when adding()) {
-      <gk-add-boat-dialog [(open)]="adding" [problem]="addProblem()" (named)="make($event)" (given)="take($event)" />
+      <gk-add-boat-dialog
+        [open]="adding()"
+        (openChange)="addingChanged($event)"
+        [problem]="addProblem()"
+        (named)="make($event)"
+        (given)="take($event)"
+      />
     }
     @defer (when backupsOpen()) {
       <gk-backups-dialog [(open)]="backupsOpen" (restored)="store.dispatch(restored)" />
@@ -226,6 +233,12 @@ export class FleetPage {
     merge(news.told, news.linked.pipe(filter((up) => up)))
       .pipe(debounceTime(settleMs), takeUntilDestroyed())
       .subscribe(() => this.load());
+  }
+
+  /** What was wrong with a new boat goes with the dialog. */
+  protected addingChanged(open: boolean): void {
+    this.adding.set(open);
+    this.store.dispatch(this.messageRead);
   }
 
   protected load(): void {

@@ -21,6 +21,9 @@ export interface Choice<T extends string = string> {
 export const choicesOf = <T extends string>(values: readonly T[]): Choice<T>[] =>
   values.map((value) => ({ value, label: value }));
 
+const sameChoices = (a: readonly Choice[], b: readonly Choice[]): boolean =>
+  a.length === b.length && a.every(({ value, label }, i) => value === b[i]?.value && label === b[i].label);
+
 /** From so many entries on a list can be searched by typing into a field of its own. */
 const manyChoices = 12;
 
@@ -40,8 +43,8 @@ const manyChoices = 12;
       optionValue="value"
       [inputId]="fieldId()"
       [ariaLabelledBy]="'label-' + fieldId()"
-      [options]="$any(choices())"
-      [filter]="choices().length > ${manyChoices}"
+      [options]="$any(options())"
+      [filter]="options().length > ${manyChoices}"
       [title]="words()"
       [ngModel]="shown()"
       [ngModelOptions]="{ standalone: true }"
@@ -73,6 +76,8 @@ export class ChoiceField<T extends string> {
   readonly value = input.required<T | ''>();
   readonly choices = input.required<readonly Choice<T>[]>();
   readonly changed = output<T>();
+  /** The same list again is no other list: it would be drawn anew at every step of a drag. */
+  protected readonly options = computed(() => this.choices(), { equal: sameChoices });
   protected readonly shown = linkedSignal(() => this.value());
   private readonly injector = inject(Injector);
   protected readonly words = computed(() => this.choices().find(({ value }) => value === this.value())?.label ?? '');

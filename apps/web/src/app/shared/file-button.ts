@@ -1,10 +1,10 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
-import { ButtonDirective } from 'primeng/button';
+import { PressButton } from './press-button.ts';
 
 /** Asks for files of the device. They are read here and sent by whoever asked. */
 @Component({
   selector: 'gk-file-button',
-  imports: [ButtonDirective],
+  imports: [PressButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <label pButton severity="secondary" [for]="fieldId()">

@@ -1,16 +1,16 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import type { ToDo } from '@grey-keel/core';
 import { Store } from '@ngrx/store';
-import { ButtonDirective } from 'primeng/button';
 import { selectBoatId } from '../state/plan.selectors.ts';
 import { GoTo } from './go-to.ts';
+import { PressButton } from './press-button.ts';
 
 const atFirst = 3;
 
 /** What a stage still waits for, each a way to where it is done; nothing at all once it is whole. */
 @Component({
   selector: 'gk-to-do-list',
-  imports: [ButtonDirective],
+  imports: [PressButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (items().length) {

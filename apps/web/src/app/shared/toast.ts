@@ -1,7 +1,7 @@
 import { afterRenderEffect, ChangeDetectionStrategy, Component, inject, input, output, untracked } from '@angular/core';
 import { MessageService } from 'primeng/api';
-import { ButtonDirective } from 'primeng/button';
 import { Toast } from 'primeng/toast';
+import { PressButton } from './press-button.ts';
 
 /** What has been done or refused, and whether it can be undone. */
 export interface Told {
@@ -19,7 +19,7 @@ const staysMs = 10_000;
  */
 @Component({
   selector: 'gk-toast',
-  imports: [ButtonDirective, Toast],
+  imports: [PressButton, Toast],
   providers: [MessageService],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `

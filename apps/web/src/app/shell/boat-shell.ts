@@ -14,7 +14,6 @@ import { toSignal } from '@angular/core/rxjs-interop';
 import { NavigationEnd, Router, RouterLink, RouterOutlet } from '@angular/router';
 import { stageSchema } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
-import { ButtonDirective } from 'primeng/button';
 import { Message } from 'primeng/message';
 import { filter, map, startWith } from 'rxjs';
 import { stageRegister } from '../stages/stages.ts';
@@ -31,6 +30,7 @@ import { Ladder } from './ladder.ts';
 import { Shortcuts } from './shortcuts.ts';
 import { WorkingPanel } from './working-panel.ts';
 import { PlanPlace } from '../shared/plan-place.ts';
+import { PressButton } from '../shared/press-button.ts';
 
 const typing = (target: EventTarget | null): target is HTMLElement =>
   target instanceof HTMLElement && target.closest('input, textarea, [role="combobox"], [role="listbox"]') !== null;
@@ -39,7 +39,6 @@ const typing = (target: EventTarget | null): target is HTMLElement =>
 @Component({
   selector: 'gk-boat-shell',
   imports: [
-    ButtonDirective,
     ConflictPanel,
     FindingsColumn,
     FindPanel,
@@ -47,6 +46,7 @@ const typing = (target: EventTarget | null): target is HTMLElement =>
     Ladder,
     Message,
     PlanPlace,
+    PressButton,
     RouterLink,
     RouterOutlet,
     Shortcuts,

@@ -1,18 +1,18 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal } from '@angular/core';
 import type { Path } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
-import { ButtonDirective } from 'primeng/button';
 import { boatEvents } from '../state/plan.actions.ts';
 import { pathInWords, valueInWords } from '../state/path-in-words.ts';
 import { selectConflict, selectPlan } from '../state/plan.selectors.ts';
 import { selectUnitChoice } from '../state/view.ts';
 import { Wide } from '../shared/wide.ts';
 import { OneOfField } from '../shared/one-of-field.ts';
+import { PressButton } from '../shared/press-button.ts';
 
 /** What two windows changed at once, side by side, to choose field by field. */
 @Component({
   selector: 'gk-conflict-panel',
-  imports: [ButtonDirective, OneOfField, Wide],
+  imports: [OneOfField, PressButton, Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (conflict()?.conflicts?.length) {

@@ -1,17 +1,17 @@
 import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
 import type { Finding } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
-import { ButtonDirective } from 'primeng/button';
 import { SentencePipe } from '../shared/figure-pipe.ts';
 import { GoTo } from '../shared/go-to.ts';
 import { ComputedNumber } from '../shared/computed-number.ts';
 import { OpenPlan } from '../state/open-plan.ts';
 import { selectUnitChoice } from '../state/view.ts';
+import { PressButton } from '../shared/press-button.ts';
 
 /** One finding, the same everywhere: shape, colour and word, the reason with its number, the fix. */
 @Component({
   selector: 'gk-finding',
-  imports: [ButtonDirective, ComputedNumber, SentencePipe],
+  imports: [ComputedNumber, PressButton, SentencePipe],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let it = finding();

@@ -1,10 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import type { Finding, Severity, Stage } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
-import { ButtonDirective } from 'primeng/button';
 import { selectFindings } from '../state/plan.selectors.ts';
 import { selectFindingsOpen, viewEvents } from '../state/view.ts';
 import { FindingItem } from './finding-item.ts';
+import { PressButton } from '../shared/press-button.ts';
 
 const counted = (found: readonly Finding[]): string => {
   const of = (severity: Severity): number => found.filter((finding) => finding.severity === severity).length;
@@ -17,7 +17,7 @@ const counted = (found: readonly Finding[]): string => {
 /** What the program has to say: this stage first, then the rest of the boat. */
 @Component({
   selector: 'gk-findings-column',
-  imports: [ButtonDirective, FindingItem],
+  imports: [FindingItem, PressButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <aside aria-label="Findings" [class.shut]="!open()">

@@ -1,19 +1,18 @@
 import { ChangeDetectionStrategy, Component, computed, inject, output } from '@angular/core';
-import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { workingWater } from '@grey-keel/core';
-import { waysOfWorking, type Plan } from '@grey-keel/model';
+import type { Plan } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
-import { ButtonDirective } from 'primeng/button';
 import { RefreshIcon } from 'primeng/icons/refresh';
 import { SearchIcon } from 'primeng/icons/search';
 import { UndoIcon } from 'primeng/icons/undo';
-import { SelectButton } from 'primeng/selectbutton';
 import { FigurePipe } from '../shared/figure-pipe.ts';
 import { OpenPlan } from '../state/open-plan.ts';
 import { selectPlan, selectRedo, selectUndo } from '../state/plan.selectors.ts';
-import { selectTheme, selectUnitChoice, selectUnitSet, selectWay, viewEvents } from '../state/view.ts';
+import { selectTheme, selectUnitChoice, selectUnitSet, viewEvents } from '../state/view.ts';
+import { WayChoice } from './way-choice.ts';
 import { KeptState } from './kept-state.ts';
+import { PressButton } from '../shared/press-button.ts';
 
 const waterOf = (plan: Plan): string => {
   const water = workingWater(plan);
@@ -23,17 +22,7 @@ const waterOf = (plan: Plan): string => {
 /** The boat, the way of working looked at, units, undo and redo, and whether everything is kept. */
 @Component({
   selector: 'gk-head-strip',
-  imports: [
-    ButtonDirective,
-    FigurePipe,
-    FormsModule,
-    KeptState,
-    RefreshIcon,
-    RouterLink,
-    SearchIcon,
-    SelectButton,
-    UndoIcon,
-  ],
+  imports: [FigurePipe, KeptState, PressButton, RefreshIcon, RouterLink, SearchIcon, WayChoice, UndoIcon],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <header>
@@ -45,14 +34,7 @@ const waterOf = (plan: Plan): string => {
             {{ it.boat.lengthM | figure: 'length' : units() : { decimals: 1 } }} {{ it.boat.hullForm }} · {{ water() }}
           </span>
         </div>
-        <p-selectbutton
-          class="ways"
-          aria-label="Way of working looked at"
-          [autofocus]="false"
-          [options]="$any(ways())"
-          [ngModel]="way()"
-          (onChange)="store.dispatch(events.wayChosen({ way: $event.value }))"
-        />
+        <gk-way-choice class="ways" />
         <div class="tools">
           <button type="button" pButton text (click)="find.emit()" aria-label="Find anything (/)">
             <svg data-p-icon="search" aria-hidden="true"></svg>
@@ -172,8 +154,6 @@ export class HeadStrip {
   protected readonly units = this.store.selectSignal(selectUnitChoice);
   protected readonly unitSet = this.store.selectSignal(selectUnitSet);
   protected readonly theme = this.store.selectSignal(selectTheme);
-  protected readonly way = this.store.selectSignal(selectWay);
-  protected readonly ways = computed(() => waysOfWorking.filter((one) => this.plan()?.ways[one]));
   protected readonly water = computed(() => {
     const plan = this.plan();
     return plan ? waterOf(plan) : '';

@@ -1,15 +1,15 @@
 import { NgComponentOutlet } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, input, signal } from '@angular/core';
-import { ButtonDirective } from 'primeng/button';
 import { openBoat } from '../../stages/open-boat.ts';
 import { ComputedNumber } from '../computed-number.ts';
 import { SentencePipe } from '../figure-pipe.ts';
 import type { DrillRow, Turn } from './drill-row.ts';
+import { PressButton } from '../press-button.ts';
 
 /** Short exercises on the boat that is open, one a kind: asked from a seed, scored by the stages' own calculations. */
 @Component({
   selector: 'gk-drill-frame',
-  imports: [ButtonDirective, ComputedNumber, NgComponentOutlet, SentencePipe],
+  imports: [ComputedNumber, NgComponentOutlet, PressButton, SentencePipe],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet" aria-labelledby="drill-title">

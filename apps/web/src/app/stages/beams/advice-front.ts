@@ -13,8 +13,8 @@ import { FigurePipe } from '../../shared/figure-pipe.ts';
     <section class="sheet" aria-labelledby="front-title">
       <h2 id="front-title">Signal against footprint</h2>
       <p class="small faint">
-        Over what the fish requirements, at {{ ranking().requirements.waterM | figure: 'depth' : units() : rounded }}.
-        Filled: none beats it in both. The score is not the only way to look at it.
+        Over what the fish needs, at {{ ranking().requirements.waterM | figure: 'depth' : units() : rounded }}. Filled:
+        none beats it in both. The score is not the only way to look at it.
       </p>
       <gk-chart [label]="frontWords()" [height]="250" [options]="front()" />
     </section>

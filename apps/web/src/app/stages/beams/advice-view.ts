@@ -19,7 +19,6 @@ import {
 } from '@grey-keel/core';
 import { beamSchools, criteria, type BeamSchool, type CatalogueEntry, type Criterion } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
-import { ButtonDirective } from 'primeng/button';
 import { choicesOf } from '../../shared/choice-field.ts';
 import { catalogueFeature, catalogueViewEvents } from '../../state/catalogue.ts';
 import { SlideField } from '../../shared/slide-field.ts';
@@ -32,6 +31,7 @@ import { CriterionPipe, criterionWords } from './criterion-words.ts';
 import { ImagingAdvice } from './imaging-advice.ts';
 import { RankedPlaces } from './ranked-places.ts';
 import { ChoiceButtons } from '../../shared/choice-buttons.ts';
+import { PressButton } from '../../shared/press-button.ts';
 
 /** So many entries are ranked between two frames; more go to a worker. */
 const mostAtOnce = 100;
@@ -41,11 +41,11 @@ const mostAtOnce = 100;
   selector: 'gk-advice-view',
   imports: [
     AdviceFront,
-    ButtonDirective,
     ChoiceButtons,
     CriterionPipe,
     DisplayAdvice,
     ImagingAdvice,
+    PressButton,
     RankedPlaces,
     SlideField,
   ],

@@ -2,10 +2,10 @@ import { ChangeDetectionStrategy, Component, computed, inject, output } from '@a
 import { derivedFigures } from '@grey-keel/core';
 import type { CatalogueEntry, Element, TransducerEntry } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
-import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
 import { TableModule } from 'primeng/table';
 import { catalogueFeature, catalogueViewEvents } from '../../state/catalogue.ts';
+import { PressButton } from '../../shared/press-button.ts';
 
 export interface CatalogueTransducer {
   readonly entry: CatalogueEntry;
@@ -21,7 +21,7 @@ const derivedOf = (element: Element): string => {
 /** What can be fitted, to choose from. */
 @Component({
   selector: 'gk-catalogue-table',
-  imports: [ButtonDirective, InputText, TableModule],
+  imports: [InputText, PressButton, TableModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @switch (status()) {

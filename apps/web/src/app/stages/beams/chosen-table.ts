@@ -1,16 +1,16 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { lostToAbsorption, sectionAt, workingWater } from '@grey-keel/core';
-import { ButtonDirective } from 'primeng/button';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
 import { openBoat } from '../open-boat.ts';
 import { seriesVariable } from '../../shared/series.ts';
 import { Wide } from '../../shared/wide.ts';
+import { PressButton } from '../../shared/press-button.ts';
 
 /** The transducers that are chosen, with the cone, footprint and absorption of each. */
 @Component({
   selector: 'gk-chosen-table',
-  imports: [ButtonDirective, ComputedNumber, FigurePipe, Wide],
+  imports: [ComputedNumber, FigurePipe, PressButton, Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet" aria-labelledby="chosen-title">

@@ -2,7 +2,6 @@ import { proxy } from 'comlink';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { csvColumns, csvTemplate, guessColumns, type CsvCatalogue, type CsvKey } from '@grey-keel/core';
 import { Store } from '@ngrx/store';
-import { ButtonDirective } from 'primeng/button';
 import { ProgressBar } from 'primeng/progressbar';
 import { FileButton } from '../../shared/file-button.ts';
 import { problemOf } from '../../api/problem.ts';
@@ -13,13 +12,14 @@ import { catalogueFeature } from '../../state/catalogue.ts';
 import type { CatalogueCsv, CsvPreview } from '../../workers/catalogue-csv.worker.ts';
 import { inBackground } from '../../workers/background.ts';
 import { ChoiceField } from '../../shared/choice-field.ts';
+import { PressButton } from '../../shared/press-button.ts';
 
 const mostFaults = 60;
 
 /** Gear of the shop's own from a CSV file: columns are matched, bad cells named, and nothing is kept until confirmed. */
 @Component({
   selector: 'gk-csv-import',
-  imports: [ButtonDirective, ChoiceField, FileButton, ProgressBar, Wide],
+  imports: [ChoiceField, FileButton, PressButton, ProgressBar, Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="row">

@@ -7,7 +7,6 @@ import {
   type PlacedFish,
   placedFishSchema,
 } from '@grey-keel/model';
-import { ButtonDirective } from 'primeng/button';
 import * as z from 'zod';
 import { choicesOf } from '../../shared/choice-field.ts';
 import { ComputedNumber } from '../../shared/computed-number.ts';
@@ -17,6 +16,7 @@ import { QuantityField } from '../../shared/quantity-field.ts';
 import { openBoat } from '../open-boat.ts';
 import { forwardPicture, height, left, top, width } from './forward-picture.ts';
 import { ChoiceButtons } from '../../shared/choice-buttons.ts';
+import { PressButton } from '../../shared/press-button.ts';
 
 export interface FishMovedAhead {
   readonly id: string;
@@ -27,7 +27,7 @@ export interface FishMovedAhead {
 /** The boat from starboard with what looks ahead of it, as it is set: its fan, its blind disc, and the fish in it. */
 @Component({
   selector: 'gk-forward-section',
-  imports: [ButtonDirective, ChoiceButtons, ComputedNumber, FigurePipe, Movable, QuantityField],
+  imports: [ChoiceButtons, ComputedNumber, FigurePipe, Movable, PressButton, QuantityField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (drawing(); as it) {

@@ -2,18 +2,18 @@ import { ChangeDetectionStrategy, Component, computed, inject, output, signal } 
 import { imagingWorking, rankImaging, type ImagingKind } from '@grey-keel/core';
 import type { CatalogueEntry } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
-import { ButtonDirective } from 'primeng/button';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
 import { Wide } from '../../shared/wide.ts';
 import { catalogueFeature } from '../../state/catalogue.ts';
 import { openBoat } from '../open-boat.ts';
 import { CriterionPipe } from './criterion-words.ts';
+import { PressButton } from '../../shared/press-button.ts';
 
 /** Which imaging units, kind by kind: those first that the boat's ways of working look at. */
 @Component({
   selector: 'gk-imaging-advice',
-  imports: [ButtonDirective, ComputedNumber, CriterionPipe, FigurePipe, Wide],
+  imports: [ComputedNumber, CriterionPipe, FigurePipe, PressButton, Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2 id="imaging-advice-title">Imaging and looking ahead</h2>

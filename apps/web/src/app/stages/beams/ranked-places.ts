@@ -1,16 +1,16 @@
 import { ChangeDetectionStrategy, Component, input, model, output } from '@angular/core';
 import { measureWorking, type Place, type Ranking, type UnitChoice } from '@grey-keel/core';
 import type { Criterion, WorkingStep } from '@grey-keel/model';
-import { ButtonDirective } from 'primeng/button';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
 import { Wide } from '../../shared/wide.ts';
 import { CriterionPipe } from './criterion-words.ts';
+import { PressButton } from '../../shared/press-button.ts';
 
 /** The ranked, best first; the open one with what it is weighed by and what it gives up. */
 @Component({
   selector: 'gk-ranked-places',
-  imports: [ButtonDirective, ComputedNumber, CriterionPipe, FigurePipe, Wide],
+  imports: [ComputedNumber, CriterionPipe, FigurePipe, PressButton, Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let it = ranking();

@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, linkedSignal } from '@angular/core';
 import { sounderLimits, sceneAt, thermoclineError, type FishSeen } from '@grey-keel/core';
 import { sceneSchema, type PlacedFish, type Scene } from '@grey-keel/model';
-import { ButtonDirective } from 'primeng/button';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
 import { QuantityField } from '../../shared/quantity-field.ts';
@@ -13,6 +12,7 @@ import { FansTable } from './fans-table.ts';
 import { fishInWords } from './fish-in-words.ts';
 import { FishSection, type FishMoved } from './fish-section.ts';
 import { ForwardSection, type FishMovedAhead } from './forward-section.ts';
+import { PressButton } from '../../shared/press-button.ts';
 
 const stateWords: Record<FishSeen['state'], string> = {
   seen: 'seen',
@@ -23,7 +23,7 @@ const stateWords: Record<FishSeen['state'], string> = {
 /** Fish put into the section over a sloping bottom: which beam shows each, how strong, and at what depth. */
 @Component({
   selector: 'gk-scene-view',
-  imports: [ButtonDirective, ComputedNumber, FansTable, FigurePipe, FishSection, ForwardSection, QuantityField, Wide],
+  imports: [ComputedNumber, FansTable, FigurePipe, FishSection, ForwardSection, PressButton, QuantityField, Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (tabled(); as it) {

@@ -21,13 +21,13 @@ import {
   type TransducerEntry,
 } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
-import { ButtonDirective } from 'primeng/button';
 import { ChoiceField, choicesOf, type Choice } from '../../shared/choice-field.ts';
 import { QuantityField } from '../../shared/quantity-field.ts';
 import { TextField } from '../../shared/text-field.ts';
 import { selectUnitChoice } from '../../state/view.ts';
 import type { CatalogueTransducer } from './catalogue-table.ts';
 import { TickField } from '../../shared/tick-field.ts';
+import { PressButton } from '../../shared/press-button.ts';
 
 export interface FromSheet {
   readonly element: Element;
@@ -46,7 +46,7 @@ const isFan = (kind: SonarKind): boolean => kind !== 'sounder' && kind !== 'sect
 /** A transducer by hand from its data sheet, put in anew or changed in the shop's catalogue. The level of the cone is asked for: sheets quote -3 and -10 dB alike. */
 @Component({
   selector: 'gk-sheet-form',
-  imports: [ButtonDirective, ChoiceField, QuantityField, TextField, TickField],
+  imports: [ChoiceField, PressButton, QuantityField, TextField, TickField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <form class="fields" (submit)="add($event)" aria-label="Transducer from a data sheet">

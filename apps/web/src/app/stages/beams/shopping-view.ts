@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { formatFigure, shoppingOf, type ScorePart } from '@grey-keel/core';
 import { Store } from '@ngrx/store';
-import { ButtonDirective } from 'primeng/button';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
 import { catalogueFeature, catalogueViewEvents } from '../../state/catalogue.ts';
 import { openBoat } from '../open-boat.ts';
@@ -9,11 +8,12 @@ import { Printing } from '../printing.ts';
 import { seriesVariable } from '../../shared/series.ts';
 import { Wide } from '../../shared/wide.ts';
 import { CriterionPipe } from './criterion-words.ts';
+import { PressButton } from '../../shared/press-button.ts';
 
 /** What to buy and why: the chosen gear, what it gives together, and what it was compared with. */
 @Component({
   selector: 'gk-shopping-view',
-  imports: [ButtonDirective, CriterionPipe, FigurePipe, Wide],
+  imports: [CriterionPipe, FigurePipe, PressButton, Wide],
   providers: [Printing],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `

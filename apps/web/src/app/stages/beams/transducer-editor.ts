@@ -11,7 +11,6 @@ import {
   type Way,
 } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
-import { ButtonDirective } from 'primeng/button';
 import { ChoiceField, choicesOf, type Choice } from '../../shared/choice-field.ts';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { QuantityField } from '../../shared/quantity-field.ts';
@@ -21,6 +20,7 @@ import { selectPlan } from '../../state/plan.selectors.ts';
 import { TickField } from '../../shared/tick-field.ts';
 import { PlanPlace } from '../../shared/plan-place.ts';
 import { OneOfField } from '../../shared/one-of-field.ts';
+import { PressButton } from '../../shared/press-button.ts';
 
 const usualLevels: readonly Choice[] = [
   { value: '-3', label: '-3 dB (half power)' },
@@ -31,7 +31,7 @@ const usualLevels: readonly Choice[] = [
 /** One transducer of the boat: what it is, where its face lies, when it transmits. */
 @Component({
   selector: 'gk-transducer-editor',
-  imports: [ButtonDirective, ChoiceField, ComputedNumber, OneOfField, PlanPlace, QuantityField, TextField, TickField],
+  imports: [ChoiceField, ComputedNumber, OneOfField, PlanPlace, PressButton, QuantityField, TextField, TickField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let it = transducer();

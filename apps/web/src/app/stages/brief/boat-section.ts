@@ -1,17 +1,17 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
 import { inOrder } from '@grey-keel/core';
 import { boatSchema, loadingSchema, type Boat, type Loading } from '@grey-keel/model';
-import { ButtonDirective } from 'primeng/button';
 import { newId } from '../../state/open-plan.ts';
 import { focusField } from './focus-field.ts';
 import { openBoat } from '../open-boat.ts';
 import { PlanFields } from '../../shared/plan-fields.ts';
 import { PlanPlace } from '../../shared/plan-place.ts';
+import { PressButton } from '../../shared/press-button.ts';
 
 /** What the boat is, and how deep it floats when it is loaded. */
 @Component({
   selector: 'gk-boat-section',
-  imports: [ButtonDirective, PlanFields, PlanPlace],
+  imports: [PlanFields, PlanPlace, PressButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let it = plan();

@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
 import { inOrder } from '@grey-keel/core';
 import { bottoms, soughtSchema, type Sought } from '@grey-keel/model';
-import { ButtonDirective } from 'primeng/button';
 import { ChoiceField, choicesOf } from '../../shared/choice-field.ts';
 import { QuantityField } from '../../shared/quantity-field.ts';
 import { TextField } from '../../shared/text-field.ts';
@@ -9,11 +8,12 @@ import { newId } from '../../state/open-plan.ts';
 import { focusField } from './focus-field.ts';
 import { openBoat } from '../open-boat.ts';
 import { PlanPlace } from '../../shared/plan-place.ts';
+import { PressButton } from '../../shared/press-button.ts';
 
 /** The fish or things that are sought, and where they stand. */
 @Component({
   selector: 'gk-sought-section',
-  imports: [ButtonDirective, ChoiceField, PlanPlace, QuantityField, TextField],
+  imports: [ChoiceField, PlanPlace, PressButton, QuantityField, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet" aria-labelledby="sought-title">

@@ -1,13 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
 import { inOrder } from '@grey-keel/core';
 import { waterSchema, type Water } from '@grey-keel/model';
-import { ButtonDirective } from 'primeng/button';
 import { newId } from '../../state/open-plan.ts';
 import { focusField } from './focus-field.ts';
 import { openBoat } from '../open-boat.ts';
 import { PlanFields } from '../../shared/plan-fields.ts';
 import { PlanPlace } from '../../shared/plan-place.ts';
 import { OneOfField } from '../../shared/one-of-field.ts';
+import { PressButton } from '../../shared/press-button.ts';
 
 /** What a new water starts from, by kind: only the salt is known beforehand. */
 const saltOf: Record<Water['kind'], number> = { fresh: 0, brackish: 10, salt: 35 };
@@ -15,7 +15,7 @@ const saltOf: Record<Water['kind'], number> = { fresh: 0, brackish: 10, salt: 35
 /** The waters the boat works in: their salt, temperatures and depths. */
 @Component({
   selector: 'gk-waters-section',
-  imports: [ButtonDirective, OneOfField, PlanFields, PlanPlace],
+  imports: [OneOfField, PlanFields, PlanPlace, PressButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let it = plan();

@@ -1,18 +1,18 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
 import { inOrder } from '@grey-keel/core';
 import { stationSchema, waysOfWorking, type Station, type Way } from '@grey-keel/model';
-import { ButtonDirective } from 'primeng/button';
 import { TickField } from '../../shared/tick-field.ts';
 import { newId } from '../../state/open-plan.ts';
 import { focusField } from './focus-field.ts';
 import { openBoat } from '../open-boat.ts';
 import { PlanFields } from '../../shared/plan-fields.ts';
 import { PlanPlace } from '../../shared/plan-place.ts';
+import { PressButton } from '../../shared/press-button.ts';
 
 /** How the boat is worked, and where it is worked from. */
 @Component({
   selector: 'gk-ways-and-stations',
-  imports: [ButtonDirective, PlanFields, PlanPlace, TickField],
+  imports: [PlanFields, PlanPlace, PressButton, TickField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let it = plan();

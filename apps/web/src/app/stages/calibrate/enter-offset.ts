@@ -1,10 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
 import { type DepthOffsetAnswer, entryDoubts, measuredOffset, offsetAtGrounding } from '@grey-keel/core';
 import { enteredOffsetSchema } from '@grey-keel/model';
-import { ButtonDirective } from 'primeng/button';
 import { FigurePipe, SentencePipe } from '../../shared/figure-pipe.ts';
 import { TextField } from '../../shared/text-field.ts';
 import { openBoat } from '../open-boat.ts';
+import { PressButton } from '../../shared/press-button.ts';
 
 /** What is entered, and why where something speaks against it. */
 export interface Entering {
@@ -15,7 +15,7 @@ export interface Entering {
 /** The step from a worked-out offset to one that is in the display: what speaks against it, and why it is entered anyway. */
 @Component({
   selector: 'gk-enter-offset',
-  imports: [ButtonDirective, FigurePipe, SentencePipe, TextField],
+  imports: [FigurePipe, PressButton, SentencePipe, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (holdsM(); as holds) {

@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, signal } from '@angular/core';
 import { conditionsOfFirstReading, removesFrom } from '@grey-keel/core';
 import { depthPairSchema, type DepthPair } from '@grey-keel/model';
-import { ButtonDirective } from 'primeng/button';
 import { TimesIcon } from 'primeng/icons/times';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
@@ -11,13 +10,14 @@ import { newId } from '../../state/open-plan.ts';
 import { openBoat } from '../open-boat.ts';
 import type { ReadingRow } from './reading-rows.ts';
 import { ReadingConditions } from './reading-conditions.ts';
+import { PressButton } from '../../shared/press-button.ts';
 
 const blank: DepthPair = { leadLineM: null, displayedM: null, leftOut: false };
 
 /** The lead-line readings of one transducer, with a line for the next, and what they were taken in. */
 @Component({
   selector: 'gk-offset-readings',
-  imports: [ButtonDirective, ComputedNumber, FigurePipe, QuantityField, ReadingConditions, TimesIcon, Wide],
+  imports: [ComputedNumber, FigurePipe, PressButton, QuantityField, ReadingConditions, TimesIcon, Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet" aria-labelledby="readings-title">
@@ -143,8 +143,9 @@ const blank: DepthPair = { leadLineM: null, displayedM: null, leftOut: false };
       color: var(--check);
       font-weight: 700;
     }
+    /* Beside each other, or below each other where the figures are long. */
     .acts {
-      white-space: nowrap;
+      white-space: normal;
     }
   `,
 })

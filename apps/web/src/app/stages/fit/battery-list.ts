@@ -1,13 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
 import { inOrder } from '@grey-keel/core';
 import { batterySchema, chemistries, type Battery } from '@grey-keel/model';
-import { ButtonDirective } from 'primeng/button';
 import { ChoiceField, choicesOf } from '../../shared/choice-field.ts';
 import { PlanFields } from '../../shared/plan-fields.ts';
 import { TextField } from '../../shared/text-field.ts';
 import { newId } from '../../state/open-plan.ts';
 import { openBoat } from '../open-boat.ts';
 import { PlanPlace } from '../../shared/plan-place.ts';
+import { PressButton } from '../../shared/press-button.ts';
 
 const usualBattery: Battery = {
   name: 'Battery',
@@ -23,7 +23,7 @@ const usualBattery: Battery = {
 /** The batteries of the boat, each with what its day is calculated from. */
 @Component({
   selector: 'gk-battery-list',
-  imports: [ButtonDirective, ChoiceField, PlanFields, PlanPlace, TextField],
+  imports: [ChoiceField, PlanFields, PlanPlace, PressButton, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet" aria-labelledby="batteries-title">

@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
 import { circuitStanding, inOrder } from '@grey-keel/core';
 import { type Circuit, circuitSchema, conductors, gauges, insulationRatingsC, type Load } from '@grey-keel/model';
-import { ButtonDirective } from 'primeng/button';
 import { ChoiceField, choicesOf } from '../../shared/choice-field.ts';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
@@ -11,11 +10,12 @@ import { newId } from '../../state/open-plan.ts';
 import { openBoat } from '../open-boat.ts';
 import { PlanPlace } from '../../shared/plan-place.ts';
 import { LoadFields, usualLoad } from './load-fields.ts';
+import { PressButton } from '../../shared/press-button.ts';
 
 /** The circuits of the boat: wire, fuse, what they lose, and what hangs on them. */
 @Component({
   selector: 'gk-circuit-list',
-  imports: [ButtonDirective, ChoiceField, ComputedNumber, FigurePipe, LoadFields, PlanPlace, QuantityField, TextField],
+  imports: [ChoiceField, ComputedNumber, FigurePipe, LoadFields, PlanPlace, PressButton, QuantityField, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet" aria-labelledby="circuits-title">

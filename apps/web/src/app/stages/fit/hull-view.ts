@@ -9,7 +9,6 @@ import {
   placeRules,
 } from '@grey-keel/core';
 import { boatSchema, type Boat, type Target } from '@grey-keel/model';
-import { ButtonDirective } from 'primeng/button';
 import { FigurePipe, SentencePipe } from '../../shared/figure-pipe.ts';
 import { TurnByTurn } from '../../shared/turn-by-turn.ts';
 import { openBoat } from '../open-boat.ts';
@@ -19,11 +18,12 @@ import { PlanFields } from '../../shared/plan-fields.ts';
 import { ThingForm } from './thing-form.ts';
 import { ThingsList } from './things-list.ts';
 import { PlanPlace } from '../../shared/plan-place.ts';
+import { PressButton } from '../../shared/press-button.ts';
 
 /** The hull with everything on it, what its places break, and what is known of the thing that is looked at. */
 @Component({
   selector: 'gk-hull-view',
-  imports: [ButtonDirective, FigurePipe, HullDrawing, PlanFields, PlanPlace, SentencePipe, ThingForm, ThingsList],
+  imports: [FigurePipe, HullDrawing, PlanFields, PlanPlace, PressButton, SentencePipe, ThingForm, ThingsList],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet" aria-labelledby="hull-title">

@@ -1,19 +1,19 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { devicesOf } from '@grey-keel/core';
 import { type Load, loadSchema, waysOfWorking, type Way } from '@grey-keel/model';
-import { ButtonDirective } from 'primeng/button';
 import { ChoiceField } from '../../shared/choice-field.ts';
 import { PlanFields } from '../../shared/plan-fields.ts';
 import { TextField } from '../../shared/text-field.ts';
 import { TickField } from '../../shared/tick-field.ts';
 import { openBoat } from '../open-boat.ts';
+import { PressButton } from '../../shared/press-button.ts';
 
 export const usualLoad: Load = { name: 'Display', currentA: 3, lowestV: 10, highestV: 17, runsIn: {} };
 
 /** One load of a circuit: what it is, what it draws and bears, and when it runs. */
 @Component({
   selector: 'gk-load-fields',
-  imports: [ButtonDirective, ChoiceField, PlanFields, TextField, TickField],
+  imports: [ChoiceField, PlanFields, PressButton, TextField, TickField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="load" role="group" [attr.aria-label]="load().name + ' on ' + circuitName()">

@@ -19,7 +19,6 @@ import {
   type Socket,
 } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
-import { ButtonDirective } from 'primeng/button';
 import { ChoiceField } from '../../shared/choice-field.ts';
 import { QuantityField } from '../../shared/quantity-field.ts';
 import { TextField } from '../../shared/text-field.ts';
@@ -31,16 +30,17 @@ import { SocketList } from './socket-list.ts';
 import { TickField } from '../../shared/tick-field.ts';
 import { PlanFields } from '../../shared/plan-fields.ts';
 import { Fold } from '../../shared/fold.ts';
+import { PressButton } from '../../shared/press-button.ts';
 
 /** The wiring of sonars and sensors: the diagram, and the lists it is made from. */
 @Component({
   selector: 'gk-network-view',
   imports: [
-    ButtonDirective,
     ChoiceField,
     Fold,
     NetworkDiagram,
     PlanFields,
+    PressButton,
     QuantityField,
     SocketList,
     TextField,

@@ -1,15 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { wiringSheets, type SheetTable } from '@grey-keel/core';
-import { ButtonDirective } from 'primeng/button';
 import { fileNameOf, saveFile } from '../../shared/save-file.ts';
 import { Wide } from '../../shared/wide.ts';
 import { openBoat } from '../open-boat.ts';
 import { Printing } from '../printing.ts';
+import { PressButton } from '../../shared/press-button.ts';
 
 /** What an installer takes along: circuits, cables and parts, sources; on the screen, as PDF and as CSV. */
 @Component({
   selector: 'gk-sheets-view',
-  imports: [ButtonDirective, Wide],
+  imports: [PressButton, Wide],
   providers: [Printing],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `

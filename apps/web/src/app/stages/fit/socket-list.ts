@@ -1,15 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { socketOf } from '@grey-keel/core';
 import { mostSockets, socketSchema, sonarKinds, type NamedSocket, type Socket } from '@grey-keel/model';
-import { ButtonDirective } from 'primeng/button';
 import { ChoiceField, choicesOf } from '../../shared/choice-field.ts';
 import { TextField } from '../../shared/text-field.ts';
 import { TickField } from '../../shared/tick-field.ts';
+import { PressButton } from '../../shared/press-button.ts';
 
 /** The sockets of a device, one a line: the plug each takes, the sonars it drives, and how many at once. */
 @Component({
   selector: 'gk-socket-list',
-  imports: [ButtonDirective, ChoiceField, TextField, TickField],
+  imports: [ChoiceField, PressButton, TextField, TickField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @for (socket of list(); track $index; let i = $index) {

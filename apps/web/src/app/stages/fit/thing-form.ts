@@ -14,7 +14,6 @@ import {
   transducerSchema,
   type WaySet,
 } from '@grey-keel/model';
-import { ButtonDirective } from 'primeng/button';
 import { ChoiceField, choicesOf } from '../../shared/choice-field.ts';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
@@ -24,11 +23,12 @@ import { QuantityField } from '../../shared/quantity-field.ts';
 import { TextField } from '../../shared/text-field.ts';
 import { openBoat } from '../open-boat.ts';
 import { type FittedThing, placing } from './fitted-things.ts';
+import { PressButton } from '../../shared/press-button.ts';
 
 /** What is known of one thing on the boat, typed: where it is, what it is, when it is down. */
 @Component({
   selector: 'gk-thing-form',
-  imports: [ButtonDirective, ChoiceField, ComputedNumber, FigurePipe, LoweredIn, PlanPlace, QuantityField, TextField],
+  imports: [ChoiceField, ComputedNumber, FigurePipe, LoweredIn, PlanPlace, PressButton, QuantityField, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (thing(); as it) {

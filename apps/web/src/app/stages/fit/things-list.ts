@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, input, output, signal } from '@angular/core';
 import { usualPropellers } from '@grey-keel/core';
 import { type EquipmentKind, equipmentKinds } from '@grey-keel/model';
-import { ButtonDirective } from 'primeng/button';
 import { ChoiceField, choicesOf } from '../../shared/choice-field.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
 import { PlanPlace } from '../../shared/plan-place.ts';
@@ -9,6 +8,7 @@ import { Wide } from '../../shared/wide.ts';
 import { newId } from '../../state/open-plan.ts';
 import { openBoat } from '../open-boat.ts';
 import type { FittedThing } from './fitted-things.ts';
+import { PressButton } from '../../shared/press-button.ts';
 
 /** Where a new piece of equipment usually stands, as shares of length and beam, and above the keel. */
 const usual: Readonly<Record<EquipmentKind, readonly [along: number, across: number, aboveKeelM: number]>> = {
@@ -28,7 +28,7 @@ const usual: Readonly<Record<EquipmentKind, readonly [along: number, across: num
 /** Everything that has a place, in the order of its number in the drawing, and the next thing that is put aboard. */
 @Component({
   selector: 'gk-things-list',
-  imports: [ButtonDirective, ChoiceField, FigurePipe, PlanPlace, Wide],
+  imports: [ChoiceField, FigurePipe, PlanPlace, PressButton, Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet" aria-labelledby="things-title">

@@ -1,18 +1,18 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
 import { interferenceIn, interferesDb, inOrder, quietPlan } from '@grey-keel/core';
 import { waysOfWorking, type Way } from '@grey-keel/model';
-import { ButtonDirective } from 'primeng/button';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
 import { openBoat } from '../open-boat.ts';
 import { seriesVariable } from '../../shared/series.ts';
 import { TickField } from '../../shared/tick-field.ts';
 import { Wide } from '../../shared/wide.ts';
+import { PressButton } from '../../shared/press-button.ts';
 
 /** Who transmits in which way of working, who is heard by whom, and the least that would quiet them. */
 @Component({
   selector: 'gk-transmit-view',
-  imports: [ButtonDirective, ComputedNumber, FigurePipe, TickField, Wide],
+  imports: [ComputedNumber, FigurePipe, PressButton, TickField, Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet" aria-labelledby="who-title">

@@ -10,7 +10,6 @@ import {
   sectionAt,
 } from '@grey-keel/core';
 import { Store } from '@ngrx/store';
-import { ButtonDirective } from 'primeng/button';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe, SentencePipe } from '../../shared/figure-pipe.ts';
 import { newId } from '../../state/open-plan.ts';
@@ -25,16 +24,17 @@ import { PlanPlace } from '../../shared/plan-place.ts';
 import { Wide } from '../../shared/wide.ts';
 import type { Choice } from '../../shared/choice-field.ts';
 import { ChoiceButtons } from '../../shared/choice-buttons.ts';
+import { PressButton } from '../../shared/press-button.ts';
 
 @Component({
   selector: 'gk-handover-page',
   imports: [
-    ButtonDirective,
     CardSection,
     ChoiceButtons,
     ComputedNumber,
     FigurePipe,
     PlanPlace,
+    PressButton,
     RouterLink,
     SentencePipe,
     StationCard,

@@ -2,9 +2,9 @@ import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { bindProposal, fittedStations, keySchools, proposeKeys, type KeySchool } from '@grey-keel/core';
 import type { FittedDisplay } from '@grey-keel/model';
-import { ButtonDirective } from 'primeng/button';
 import { openBoat } from '../open-boat.ts';
 import { KeyList } from '../../shared/key-list.ts';
+import { PressButton } from '../../shared/press-button.ts';
 
 const schoolWords: Readonly<Record<KeySchool, string>> = {
   'frequent short': 'Quick for what is done often; a long press guards what is done seldom.',
@@ -13,7 +13,7 @@ const schoolWords: Readonly<Record<KeySchool, string>> = {
 
 @Component({
   selector: 'gk-keys-page',
-  imports: [ButtonDirective, KeyList, RouterLink],
+  imports: [KeyList, PressButton, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @for (one of fitted(); track one.id) {

@@ -1,9 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import type { DisplayEntry, FittedDisplay, NamedSocket } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
-import { ButtonDirective } from 'primeng/button';
 import { ChoiceField } from '../../shared/choice-field.ts';
 import { catalogueFeature, catalogueViewEvents } from '../../state/catalogue.ts';
+import { PressButton } from '../../shared/press-button.ts';
 
 /** A display as its catalogue entry has it, and the sockets it comes with. */
 export interface ChosenDisplay {
@@ -20,7 +20,7 @@ const fitted = (item: DisplayEntry, entryId: string, version: number): ChosenDis
 /** Which display stands at a station, from the shop's catalogue. */
 @Component({
   selector: 'gk-display-picker',
-  imports: [ButtonDirective, ChoiceField],
+  imports: [ChoiceField, PressButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (status() === 'failed') {

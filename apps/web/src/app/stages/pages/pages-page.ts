@@ -39,7 +39,6 @@ import {
   type View,
   type Way,
 } from '@grey-keel/model';
-import { ButtonDirective } from 'primeng/button';
 import { ChoiceField, choicesOf } from '../../shared/choice-field.ts';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
@@ -56,11 +55,11 @@ import { ScreenEditor, type Chosen } from './screen-editor.ts';
 import { SuggestionList } from './suggestion-list.ts';
 import { PlanPlace } from '../../shared/plan-place.ts';
 import { TickField } from '../../shared/tick-field.ts';
+import { PressButton } from '../../shared/press-button.ts';
 
 @Component({
   selector: 'gk-pages-page',
   imports: [
-    ButtonDirective,
     ChoiceField,
     ComputedNumber,
     DisplayPicker,
@@ -69,6 +68,7 @@ import { TickField } from '../../shared/tick-field.ts';
     LayoutGives,
     PageMatrix,
     PlanPlace,
+    PressButton,
     QuantityField,
     ScreenEditor,
     SuggestionList,

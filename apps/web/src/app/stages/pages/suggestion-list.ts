@@ -1,14 +1,14 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
 import type { SuggestedLayout } from '@grey-keel/core';
 import type { FittedDisplay, Layout } from '@grey-keel/model';
-import { ButtonDirective } from 'primeng/button';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { PageDrawing } from '../../shared/page-drawing.ts';
+import { PressButton } from '../../shared/press-button.ts';
 
 /** Layouts for a way of working, best first, each with what it gives the view it is made for. */
 @Component({
   selector: 'gk-suggestion-list',
-  imports: [ButtonDirective, ComputedNumber, PageDrawing],
+  imports: [ComputedNumber, PageDrawing, PressButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ol>

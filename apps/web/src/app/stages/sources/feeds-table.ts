@@ -1,15 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
 import { bestFeeds, feedChoices, inOrder, poorRank } from '@grey-keel/core';
 import { fedQuantities, type FedQuantity } from '@grey-keel/model';
-import { ButtonDirective } from 'primeng/button';
 import { ChoiceField } from '../../shared/choice-field.ts';
 import { Wide } from '../../shared/wide.ts';
 import { openBoat } from '../open-boat.ts';
+import { PressButton } from '../../shared/press-button.ts';
 
 /** Which source feeds each number at each station, with a second for when it fails. */
 @Component({
   selector: 'gk-feeds-table',
-  imports: [ButtonDirective, ChoiceField, Wide],
+  imports: [ChoiceField, PressButton, Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (stations().length) {

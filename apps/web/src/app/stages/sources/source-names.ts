@@ -1,16 +1,16 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
 import { sourceSchema, temperatureSensors, type Source } from '@grey-keel/model';
-import { ButtonDirective } from 'primeng/button';
 import { ChoiceField, choicesOf } from '../../shared/choice-field.ts';
 import { QuantityField } from '../../shared/quantity-field.ts';
 import { TextField } from '../../shared/text-field.ts';
 import { openBoat } from '../open-boat.ts';
 import { namedSources } from './named-sources.ts';
+import { PressButton } from '../../shared/press-button.ts';
 
 /** Tags, types and names of everything a display can list. */
 @Component({
   selector: 'gk-source-names',
-  imports: [ButtonDirective, ChoiceField, QuantityField, TextField],
+  imports: [ChoiceField, PressButton, QuantityField, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @for (it of sources(); track it.id) {

@@ -1,14 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, linkedSignal, signal } from '@angular/core';
 import { changesWith, inOrder, whatTravels } from '@grey-keel/core';
-import { ButtonDirective } from 'primeng/button';
 import { ChoiceField, choicesOf } from '../../shared/choice-field.ts';
 import { Wide } from '../../shared/wide.ts';
 import { openBoat } from '../open-boat.ts';
+import { PressButton } from '../../shared/press-button.ts';
 
 /** What a change at one station changes at the others: as a table, and by turning a knob. */
 @Component({
   selector: 'gk-travel-view',
-  imports: [ButtonDirective, ChoiceField, Wide],
+  imports: [ChoiceField, PressButton, Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2 id="travels-title">5 What travels, and what stays</h2>
