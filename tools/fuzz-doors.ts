@@ -125,6 +125,14 @@ export const fuzz = async (address: string, counts: FuzzCounts, seed: number): P
   const names = [...calculations.keys()];
   const reading: (() => Promise<unknown>)[] = [
     () => send('GET', `/api/boats/${token()}`),
+    () => {
+      const asked = new URLSearchParams(
+        ['search', 'show', 'by', 'downward', 'first', 'count', token()].flatMap((name) =>
+          random() < 0.6 ? [[name, pick([token(), '-1', '1e9', 'true', 'name', 'done'])]] : [],
+        ),
+      );
+      return send('GET', `/api/boats?${asked.toString()}`);
+    },
     () => send('GET', `/api/boats/${token()}/revisions?since=${token()}`),
     () => send('GET', `/api/boats/${pick(boats)}/revisions/${token()}`),
     () => send('GET', `/api/boats/${token()}/bundle`),

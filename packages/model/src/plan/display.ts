@@ -11,6 +11,8 @@ export const screenSchema = z.strictObject({
   /** Programmable keys, each with so many ways of pressing it. */
   keys: z.number().int().min(0).max(40).register(fieldWords, { label: 'Shortcut keys', quantity: 'count' }),
   pressesPerKey: z.number().int().min(1).max(3).register(fieldWords, { label: 'Presses a key', quantity: 'count' }),
+  /** Which side of the glass they are on; left out where it is not known. */
+  keysAt: z.enum(['below', 'beside']).optional(),
   /** Whether a key opens a page whatever its place, or whatever page stands at a place of the list. */
   keysBindTo: z.enum(['page', 'place']),
   panesPerPage: z.number().int().min(1).max(12).register(fieldWords, { label: 'Panes a page', quantity: 'count' }),

@@ -21,11 +21,11 @@ import { PressButton } from './press-button.ts';
   styles: `
     label {
       position: relative;
-      overflow: hidden;
     }
     input {
       position: absolute;
       inset: 0;
+      width: 100%;
       min-height: var(--touch);
       opacity: 0;
       cursor: pointer;

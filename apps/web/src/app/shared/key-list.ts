@@ -3,8 +3,7 @@ import { actionInWords, bindingsAt, pagesAt, slotsOf } from '@grey-keel/core';
 import { keyActionSchema, marks, plainActions, type KeyAction, type Plan } from '@grey-keel/model';
 import { OpenPlan } from '../state/open-plan.ts';
 import { ChoiceField } from './choice-field.ts';
-
-const roman = ['', 'I', 'II', 'III', 'IV', 'V', 'VI', 'VII', 'VIII', 'IX', 'X', 'XI', 'XII'];
+import { keyCap } from './key-cap.ts';
 
 /** An action as the entry of a list names it, and back. */
 const codeOf = (action: KeyAction): string =>
@@ -65,7 +64,7 @@ const codeOf = (action: KeyAction): string =>
     .key > div {
       position: relative;
       display: grid;
-      grid-template-columns: 40px minmax(0, 1fr);
+      grid-template-columns: 36px minmax(0, 1fr);
       align-items: center;
     }
     .press {
@@ -107,7 +106,7 @@ export class KeyList {
     const known = new Set(this.choices().map(({ code }) => code));
     return Array.from({ length: display.keys }, (_, i) => ({
       number: i + 1,
-      cap: roman[i + 1] ?? String(i + 1),
+      cap: keyCap(i + 1),
       slots: slotsOf(display)
         .filter(({ key }) => key === i + 1)
         .map(({ slot, press }) => {

@@ -11,6 +11,7 @@ import { ButtonDirective, ButtonStyle } from 'primeng/button';
   providers: [ButtonStyle, { provide: PARENT_INSTANCE, useExisting: PressButton }],
 })
 export class PressButton extends ButtonDirective {
+  /* eslint-disable @angular-eslint/no-empty-lifecycle-method */
   override ngDoCheck(): void {
     // Nothing is passed through.
   }

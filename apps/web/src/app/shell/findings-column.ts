@@ -75,6 +75,9 @@ const counted = (found: readonly Finding[]): string => {
       gap: 8px;
       flex-wrap: wrap;
     }
+    header button {
+      margin-left: auto;
+    }
     .quiet {
       padding: 8px 0;
     }

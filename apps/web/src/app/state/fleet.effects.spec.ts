@@ -18,6 +18,7 @@ describe('the fleet', () => {
   let lists: Subject<FleetPage>[];
   let alike: FleetEntry[];
   let refusing: boolean;
+  let refused: string;
   let navigate: jasmine.Spy;
   let store: Store;
   const state = () => store.selectSignal(fleetFeature.selectFleetState)();
@@ -35,12 +36,14 @@ describe('the fleet', () => {
     lists = [];
     alike = [];
     refusing = false;
+    refused = '';
     navigate = jasmine.createSpy('navigate').and.resolveTo(true);
     const door =
       <T>(what: string, answer: T) =>
       (...given: unknown[]): Observable<T> => {
-        if (refusing) return throwError(() => new RequestFailed({ status: 422, detail: 'It is full.', body: null }));
-        done.push([what, ...given].join(' '));
+        if (refusing || given[0] === refused)
+          return throwError(() => new RequestFailed({ status: 422, detail: 'It is full.', body: null }));
+        done.push([what, ...given.map((one) => (typeof one === 'string' ? one : JSON.stringify(one)))].join(' '));
         return of(answer);
       };
     const imported: ImportedBundle = { ...opened(), id: 'new', beside: [{ id: 'x', name: 'Puck' }] };
@@ -86,7 +89,7 @@ describe('the fleet', () => {
   it('opens a boat that was added, and one that was copied, whose name stays within its length', () => {
     store.dispatch(fleetPageEvents.boatNamed({ id: 'n', boat: { name: 'New' }, meant: false }));
     store.dispatch(fleetPageEvents.copyWanted({ id: 'c', boat: boat('a', 'A'.repeat(79)) }));
-    expect(done).toEqual(['make n [object Object]', `copy a c ${'A'.repeat(79)},`]);
+    expect(done).toEqual(['make n {"name":"New"}', `copy a c ${'A'.repeat(79)},`]);
     expect(navigate.calls.allArgs()).toEqual([[['boats', 'n', 'brief']], [['boats', 'c', 'brief']]]);
   });
 
@@ -101,6 +104,16 @@ describe('the fleet', () => {
     expect([done, lists.length]).toEqual([['remove a', 'recall a'], 3]);
     store.dispatch(fleetPageEvents.messageRead());
     expect(state().message).toBeNull();
+  });
+
+  it('says how far it came where one of several boats cannot be deleted, and offers those that were', () => {
+    const [alpha, beta, gamma] = [boat('a', 'Alpha'), boat('b', 'Beta'), boat('c', 'Gamma')];
+    store.dispatch(fleetPageEvents.opened());
+    arrive(alpha, beta, gamma);
+    refused = 'b';
+    store.dispatch(fleetPageEvents.boatsDeleted({ boats: [alpha, beta, gamma] }));
+    expect([done, names()]).toEqual([['remove a'], ['Beta', 'Gamma']]);
+    expect(state().message).toEqual({ text: 'Alpha deleted, the rest not: It is full.', bad: true, removed: [alpha] });
   });
 
   it('says what a bundle brought: beside which entries, and whether a boat of that name was there', () => {

@@ -8,8 +8,10 @@ import {
   catchError,
   concat,
   concatMap,
+  defaultIfEmpty,
+  defer,
   exhaustMap,
-  from,
+  ignoreElements,
   map,
   of,
   switchMap,
@@ -117,10 +119,7 @@ export class FleetEffects {
     this.events.pipe(
       ofType(fleetPageEvents.boatsDeleted),
       concatMap(({ boats }) =>
-        this.done(
-          this.each(boats, ({ id }) => this.api.remove(id)),
-          () => fleetServerEvents.boatsDeleted({ boats }),
-        ),
+        this.asFarAsItGoes(boats, ({ id }) => this.api.remove(id)).pipe(map(fleetServerEvents.boatsDeleted)),
       ),
     ),
   );
@@ -129,10 +128,7 @@ export class FleetEffects {
     this.events.pipe(
       ofType(fleetPageEvents.boatsWantedBack),
       concatMap(({ boats }) =>
-        this.done(
-          this.each(boats, ({ id }) => this.api.recall(id)),
-          () => fleetServerEvents.boatsBack({ boats }),
-        ),
+        this.asFarAsItGoes(boats, ({ id }) => this.api.recall(id)).pipe(map(fleetServerEvents.boatsBack)),
       ),
     ),
   );
@@ -162,7 +158,8 @@ export class FleetEffects {
       ofType(fleetPageEvents.bundlesWanted),
       concatMap(({ boats }) =>
         this.done(
-          this.each(boats, ({ id }) => this.api.bundle(id)).pipe(
+          concat(...boats.map(({ id }) => this.api.bundle(id))).pipe(
+            toArray(),
             concatMap((files) => saveBundles(boats.map(({ name }, i) => ({ name, file: files[i] ?? new Blob() })))),
           ),
           () => fleetServerEvents.bundlesExported({ boats }),
@@ -176,9 +173,22 @@ export class FleetEffects {
     return this.api.fleet({ search: name, count: 200 }).pipe(map(({ boats }) => boats.filter(isCalled(name))));
   }
 
-  /** One after another, so that a failure leaves none of those after it half done. */
-  private each<T>(boats: readonly FleetEntry[], work: (boat: FleetEntry) => Observable<T>): Observable<T[]> {
-    return concat(...boats.map((boat) => from(work(boat)))).pipe(toArray());
+  /** One after another up to the first that fails: which were done, and why it stopped. */
+  private asFarAsItGoes(
+    boats: readonly FleetEntry[],
+    work: (boat: FleetEntry) => Observable<unknown>,
+  ): Observable<{ boats: readonly FleetEntry[]; failed: string | null }> {
+    return defer(() => {
+      const done: FleetEntry[] = [];
+      return concat(
+        ...boats.map((boat) => defer(() => work(boat)).pipe(tap({ complete: () => done.push(boat) }))),
+      ).pipe(
+        ignoreElements(),
+        catchError((error: unknown) => of(problemOf(error).detail)),
+        defaultIfEmpty(null),
+        map((failed) => ({ boats: done, failed })),
+      );
+    });
   }
 
   private done<T>(work: Observable<T>, tell: (answer: T) => Action): Observable<Action> {

@@ -42,8 +42,9 @@ export const fleetServerEvents = createActionGroup({
     'name taken': props<{ name: string }>(),
     'bundle imported': props<{ bundle: ImportedBundle; alike: number }>(),
     'bundles exported': props<{ boats: readonly FleetEntry[] }>(),
-    'boats deleted': props<{ boats: readonly FleetEntry[] }>(),
-    'boats back': props<{ boats: readonly FleetEntry[] }>(),
+    /** `failed` says why those after these were not. */
+    'boats deleted': props<{ boats: readonly FleetEntry[]; failed: string | null }>(),
+    'boats back': props<{ boats: readonly FleetEntry[]; failed: string | null }>(),
     'not done': props<{ detail: string }>(),
     'names found': props<{ boats: readonly FleetEntry[] }>(),
   },
@@ -84,6 +85,11 @@ export const isCalled = (name: string): ((boat: FleetEntry) => boolean) => {
 const counted = (boats: readonly FleetEntry[]): string => {
   const [first] = boats;
   return first && boats.length === 1 ? first.name : `${boats.length} boats`;
+};
+
+const doneInWords = (boats: readonly FleetEntry[], verb: string, failed: string | null): string => {
+  if (failed === null) return `${counted(boats)} ${verb}.`;
+  return boats.length > 0 ? `${counted(boats)} ${verb}, the rest not: ${failed}` : failed;
 };
 
 const importedInWords = ({ plan, beside }: ImportedBundle, alike: number): string => {
@@ -134,18 +140,16 @@ export const fleetFeature = createFeature({
       taken: name,
     })),
     on(fleetServerEvents.boatAdded, (state): FleetState => ({ ...state, taken: null, message: null })),
-    on(fleetServerEvents.boatsDeleted, (state, { boats }): FleetState =>
-      told(
-        adapter.removeMany(
-          boats.map(({ id }) => id),
-          state,
-        ),
-        `${counted(boats)} deleted.`,
-        false,
-        boats,
-      ),
+    on(fleetServerEvents.boatsDeleted, (state, { boats, failed }): FleetState => {
+      const without = adapter.removeMany(
+        boats.map(({ id }) => id),
+        state,
+      );
+      return told(without, doneInWords(boats, 'deleted', failed), failed !== null, boats);
+    }),
+    on(fleetServerEvents.boatsBack, (state, { boats, failed }): FleetState =>
+      told(state, doneInWords(boats, 'restored', failed), failed !== null),
     ),
-    on(fleetServerEvents.boatsBack, (state, { boats }): FleetState => told(state, `${counted(boats)} restored.`)),
     on(fleetServerEvents.bundleImported, (state, { bundle, alike }): FleetState =>
       told(state, importedInWords(bundle, alike)),
     ),

@@ -2,7 +2,6 @@ import { ChangeDetectionStrategy, Component, computed, input, output } from '@an
 import {
   bottomAtM,
   fansAt,
-  formatFigure,
   sectionAt,
   silhouetteOf,
   svgPoints,
@@ -11,8 +10,8 @@ import {
   type UnitChoice,
 } from '@grey-keel/core';
 import { placedFishSchema, type PlacedFish, type Plan } from '@grey-keel/model';
-import { scaleLinear } from 'd3-scale';
 import { Movable } from '../../shared/movable.ts';
+import { roundTicks } from '../../shared/round-ticks.ts';
 import { fishInWords } from './fish-in-words.ts';
 import { seriesVariable } from '../../shared/series.ts';
 
@@ -175,7 +174,6 @@ export class FishSection {
     const edge = [bottom(-halfM), bottom(halfM)];
     const below = (height - top) / scale;
     const { thermocline, rollDeg } = plan.scene;
-    const ticks = scaleLinear([0, this.depthM() * 1.15], [0, 1]).ticks(6);
     const fans = this.fans();
     return {
       starboardM: (pixelX: number): number => (pixelX - middle) / scale,
@@ -210,9 +208,9 @@ export class FishSection {
       boat: silhouetteOf(plan.boat).astern.map((list) => points(list.map((p) => ({ x: p.x, y: -p.y })))),
       lean: `rotate(${rollDeg} ${middle} ${top})`,
       layerY: thermocline ? y(thermocline.depthM) : null,
-      ticks: ticks.map((metres) => ({
-        y: y(metres),
-        label: formatFigure({ value: metres, quantity: 'depth' }, this.units(), { decimals: 0 }),
+      ticks: roundTicks('depth', this.depthM() * 1.15, 6, this.units()).map(({ atM, words }) => ({
+        y: y(atM),
+        label: words,
       })),
       fish: made.fish.map((one) => ({
         ...one,

@@ -12,7 +12,7 @@ import {
   usualForward,
 } from '@grey-keel/core';
 import type { PlacedFish, Plan } from '@grey-keel/model';
-import { scaleLinear } from 'd3-scale';
+import { roundTicks } from '../../shared/round-ticks.ts';
 import { seriesVariable } from '../../shared/series.ts';
 
 export const width = 880;
@@ -55,7 +55,6 @@ export const forwardPicture = (
         byDepth: [0.25, 0.5, 1].map((share) => ({ waterM: share * depthM, ...swept(share * depthM) })),
       }
     : null;
-  const shown = scaleLinear([0, depthM * 1.05], [0, 1]).ticks(4);
   return {
     name: unit.name,
     kind: unit.kind,
@@ -76,10 +75,7 @@ export const forwardPicture = (
         : null,
     boat: silhouetteOf(plan.boat).side.map((list) => points(list.map((p) => ({ x: p.x, y: -p.y })))),
     lean: `rotate(${-(plan.scene.pitchDeg ?? 0)} ${x((plan.boat.lengthM ?? 6) / 2)} ${top})`,
-    ticks: shown.map((metres) => ({
-      y: y(metres),
-      label: formatFigure({ value: metres, quantity: 'depth' }, units, { decimals: 0 }),
-    })),
+    ticks: roundTicks('depth', depthM * 1.05, 4, units).map(({ atM, words }) => ({ y: y(atM), label: words })),
     fish: Object.keys(fish)
       .sort()
       .flatMap((id, i) => {

@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { formatFigure, silhouetteOf, svgPoints, type UnitChoice } from '@grey-keel/core';
 import type { Boat } from '@grey-keel/model';
-import { scaleLinear } from 'd3-scale';
 import { Movable } from '../../shared/movable.ts';
+import { roundTicks } from '../../shared/round-ticks.ts';
 
 const width = 460;
 const height = 400;
@@ -162,7 +162,8 @@ export class MarkPlan {
     const { perMetre, middleM, radius } = this.frame();
     const x = (starboard: number): number => width / 2 + starboard * perMetre;
     const y = (forward: number): number => height / 2 - (forward - middleM) * perMetre;
-    const [, stepM = 1] = scaleLinear([0, width / perMetre], [0, 1]).ticks(6);
+    const [, step] = roundTicks('length', width / perMetre, 6, this.units());
+    const stepM = step?.atM ?? 1;
     const across = Math.ceil(width / 2 / perMetre / stepM);
     const lines = Array.from({ length: 2 * across + 1 }, (_, i) => (i - across) * stepM);
     const mark = this.mark();
@@ -172,7 +173,7 @@ export class MarkPlan {
         { key: `x${metres}`, x1: x(metres), x2: x(metres), y1: 0, y2: height },
         { key: `y${metres}`, x1: 0, x2: width, y1: y(metres + middleM), y2: y(metres + middleM) },
       ]),
-      step: formatFigure({ value: stepM, quantity: 'length' }, this.units(), { decimals: stepM < 1 ? 1 : 0 }),
+      step: step?.words,
       boat: svgPoints(silhouetteOf(this.boat()).plan.map((p) => ({ x: x(p.x), y: y(p.y) }))),
       beams: this.beams().map((beam) => ({
         ...beam,

@@ -1,23 +1,12 @@
-import {
-  drawSection,
-  formatFigure,
-  svgPoints,
-  toDisplay,
-  toSi,
-  unitFor,
-  type Section,
-  type UnitChoice,
-} from '@grey-keel/core';
+import { drawSection, formatFigure, svgPoints, type Section, type UnitChoice } from '@grey-keel/core';
 import type { Way } from '@grey-keel/model';
-import { scaleLinear } from 'd3-scale';
+import { roundTicks } from '../../shared/round-ticks.ts';
 import { seriesVariable } from '../../shared/series.ts';
 import { shortName } from '@grey-keel/core/units';
 
-type ShownUnit = ReturnType<typeof unitFor>;
-
 export const width = 900;
 export const gap = 12;
-export const left = 78;
+export const left = 94;
 export const panel = (width - left - gap) / 2;
 export const top = 62;
 export const waterHeight = 230;
@@ -54,13 +43,11 @@ export const scaleOf = (section: Section, endM: number): number => {
   return Math.min(waterHeight / endM, planHeight / spread, panel / (boat.lengthM * 1.4));
 };
 
-const ticksOf = (shown: ShownUnit, endM: number, y: (metres: number) => number, bottom: number) => {
-  const scale = scaleLinear([0, toDisplay(endM, shown)], [0, 1]);
-  return scale.ticks(6).map((value) => {
-    const at = y(toSi(value, shown));
-    return { y: at, label: value === 0 ? `0 ${shown.symbol}` : String(value), hidden: Math.abs(at - bottom) < 18 };
+const ticksOf = (units: UnitChoice, endM: number, y: (metres: number) => number, bottom: number) =>
+  roundTicks('depth', endM, 6, units).map(({ atM, figure, words }) => {
+    const at = y(atM);
+    return { y: at, label: atM === 0 ? words : figure, hidden: Math.abs(at - bottom) < 18 };
   });
-};
 
 /** Names beside the cones: those that look down alternately to port and starboard, the rest in the side view. */
 const labelsOf = (section: Section) => {
@@ -152,7 +139,7 @@ export const pictureOf = (
       boat: view.boat.map(svgPoints),
     })),
     labels: labelsOf(section),
-    ticks: ticksOf(unitFor('depth', units), endM, y, bottom),
+    ticks: ticksOf(units, endM, y, bottom),
     planBoat: svgPoints(section.boat.plan.map((p) => ({ x: asternX(p.x), y: planY(p.y) }))),
     footprints: section.beams.flatMap((beam, i) =>
       beam.onBottom

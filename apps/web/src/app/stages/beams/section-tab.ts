@@ -120,13 +120,13 @@ import { PlanPlace } from '../../shared/plan-place.ts';
     .picture {
       display: grid;
       grid-template-columns: minmax(0, 1fr);
-      position: relative;
+    }
+    /* Over the empty half of the drawing, whose shape is fixed; the sheet grows with long names. */
+    .picture > * {
+      grid-area: 1 / 1;
     }
     .beside {
-      position: absolute;
-      left: calc(54.5% + 4px);
-      right: 14px;
-      top: calc(10px + 64%);
+      margin: 35.5% 0 0 54.5%;
       display: grid;
       grid-template-columns: 128px minmax(0, 1fr);
       gap: 4px 16px;
@@ -144,8 +144,8 @@ import { PlanPlace } from '../../shared/plan-place.ts';
     }
     @media (max-width: 1100px) {
       .beside {
-        position: static;
-        width: auto;
+        grid-area: auto;
+        margin: 0;
       }
     }
     @media (max-width: 760px) {

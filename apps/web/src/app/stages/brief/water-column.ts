@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, input } from '@angular/co
 import { formatFigure, inOrder, silhouetteOf, workingWater, type Point, type UnitChoice } from '@grey-keel/core';
 import type { Plan } from '@grey-keel/model';
 import { scaleLinear } from 'd3-scale';
+import { roundTicks } from '../../shared/round-ticks.ts';
 
 const width = 900;
 const height = 250;
@@ -120,7 +121,7 @@ export class WaterColumn {
       boat: outline.side.map(points),
       boatScale: 64 / outline.lengthM,
       boatWords: `${plan.boat.name}, drawn larger than the depth. Draught ${plan.boat.draughtM === null ? 'missing' : write(plan.boat.draughtM, 'length', 2)}`,
-      ticks: y.ticks(5).map((value) => ({ y: y(value), label: write(value, 'depth', 0) })),
+      ticks: roundTicks('depth', deepest, 5, units).map(({ atM, words }) => ({ y: y(atM), label: words })),
       usual:
         water?.shallowestM != null && water.usualDeepestM != null
           ? {

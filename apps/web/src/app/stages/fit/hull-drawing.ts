@@ -1,16 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import {
-  equipmentOf,
-  formatFigure,
-  markingAntennas,
-  silhouetteOf,
-  svgPoints,
-  type Point,
-  type UnitChoice,
-} from '@grey-keel/core';
+import { equipmentOf, markingAntennas, silhouetteOf, svgPoints, type Point, type UnitChoice } from '@grey-keel/core';
 import type { Place, Plan } from '@grey-keel/model';
-import { scaleLinear } from 'd3-scale';
 import { Movable, type Nudge } from '../../shared/movable.ts';
+import { roundTicks } from '../../shared/round-ticks.ts';
 import { fittedThings, type FittedThing } from './fitted-things.ts';
 import { hullFrames, type HullView } from './hull-frames.ts';
 import { numberSpots } from './number-spots.ts';
@@ -173,7 +165,7 @@ export class HullDrawing {
       // The silhouettes count height from the waterline; places count it from the keel.
       const rise = frame.view === 'plan' ? 0 : draught;
       const at = (place: Place): { x: number; y: number } => ({ x: x(place[frame.across]), y: y(place[frame.up]) });
-      const [, stepM = 1] = scaleLinear([0, 120 / perMetre], [0, 1]).ticks(1);
+      const bar = roundTicks('length', 120 / perMetre, 2, this.units()).at(-1);
       const chosen = this.chosen();
       const marks = things.flatMap((thing, i) => {
         if (!thing.place) return [];
@@ -232,17 +224,13 @@ export class HullDrawing {
         rays: frame.view === 'astern' ? sideFanShapes(plan, at, perMetre, frame.y + frame.h - 4) : [],
         metre: {
           x1: frame.x + 10,
-          x2: frame.x + 10 + stepM * perMetre,
+          x2: frame.x + 10 + (bar?.atM ?? 0) * perMetre,
           y: frame.y + 22,
-          label: this.length(stepM),
+          label: bar?.words,
         },
       };
     });
   });
-
-  private length(value: number): string {
-    return formatFigure({ value, quantity: 'length' }, this.units(), { decimals: value < 1 ? 1 : 0 });
-  }
 
   protected put(view: HullView, thing: FittedThing, across: number, up: number): void {
     const frame = hullFrames.find((one) => one.view === view);

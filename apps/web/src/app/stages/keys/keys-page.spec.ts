@@ -1,3 +1,4 @@
+import type { FittedDisplay } from '@grey-keel/model';
 import { aPlan } from '../../testing/plans.ts';
 import { aDisplay } from '@grey-keel/core/testing';
 import { fitted } from '../../testing/fitted-station.ts';
@@ -22,6 +23,24 @@ describe('Keys', () => {
     await choose(places, '#key-helm-1-short', 'page troll');
     expect(plan().keys['helm']?.['1-short']).toEqual({ does: 'page', pageId: 'troll', place: 1 });
     expect(text(places, 'section > p')).toContain('whatever page stands at a place');
+  });
+
+  it('draws the keys on the side of the glass where the display has them; one pressed there leads to what it does', async () => {
+    const seen = async (display: Partial<FittedDisplay>) => {
+      const root = await page(KeysPage, { ...fitted(), displays: { helm: aDisplay({ keys: 3, ...display }) } });
+      const [glass] = root.querySelectorAll('gk-display-front .glass');
+      const keys = [...root.querySelectorAll('gk-display-front .key rect')];
+      return { root, keys, glass: glass?.getBoundingClientRect() };
+    };
+    const below = await seen({ keysAt: 'below' });
+    expect(below.keys.length).toBe(3);
+    for (const key of below.keys) expect(key.getBoundingClientRect().top).toBeGreaterThan(below.glass?.bottom ?? 1e9);
+    expect(text(below.root, 'gk-display-front title')).toContain('3 programmable keys below the glass');
+    const beside = await seen({ keysAt: 'beside' });
+    for (const key of beside.keys) expect(key.getBoundingClientRect().left).toBeGreaterThan(beside.glass?.right ?? 1e9);
+    beside.keys[1]?.parentElement?.dispatchEvent(new MouseEvent('click', { bubbles: true }));
+    expect(document.activeElement?.id).toBe('key-helm-2-short');
+    expect((await seen({ keys: 0 })).keys).toEqual([]);
   });
 
   it('keeps showing a binding whose page is gone', async () => {

@@ -3,6 +3,8 @@ import { RouterLink } from '@angular/router';
 import { bindProposal, fittedStations, keySchools, proposeKeys, type KeySchool } from '@grey-keel/core';
 import type { FittedDisplay } from '@grey-keel/model';
 import { openBoat } from '../open-boat.ts';
+import { DisplayFront } from '../../shared/display-front.ts';
+import { keysInWords } from '../../shared/key-cap.ts';
 import { KeyList } from '../../shared/key-list.ts';
 import { PressButton } from '../../shared/press-button.ts';
 
@@ -13,14 +15,14 @@ const schoolWords: Readonly<Record<KeySchool, string>> = {
 
 @Component({
   selector: 'gk-keys-page',
-  imports: [KeyList, PressButton, RouterLink],
+  imports: [DisplayFront, KeyList, PressButton, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @for (one of fitted(); track one.id) {
       <section class="sheet" [attr.aria-labelledby]="'keys-of-' + one.id">
         <div class="row head">
           <h2 [id]="'keys-of-' + one.id">{{ one.station.name }}</h2>
-          <span class="small faint">{{ one.display.name }}: {{ keysInWords(one.display) }}</span>
+          <span class="small faint">{{ one.display.name }}: {{ inWords(one.display) }}</span>
         </div>
         @if (one.display.keysBindTo === 'place' && one.display.keys > 0) {
           <p class="small">
@@ -28,7 +30,10 @@ const schoolWords: Readonly<Record<KeySchool, string>> = {
             says so.
           </p>
         }
-        <gk-key-list [plan]="plan()" [stationId]="one.id" />
+        <div class="both">
+          <gk-display-front [display]="one.display" (pressed)="toKey(one.id, $event)" />
+          <gk-key-list [plan]="plan()" [stationId]="one.id" />
+        </div>
         @if (one.display.keys > 0) {
           <div class="row schools" role="group" [attr.aria-label]="'Proposals for ' + one.station.name">
             @for (school of schools; track school) {
@@ -69,11 +74,22 @@ const schoolWords: Readonly<Record<KeySchool, string>> = {
       align-items: baseline;
       margin-bottom: 8px;
     }
+    .both {
+      display: grid;
+      grid-template-columns: 172px minmax(0, 1fr);
+      gap: 16px;
+      margin-top: 8px;
+    }
     gk-key-list {
       display: grid;
-      grid-template-columns: repeat(auto-fill, minmax(196px, 1fr));
+      grid-template-columns: repeat(auto-fill, minmax(208px, 1fr));
+      align-content: start;
       gap: 6px 12px;
-      margin-top: 8px;
+    }
+    @media (max-width: 760px) {
+      .both {
+        grid-template-columns: minmax(0, 1fr);
+      }
     }
     .schools {
       margin-top: 8px;
@@ -91,10 +107,16 @@ export class KeysPage {
   protected readonly schools = keySchools;
   protected readonly words = schoolWords;
 
-  protected keysInWords({ keys, pressesPerKey, keysBindTo }: FittedDisplay): string {
-    if (keys === 0) return 'no programmable keys';
-    const press = pressesPerKey > 1 ? 'short and long press' : 'one press';
-    return `${keys} programmable keys, ${press}, bound to ${keysBindTo === 'place' ? 'a place in the list' : 'the page itself'}`;
+  protected inWords(display: FittedDisplay): string {
+    if (display.keys === 0) return keysInWords(display);
+    const press = display.pressesPerKey > 1 ? 'short and long press' : 'one press';
+    const to = display.keysBindTo === 'place' ? 'a place in the list' : 'the page itself';
+    return `${keysInWords(display)}, ${press}, bound to ${to}`;
+  }
+
+  /** A key pressed in the drawing leads to what it does. */
+  protected toKey(stationId: string, number: number): void {
+    document.getElementById(`key-${stationId}-${number}-short`)?.focus();
   }
 
   protected propose(stationId: string, school: KeySchool): void {

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, output } f
 import type { DisplayEntry, FittedDisplay, NamedSocket } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
 import { ChoiceField } from '../../shared/choice-field.ts';
+import { screenInches } from '../../shared/screen-inches.ts';
 import { catalogueFeature, catalogueViewEvents } from '../../state/catalogue.ts';
 import { PressButton } from '../../shared/press-button.ts';
 
@@ -55,7 +56,7 @@ export class DisplayPicker {
         ? [
             {
               value: id,
-              label: `${item.name}, ${(item.screenDiagonalM / 0.0254).toFixed(1)} in, ${item.pixelsWide} x ${item.pixelsHigh}`,
+              label: `${item.name}, ${screenInches(item.screenDiagonalM)}, ${item.pixelsWide} x ${item.pixelsHigh}`,
             },
           ]
         : [],
