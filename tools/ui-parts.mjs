@@ -1,7 +1,6 @@
 import { execFileSync } from 'node:child_process';
 import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { gzipSync } from 'node:zlib';
 import { root } from './install.mjs';
 
 // Which parts of the component library the interface uses, in how many files, and how large the chunks of the last build are.
@@ -27,7 +26,7 @@ if (existsSync(built)) {
   console.log('\nLargest chunks, kB as sent:');
   const sizes = readdirSync(built)
     .filter((name) => name.endsWith('.js'))
-    .map((name) => [name, gzipSync(readFileSync(join(built, name))).length / 1000]);
+    .map((name) => [name, readFileSync(join(built, `${name}.br`)).length / 1000]);
   for (const [name, size] of sizes.sort((a, b) => b[1] - a[1]).slice(0, 12))
     console.log(`${size.toFixed(0).padStart(5)}  ${name}`);
 }

@@ -102,7 +102,8 @@ export const makeApp = (services: Services): Express => {
   });
   api.use((request, response) => sendProblem(response, notFound(`door ${request.method} ${request.originalUrl}`)));
   app.use('/api', api);
-  // The application is compressed for its first view; answers are not, since over loopback that costs more than it spares.
+  // What the build has not compressed is, for the first view; answers are not, since over loopback that costs more than it
+  // spares.
   if (services.webFolder !== null) app.use(compression({ level: 9 }), webApplication(services.webFolder));
   app.use(problemHandler(services.log));
   return app;
