@@ -1,6 +1,7 @@
 import { Key, Origin, type WebDriver } from 'selenium-webdriver';
 import { find, openBrowser } from '../e2e/support/browser.ts';
 import { pointer } from '../e2e/support/hands.ts';
+import { median, p95 } from './bench-row.ts';
 
 export interface DragFrames {
   /** Main-thread work a pointer event, 95th percentile, ms. */
@@ -21,8 +22,6 @@ interface TraceEvent {
   readonly args?: { readonly data?: { readonly type?: string } };
 }
 
-const p95 = (values: readonly number[]): number =>
-  [...values].sort((a, b) => a - b)[Math.floor(values.length * 0.95)] ?? 0;
 const work = new Set([
   'FunctionCall',
   'EventDispatch',
@@ -87,8 +86,8 @@ const costsOf = (trace: readonly TraceEvent[], steps: number, event = 'mousemove
  * Drags the bottom of the section through so many steps, twice: once traced, to read what each step cost, and once with
  * the frames counted, since counting makes frames of its own.
  */
-export const dragFrames = async (address: string, steps: number): Promise<DragFrames> => {
-  const { driver, close } = await openBrowser(1280, 800, { trace: true });
+export const dragFrames = async (address: string, steps: number, slowed = 1): Promise<DragFrames> => {
+  const { driver, close } = await openBrowser(1280, 800, { trace: true, slowed });
   try {
     await driver.get(`${address}/boats/sable-wren/beams`);
     const handle = await find(driver, '[role="slider"]');
@@ -113,8 +112,8 @@ export const dragFrames = async (address: string, steps: number): Promise<DragFr
 export type PaneFrames = Pick<DragFrames, 'workP95'>;
 
 /** Drags the bar between two panes of a page and reads from a trace what each step cost. */
-export const paneFrames = async (address: string, steps: number): Promise<PaneFrames> => {
-  const { driver, close } = await openBrowser(1280, 800, { trace: true });
+export const paneFrames = async (address: string, steps: number, slowed = 1): Promise<PaneFrames> => {
+  const { driver, close } = await openBrowser(1280, 800, { trace: true, slowed });
   try {
     await driver.get(`${address}/boats/sable-wren/pages`);
     const bar = await find(driver, '.as-split-gutter');
@@ -138,8 +137,9 @@ const heldFrames = async (
   address: string,
   { path, press, css }: { readonly path: string; readonly press: readonly string[]; readonly css: string },
   steps: number,
+  slowed: number,
 ): Promise<PaneFrames> => {
-  const { driver, close } = await openBrowser(1280, 800, { trace: true });
+  const { driver, close } = await openBrowser(1280, 800, { trace: true, slowed });
   try {
     await driver.get(`${address}/${path}`);
     for (const one of press) await (await find(driver, one)).click();
@@ -157,7 +157,7 @@ const heldFrames = async (
 };
 
 /** A fish through the section with all its cones and fans. */
-export const fishFrames = (address: string, steps: number): Promise<PaneFrames> =>
+export const fishFrames = (address: string, steps: number, slowed = 1): Promise<PaneFrames> =>
   heldFrames(
     address,
     {
@@ -166,11 +166,12 @@ export const fishFrames = (address: string, steps: number): Promise<PaneFrames> 
       css: 'gk-fish-section .fish',
     },
     steps,
+    slowed,
   );
 
 /** A transducer on the hull, with all the rules of its place live. */
-export const hullFrames = (address: string, steps: number): Promise<PaneFrames> =>
-  heldFrames(address, { path: 'boats/sable-wren/fit', press: [], css: '#mark-plan-transducer-a-wide' }, steps);
+export const hullFrames = (address: string, steps: number, slowed = 1): Promise<PaneFrames> =>
+  heldFrames(address, { path: 'boats/sable-wren/fit', press: [], css: '#mark-plan-transducer-a-wide' }, steps, slowed);
 
 /** Lays out the wiring of a boat a few times, and reads how long each took once the library was warm, ms. */
 export const layoutTimes = async (address: string, boatId: string): Promise<readonly number[]> => {
@@ -230,10 +231,10 @@ export interface FirstView {
 }
 
 /** Opens the application with an empty cache, five times: what is carried, and how long until the fleet is there. */
-export const firstView = async (address: string): Promise<FirstView> => {
+export const firstView = async (address: string, slowed = 1): Promise<FirstView> => {
   const seen: FirstView[] = [];
   for (let i = 0; i < 5; i++) {
-    const { driver, close } = await openBrowser();
+    const { driver, close } = await openBrowser(1280, 800, { slowed });
     try {
       await driver.get(address);
       await find(driver, '[data-boat]');
@@ -249,9 +250,10 @@ export const firstView = async (address: string): Promise<FirstView> => {
       await close();
     }
   }
-  const middle = (part: keyof FirstView): number =>
-    seen.map((one) => one[part]).sort((a, b) => a - b)[Math.floor(seen.length / 2)] ?? 0;
-  return { kilobytes: middle('kilobytes'), milliseconds: middle('milliseconds') };
+  return {
+    kilobytes: median(seen.map(({ kilobytes }) => kilobytes)),
+    milliseconds: median(seen.map(({ milliseconds }) => milliseconds)),
+  };
 };
 
 /** Events that lie in no other: what is counted once is not counted again inside it. */

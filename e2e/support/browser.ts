@@ -41,12 +41,14 @@ const flags = [
 export interface BrowserOptions {
   /** Record what the main thread does, to be read from the performance log. */
   readonly trace?: boolean;
+  /** How many times slower than it is the processor is made to seem. */
+  readonly slowed?: number;
 }
 
 export const openBrowser = async (
   width = 1280,
   height = 800,
-  { trace = false }: BrowserOptions = {},
+  { trace = false, slowed = 1 }: BrowserOptions = {},
 ): Promise<Browser> => {
   const profile = mkdtempSync(join(tmpdir(), 'grey-keel-browser-'));
   const downloads = join(profile, 'downloads');
@@ -75,6 +77,7 @@ export const openBrowser = async (
     });
   };
   await resize(width, height);
+  if (slowed > 1) await driver.sendDevToolsCommand('Emulation.setCPUThrottlingRate', { rate: slowed });
   await driver.sendDevToolsCommand('Browser.setDownloadBehavior', { behavior: 'allow', downloadPath: downloads });
   return {
     driver,
