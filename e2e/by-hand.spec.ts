@@ -5,7 +5,7 @@ import { startApplication } from './support/application.ts';
 import { eventually, find, textOf, says } from './support/browser.ts';
 import { pointer } from './support/hands.ts';
 import { inBrowser } from './support/in-browser.ts';
-import { findingIs, kept } from './support/job.ts';
+import { findingIs, saved } from './support/job.ts';
 import { show as showAt } from './support/views.ts';
 
 const minutes = 60_000;
@@ -34,7 +34,7 @@ describe('the hand on the views', () => {
       await says(driver, '.broken', 'Too near a propeller');
       await driver.actions().release().perform();
       await findingIs(driver, 'near-propeller', true);
-      await kept(driver);
+      await saved(driver);
       await driver.actions().keyDown(Key.CONTROL).sendKeys('z').keyUp(Key.CONTROL).perform();
       await eventually(words, (text) => text === before, 'the place before the drag');
       await findingIs(driver, 'near-propeller', false);
@@ -91,16 +91,16 @@ describe('the hand on the views', () => {
       const while_ = Number.parseFloat(await eventually(depth, (text) => text !== '32.0 m', 'the bottom moving'));
       expect(while_).toBeLessThan(25);
       expect(await place()).toEqual(before);
-      expect(await textOf(driver, 'gk-kept-state')).toContain('saved');
+      expect(await textOf(driver, 'gk-saved-state')).toContain('saved');
       await driver.actions().release().perform();
-      await kept(driver);
+      await saved(driver);
       expect(Number.parseFloat(await depth())).toBeCloseTo(while_, 6);
       expect(await place()).toEqual(before);
       await driver.navigate().refresh();
       expect(Number.parseFloat(await depth())).toBeCloseTo(while_, 6);
       // The other specs meet the boat as they know it.
       await pointer(driver).fill('#working-depth', '32');
-      await kept(driver);
+      await saved(driver);
     },
     minutes,
   );
@@ -144,7 +144,7 @@ describe('the hand on the views', () => {
       await driver.executeScript('arguments[0].focus()', bar);
       const scale = (): Promise<string> => textOf(driver, 'gk-layout-gives tr:last-child gk-number');
       const at = await scale();
-      // A figure follows while the key is held, and it is kept when the key is let go.
+      // A figure follows while the key is held, and it is saved when the key is let go.
       await driver.actions().keyDown(Key.SHIFT).keyDown(Key.ARROW_UP).perform();
       await eventually(scale, (text) => text !== at, 'the scale under the bar');
       expect((await shares())[0]).toBe(before[0]);
@@ -152,7 +152,7 @@ describe('the hand on the views', () => {
       await driver.get(here.app.address);
       await find(driver, '[data-boat]');
       await driver.get(`${here.app.address}/boats/sable-wren/pages`);
-      await kept(driver);
+      await saved(driver);
       const after = await shares();
       expect(after[0]).toBeCloseTo((before[0] ?? 0) - 0.1, 2);
       expect(after.reduce((sum, share) => sum + share, 0)).toBeCloseTo(1, 2);

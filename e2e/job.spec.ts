@@ -13,7 +13,7 @@ import {
   downloaded,
   findingIs,
   jobBoat,
-  kept,
+  saved,
   makeScreens,
   slip,
   type CardFigures,
@@ -76,7 +76,7 @@ describe('the whole job', () => {
     await makeScreens(driver, hands);
     await hands.stage(10);
     await find(driver, 'article.card');
-    await kept(driver);
+    await saved(driver);
   };
 
   /** Prints the card, sends the boat away as a bundle and takes it back: the same card, figure for figure. */
@@ -89,7 +89,7 @@ describe('the whole job', () => {
         .toString(),
     ).toBe('%PDF-');
     await says(driver, '.bar', 'shows these figures');
-    await kept(driver);
+    await saved(driver);
     await hands.press('gk-head-strip a[href="/"]');
     await actOn(driver, hands, jobBoat, 2);
     const bundle = await downloaded(here.browser, '.grey-keel.json');
@@ -305,7 +305,7 @@ describe('what is brought in', () => {
       await hands.fill(`#${id}`, '7,25');
       await findingIs(driver, 'reading-half', true);
       expect(await textOf(driver, '[data-finding^="reading-half"]')).toContain('7.25 m has no displayed depth');
-      await kept(driver);
+      await saved(driver);
       await driver.navigate().refresh();
       await findingIs(driver, 'reading-half', true);
     },

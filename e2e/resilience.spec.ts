@@ -2,7 +2,7 @@ import type { OpenedBoat, Revision } from '@grey-keel/model';
 import { eventually, find, textOf, says } from './support/browser.ts';
 import { pointer, type Hands } from './support/hands.ts';
 import { inBrowser } from './support/in-browser.ts';
-import { kept } from './support/job.ts';
+import { saved } from './support/job.ts';
 
 const minutes = 60_000;
 
@@ -54,9 +54,9 @@ describe('nothing typed is lost', () => {
       await here.app.start({ killBeforeAnswer: true });
       await hands.fill('#boat-length', '7.77');
       await here.app.ended();
-      await says(here.browser.driver, 'gk-kept-state', 'unsent');
+      await says(here.browser.driver, 'gk-saved-state', 'unsent');
       await here.app.start();
-      await kept(here.browser.driver);
+      await saved(here.browser.driver);
       expect(await timesSet(7.77)).toBe(1);
       await here.browser.driver.navigate().refresh();
       expect(await valueOf('#boat-length')).toBe('7.77');
@@ -72,14 +72,14 @@ describe('nothing typed is lost', () => {
       await hands.fill('#boat-length', '8.11');
       await hands.fill('#boat-beam', '2.66');
       await eventually(
-        () => textOf(here.browser.driver, 'gk-kept-state'),
+        () => textOf(here.browser.driver, 'gk-saved-state'),
         (text) => text.startsWith('2 unsent'),
         'two edits waiting',
       );
       await here.browser.driver.get('about:blank');
       await here.app.start();
       await here.browser.driver.get(brief());
-      await kept(here.browser.driver);
+      await saved(here.browser.driver);
       expect([await valueOf('#boat-length'), await valueOf('#boat-beam')]).toEqual(['8.11', '2.66']);
       expect(await timesSet(8.11)).toBe(1);
       expect((await boat()).plan.boat.beamM).toBeCloseTo(2.66, 9);
@@ -98,7 +98,7 @@ describe('nothing typed is lost', () => {
       await here.app.start();
       await theirs({ beamM: 2.22 });
       await here.browser.driver.get(brief());
-      await kept(here.browser.driver);
+      await saved(here.browser.driver);
       expect([await valueOf('#boat-length'), await valueOf('#boat-beam')]).toEqual(['6.66', '2.22']);
       expect(await timesSet(6.66)).toBe(1);
     },
@@ -116,11 +116,11 @@ describe('nothing typed is lost', () => {
       const second = await driver.getWindowHandle();
 
       await hands.fill('#boat-beam', '2.34');
-      await kept(driver);
+      await saved(driver);
       await driver.switchTo().window(first);
       await becomes('#boat-beam', '2.34');
       await hands.fill('#boat-draught', '0.71');
-      await kept(driver);
+      await saved(driver);
       await driver.switchTo().window(second);
       await becomes('#boat-draught', '0.71');
 
@@ -146,7 +146,7 @@ describe('nothing typed is lost', () => {
       const mine = await driver.getWindowHandle();
       await hands.press('gk-conflict-panel td:nth-of-type(1) input');
       await hands.press('gk-conflict-panel .p-button');
-      await kept(driver);
+      await saved(driver);
       const own = mine === first ? '9.22' : '9.11';
       expect(await valueOf('#boat-length')).toBe(own);
       expect((await boat()).plan.boat.lengthM).toBeCloseTo(Number(own), 9);
@@ -171,7 +171,7 @@ describe('nothing typed is lost', () => {
     await hands.fill('#boat-length', '9.11');
     await hands.fill('#boat-beam', '2.34');
     await eventually(
-      () => textOf(here.browser.driver, 'gk-kept-state'),
+      () => textOf(here.browser.driver, 'gk-saved-state'),
       (text) => text.startsWith('2 unsent'),
       'two edits waiting',
     );
@@ -194,10 +194,10 @@ describe('nothing typed is lost', () => {
       }
       await hands.press('gk-conflict-panel td:nth-of-type(1) input');
       await hands.press('gk-conflict-panel .p-button');
-      await kept(here.browser.driver);
+      await saved(here.browser.driver);
       expect([(await boat()).plan.boat.lengthM, (await boat()).plan.boat.beamM]).toEqual([9.11, 2.34]);
       await here.browser.driver.navigate().refresh();
-      await kept(here.browser.driver);
+      await saved(here.browser.driver);
       expect(await valueOf('#boat-length')).toBe('9.11');
     },
     2 * minutes,
@@ -211,7 +211,7 @@ describe('nothing typed is lost', () => {
       const first = await driver.getWindowHandle();
       await driver.switchTo().newWindow('tab');
       await driver.get(brief());
-      await kept(driver);
+      await saved(driver);
       expect(await valueOf('#boat-length')).toBe('9.33');
       const second = await driver.getWindowHandle();
       await driver.switchTo().window(first);
@@ -220,7 +220,7 @@ describe('nothing typed is lost', () => {
       await asked();
       expect((await boat()).plan.boat.lengthM).toBeCloseTo(9.33, 9);
       await hands.press('gk-conflict-panel .p-button');
-      await kept(driver);
+      await saved(driver);
       expect([(await boat()).plan.boat.lengthM, (await boat()).plan.boat.beamM]).toEqual([9.33, 2.34]);
     },
     2 * minutes,
@@ -241,12 +241,12 @@ describe('nothing typed is lost', () => {
       for (const tab of tabs) {
         await driver.switchTo().window(tab);
         await becomes('#boat-length', '9.33');
-        await kept(driver);
+        await saved(driver);
       }
       await fetch(`${here.app.address}/api/boats/sable-wren`, { method: 'DELETE' });
-      await says(driver, 'gk-kept-state', 'deleted elsewhere');
+      await says(driver, 'gk-saved-state', 'deleted elsewhere');
       await fetch(`${here.app.address}/api/boats/sable-wren/recall`, { method: 'POST' });
-      await kept(driver);
+      await saved(driver);
     },
     3 * minutes,
   );
@@ -274,7 +274,7 @@ describe('nothing typed is lost', () => {
         (address) => address === brief(),
         'the one address',
       );
-      await kept(driver);
+      await saved(driver);
       expect(await valueOf('#boat-length')).toBe('7.77');
       expect(await timesSet(7.77)).toBe(1);
     },
@@ -287,14 +287,14 @@ describe('nothing typed is lost', () => {
       const { driver } = here.browser;
       const before = await valueOf('#boat-draught');
       await hands.fill('#boat-draught', '0.9');
-      await kept(driver);
+      await saved(driver);
       await hands.press('button[aria-label^="Undo"]');
       await becomes('#boat-draught', before);
-      await kept(driver);
+      await saved(driver);
       expect((await boat()).plan.boat.draughtM).toBeCloseTo(Number(before), 9);
       await hands.press('button[aria-label="Redo"]');
       await becomes('#boat-draught', '0.90');
-      await kept(driver);
+      await saved(driver);
     },
     minutes,
   );

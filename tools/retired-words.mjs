@@ -23,6 +23,9 @@ const names = [
   [/^wayOut/, 'fix'],
   [/^wants(Of)?$|^Wants$/, 'requirements'],
   [/[Rr]eckon/, 'calculate'],
+  [/^[Rr]each/, 'detection range, beam range'],
+  [/[Kk]ept/, 'saved, acknowledged'],
+  [/[Ss]ought/, 'target species'],
 ];
 
 const inTexts = ([{ source, flags }, better]) =>

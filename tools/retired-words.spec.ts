@@ -27,6 +27,10 @@ describe('the lint of retired words', () => {
     expect(said('export const disturbanceOf = 1;').length).toBe(1);
     expect(said('export interface TravelClash { a: 1 }').length).toBe(1);
     expect(said('export const wantsOf = () => 1;').length).toBe(1);
+    for (const name of ['reachOf', 'keptRevision', 'soughtAt'])
+      expect(said(`export const ${name} = 1;`).length)
+        .withContext(name)
+        .toBe(1);
   });
 
   it('leaves keys of plans, names of calculations and other words alone', () => {

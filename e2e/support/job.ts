@@ -23,11 +23,11 @@ const inWater = async (driver: WebDriver, prefix: string): Promise<string> => {
   return `#${(await field.getAttribute('id')) ?? ''}`;
 };
 
-export const kept = (driver: WebDriver): Promise<string> =>
+export const saved = (driver: WebDriver): Promise<string> =>
   eventually(
-    () => textOf(driver, 'gk-kept-state'),
+    () => textOf(driver, 'gk-saved-state'),
     (text) => text.startsWith('saved'),
-    'everything kept',
+    'everything saved',
   );
 
 const finding = (driver: WebDriver, id: string): Promise<boolean> =>

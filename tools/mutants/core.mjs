@@ -129,7 +129,7 @@ export const mutants = [
     from: '10 * Math.log10(bandwidthHz * pulseLengthS)',
     to: '10 * Math.log10(bandwidthHz)',
   },
-  { file: 'beams/reach.ts', from: 'hullLossDb(mounting) -', to: 'hullLossDb(mounting) +' },
+  { file: 'beams/beam-range.ts', from: 'hullLossDb(mounting) -', to: 'hullLossDb(mounting) +' },
   { file: 'beams/scene.ts', from: 'const axisRad = -rollDeg * radian;', to: 'const axisRad = rollDeg * radian;' },
   { file: 'beams/scene.ts', from: 'onAxisDb + 2 * patternDb', to: 'onAxisDb + patternDb' },
   { file: 'advice/candidate.ts', from: "hullMaterial !== 'solid laminate'", to: "hullMaterial === 'steel'" },
@@ -395,7 +395,7 @@ export const mutants = [
     to: '0 * Math.log10(bandwidthHz / 1000) -',
   },
   {
-    file: 'beams/reach.ts',
+    file: 'beams/beam-range.ts',
     from: 'export const traceSnrDb = 15;',
     to: 'export const traceSnrDb = 10;',
   },

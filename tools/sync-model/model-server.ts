@@ -1,5 +1,5 @@
 import { applyEdits } from '@grey-keel/core';
-import type { BoatNews, KeptRevision, OpenedBoat, Plan, Revision, RevisionRequest } from '@grey-keel/model';
+import type { BoatNews, SavedRevision, OpenedBoat, Plan, Revision, RevisionRequest } from '@grey-keel/model';
 import { defer, type Observable } from 'rxjs';
 import { RequestFailed } from '../../apps/web/src/app/api/problem.ts';
 import { aPlan } from '../../apps/web/src/app/testing/plans.ts';
@@ -41,7 +41,7 @@ export class ModelServer {
   readonly revisionsSince = (_id: string, number: number): Observable<Revision[]> =>
     this.answered(() => this.revisions.slice(number));
 
-  readonly send = (_id: string, request: RevisionRequest): Observable<KeptRevision> =>
+  readonly send = (_id: string, request: RevisionRequest): Observable<SavedRevision> =>
     this.answered(() => {
       const kept = this.append(request);
       if (this.losesNext) {
@@ -51,7 +51,7 @@ export class ModelServer {
       return kept;
     });
 
-  append({ revisionId, base, baseId, edits }: RevisionRequest): KeptRevision {
+  append({ revisionId, base, baseId, edits }: RevisionRequest): SavedRevision {
     const number = this.revisions.length;
     const before = this.revisions.find((one) => one.revisionId === revisionId);
     if (before) return { revisionId, number: before.number, keptAt: at };

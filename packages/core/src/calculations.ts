@@ -7,7 +7,7 @@ import { bottomArea } from './acoustics/bottom-area.ts';
 import { detectionRange } from './acoustics/detection-range.ts';
 import { pingTiming } from './acoustics/ping-timing.ts';
 import { rangeResolution } from './acoustics/range-resolution.ts';
-import { reach } from './beams/reach-calculation.ts';
+import { beamRange } from './beams/beam-range-calculation.ts';
 import { ringDown } from './acoustics/ring-down.ts';
 import { sonarBudget } from './acoustics/sonar-budget.ts';
 import { sourceLevel } from './acoustics/source-level.ts';
@@ -57,7 +57,7 @@ export const calculations: ReadonlyMap<string, Calculation> = new Map(
     ringDown,
     sonarBudget,
     detectionRange,
-    reach,
+    beamRange,
     deadZone,
     noiseSpectrum,
     volumeReverberation,

@@ -84,18 +84,18 @@ export {
   bottomSnrDb,
   fillTargetSnr,
   rangeGrid,
-  reachTerms,
+  beamRangeTerms,
   requiredSnrDb,
   noiseUncertaintyDb,
   bottomReachSpan,
   targetReachM,
-  targetReachSpan,
+  targetRangeSpan,
   traceSnrDb,
   targetSnrDb,
   type Conditions,
   type RangeGrid,
-  type ReachTerms,
-} from './beams/reach.ts';
+  type BeamRangeTerms,
+} from './beams/beam-range.ts';
 export {
   answerOf,
   calculate,
@@ -178,7 +178,7 @@ export { faceAboveWater } from './stages/beams/rules/face-above-water.ts';
 export { placeRules } from './stages/fit/rules/places.ts';
 export { asUsuallyPlaced } from './fit/as-usually-placed.ts';
 export { hullChanges, usualPropellers } from './fit/places.ts';
-export { deepestWaterM, reachSaid, type ReachSaid } from './beams/reach-said.ts';
+export { deepestWaterM, beamRangeSaid, type BeamRangeSaid } from './beams/beam-range-said.ts';
 export { electricalFloorOf } from './acoustics/electrical-floor.ts';
 export { ampacity } from './power/ampacity.ts';
 export { batteryDay } from './power/battery-day.ts';

@@ -27,7 +27,7 @@ export * from './plan/page.ts';
 export * from './plan/plan.ts';
 export * from './plan/power.ts';
 export * from './plan/scene.ts';
-export * from './plan/sought.ts';
+export * from './plan/target-species.ts';
 export * from './plan/source.ts';
 export * from './plan/station.ts';
 export * from './plan/transducer.ts';

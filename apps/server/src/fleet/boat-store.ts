@@ -8,7 +8,7 @@ import {
   type Edit,
   type FleetEntry,
   type FleetQuery,
-  type KeptRevision,
+  type SavedRevision,
   type OpenedBoat,
   type Plan,
   type Revision,
@@ -33,7 +33,7 @@ const notJudged = 0;
 const heldPlans = 32;
 
 export type Appended =
-  | { readonly kind: 'kept'; readonly kept: KeptRevision; readonly again: boolean }
+  | { readonly kind: 'kept'; readonly kept: SavedRevision; readonly again: boolean }
   | { readonly kind: 'no such boat' }
   | { readonly kind: 'id used for other edits' }
   | { readonly kind: 'behind'; readonly number: number; readonly missing: Revision[] }

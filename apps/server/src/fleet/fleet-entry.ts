@@ -27,10 +27,10 @@ export const fleetEntryOf = (plan: Plan, kept: Kept): FleetEntry => {
 };
 
 /** A text in which letters of any case and with any accent are found alike. */
-export const soughtText = (text: string): string => text.normalize('NFKD').replace(/\p{M}/gu, '').toLowerCase();
+export const searchText = (text: string): string => text.normalize('NFKD').replace(/\p{M}/gu, '').toLowerCase();
 
 /** The same, so that "Hull 2" comes before "Hull 10". */
-const inOrder = (text: string): string => soughtText(text).replace(/\d+/g, (digits) => digits.padStart(12, '0'));
+const inOrder = (text: string): string => searchText(text).replace(/\d+/g, (digits) => digits.padStart(12, '0'));
 
 /** Those that are done come after all that are not. */
 export const allDone = stageNames.length + 1;
@@ -39,7 +39,7 @@ export const allDone = stageNames.length + 1;
 export const fleetColumnsOf = (entry: FleetEntry) => ({
   entry: JSON.stringify(entry),
   entry_version: fleetEntryVersion,
-  sought: soughtText(`${entry.name} ${entry.water} ${entry.hullForm}`),
+  sought: searchText(`${entry.name} ${entry.water} ${entry.hullForm}`),
   name_order: inOrder(entry.name),
   water_order: inOrder(entry.water),
   stops: entry.stops,

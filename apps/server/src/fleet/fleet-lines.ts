@@ -10,7 +10,7 @@ import { col, fn, Op, where, type Order, type WhereOptions } from 'sequelize';
 import * as z from 'zod';
 import type { Database } from '../database/open-database.ts';
 import type { BoatRow } from '../database/tables.ts';
-import { allDone, fleetColumnsOf, fleetEntryOf, fleetEntryVersion, soughtText } from './fleet-entry.ts';
+import { allDone, fleetColumnsOf, fleetEntryOf, fleetEntryVersion, searchText } from './fleet-entry.ts';
 
 /** How long after the last edit the fleet's lines are made anew. */
 const judgeAfterMs = 1500;
@@ -55,7 +55,7 @@ export class FleetLines {
   /** A page as it is sent. Each line was written from a typed one by this very version: it is passed on as it stands. */
   async page({ search, show, by, downward, first, count }: FleetQuery): Promise<string> {
     const waiting = await this.catchUp();
-    const words = soughtText(search).split(/\s+/).filter(Boolean);
+    const words = searchText(search).split(/\s+/).filter(Boolean);
     const wanted: WhereOptions<BoatRow> = {
       [Op.and]: [
         { removed_at: null },

@@ -3,7 +3,7 @@ import {
   type Edit,
   type FleetEntry,
   type FleetPage,
-  type KeptRevision,
+  type SavedRevision,
   type OpenedBoat,
   type Revision,
 } from '@grey-keel/model';
@@ -204,7 +204,7 @@ describe('a server that is killed', () => {
     const second = await serverProcess(folder.path);
     const again = await ask(second.address, 'POST', '/api/boats/hull/revisions', sent);
     expect(again.status).toBe(200);
-    expect((again.body as KeptRevision).number).toBe(1);
+    expect((again.body as SavedRevision).number).toBe(1);
     const boat = (await ask(second.address, 'GET', '/api/boats/hull')).body as OpenedBoat;
     expect([boat.number, boat.plan.boat.name]).toEqual([1, 'Kept all the same']);
     second.child.kill('SIGTERM');

@@ -9,7 +9,7 @@ import {
   fleetQuerySchema,
   idSchema,
   importedBundleSchema,
-  keptRevisionSchema,
+  savedRevisionSchema,
   newBoatSchema,
   openedBoatSchema,
   planSchema,
@@ -113,7 +113,7 @@ const doors = (): Door[] => [
     path: '/api/boats/{id}/revisions',
     summary: 'Append edits, once for each revision id',
     body: revisionRequestSchema,
-    answer: keptRevisionSchema,
+    answer: savedRevisionSchema,
     refusals: [404, 409, 412, 422],
   },
   {

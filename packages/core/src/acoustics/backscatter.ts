@@ -1,4 +1,4 @@
-import type { Sought } from '@grey-keel/model';
+import type { TargetSpecies } from '@grey-keel/model';
 
 export const bottomTypes = ['mud', 'sand', 'gravel', 'rock'] as const;
 export type BottomType = (typeof bottomTypes)[number];
@@ -14,7 +14,7 @@ export const bottomBackscatterDb = (type: BottomType, grazingDeg: number): numbe
   lambertDb[type] + 20 * Math.log10(Math.sin((grazingDeg * Math.PI) / 180));
 
 /** The bottom that what is sought stands over, as sound meets it. */
-export const bottomOf = (over: Sought['over']): BottomType =>
+export const bottomOf = (over: TargetSpecies['over']): BottomType =>
   ({
     'open water': 'sand' as const,
     mud: 'mud' as const,

@@ -9,7 +9,7 @@ import { answerOf } from '../calculation/calculation.ts';
 import { given, calculated } from '../calculation/working-step.ts';
 import { deadZone } from '../beams/dead-zone.ts';
 import { footprint } from '../beams/footprint.ts';
-import { requiredSnrDb, traceSnrDb } from '../beams/reach.ts';
+import { requiredSnrDb, traceSnrDb } from '../beams/beam-range.ts';
 import { seeingAt, spareDbOf, type BeamMeasures, type Measures } from './measures.ts';
 import type { Requirements } from '../beams/requirements.ts';
 

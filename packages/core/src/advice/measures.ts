@@ -11,13 +11,13 @@ import {
 import {
   bottomReachM,
   bottomSnrDb,
-  reachTerms,
+  beamRangeTerms,
   requiredSnrDb,
   targetReachM,
   targetSnrDb,
   traceSnrDb,
-  type ReachTerms,
-} from '../beams/reach.ts';
+  type BeamRangeTerms,
+} from '../beams/beam-range.ts';
 import type { Candidate } from './candidate.ts';
 import type { Requirements } from '../beams/requirements.ts';
 
@@ -32,7 +32,7 @@ export interface BeamMeasures {
   /** With its longest pulse, which `terms` and every reach go by. */
   readonly deepest: ElementAcoustics;
   readonly mounting: Mounting;
-  readonly terms: ReachTerms;
+  readonly terms: BeamRangeTerms;
   readonly targetStrengthDb: number;
   readonly reachM: number;
   readonly bottomReachM: number;
@@ -106,13 +106,13 @@ export const measuresOf = (candidate: Candidate, requirements: Requirements): Me
     const acoustics = elementAcoustics(element, beam, requirements.workingM);
     for (const one of acoustics.derived) derived.add(one);
     const deepest = deepestAcoustics(element, beam);
-    const terms = reachTerms(deepest, mounting, requirements.conditions);
+    const terms = beamRangeTerms(deepest, mounting, requirements.conditions);
     const strength = targetStrengthDb('love-dorsal', requirements.lengthCm, beam.frequencyHz);
     const coneDeg = acoustics.shape.acrossDeg;
     let holds = 0;
     for (let i = 1; i <= speedSteps; i++) {
       const boatSpeedMps = (requirements.topMps * i) / speedSteps;
-      const running = reachTerms(deepest, mounting, { ...requirements.conditions, boatSpeedMps });
+      const running = beamRangeTerms(deepest, mounting, { ...requirements.conditions, boatSpeedMps });
       if (bottomSnrDb(running, requirements.bottom, requirements.workingM) < traceSnrDb) break;
       holds = boatSpeedMps;
     }

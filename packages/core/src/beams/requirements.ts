@@ -3,8 +3,8 @@ import { bottomOf, type BottomType } from '../acoustics/backscatter.ts';
 import { electricalFloorOf } from '../acoustics/electrical-floor.ts';
 import { remembered } from '../plan/remembered.ts';
 import { inOrder, soundSpeedDownTo, workingWater } from '../plan/working-water.ts';
-import { deepestWaterM } from './reach-said.ts';
-import type { Conditions } from './reach.ts';
+import { deepestWaterM } from './beam-range-said.ts';
+import type { Conditions } from './beam-range.ts';
 
 /** What the brief asks of a transducer, in numbers. */
 export interface Requirements {

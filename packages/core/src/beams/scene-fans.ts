@@ -8,7 +8,7 @@ import { requirementsOf, type Requirements } from './requirements.ts';
 import { elementAcoustics, fanOffAxisDb, type ElementAcoustics } from './element-acoustics.ts';
 import { coveredAhead, usualForward, type AheadUnit } from './forward-fan.ts';
 import { groundRange } from './ground-range.ts';
-import { reachTerms, requiredSnrDb, targetSnrDb, type ReachTerms } from './reach.ts';
+import { beamRangeTerms, requiredSnrDb, targetSnrDb, type BeamRangeTerms } from './beam-range.ts';
 import { sideFanFromDownDeg } from './section.ts';
 import { shadowLengthM } from './side-scan-shadow.ts';
 import { workingBeamOf } from './working-beam.ts';
@@ -61,7 +61,7 @@ interface Looking {
   readonly id: string;
   readonly transducer: Transducer;
   readonly acoustics: ElementAcoustics;
-  readonly terms: ReachTerms;
+  readonly terms: BeamRangeTerms;
   readonly faceM: number;
 }
 
@@ -241,7 +241,7 @@ export const fansAt = (
       id,
       transducer,
       acoustics,
-      terms: reachTerms(acoustics, transducer.mounting, requirements.conditions),
+      terms: beamRangeTerms(acoustics, transducer.mounting, requirements.conditions),
       faceM: Math.max(0, faceDepthM(plan, transducer.aboveKeelM) ?? 0),
     };
     const passes = kind === 'side-scan' || kind === 'down fan';

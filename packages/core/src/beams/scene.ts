@@ -4,7 +4,7 @@ import { inOrder, faceDepthM, soundSpeedDownTo } from '../plan/working-water.ts'
 import { given, calculated } from '../calculation/working-step.ts';
 import { requirementsOf, type Requirements } from './requirements.ts';
 import { elementAcoustics, offAxisDb, resolutionOf, type ElementAcoustics } from './element-acoustics.ts';
-import { reachTerms, requiredSnrDb, targetSnrDb, type ReachTerms } from './reach.ts';
+import { beamRangeTerms, requiredSnrDb, targetSnrDb, type BeamRangeTerms } from './beam-range.ts';
 import type { Point } from './silhouette.ts';
 import { workingBeamOf } from './working-beam.ts';
 
@@ -64,7 +64,7 @@ interface Looking {
   readonly transducer: Transducer;
   readonly series: number;
   readonly acoustics: ElementAcoustics;
-  readonly terms: ReachTerms;
+  readonly terms: BeamRangeTerms;
   readonly faceM: number;
   readonly heightM: number;
   /** Edges of the cone from straight down, radians to starboard. */
@@ -104,7 +104,7 @@ const looking = (plan: Plan, requirements: Requirements, depthM: number): Lookin
         transducer,
         series,
         acoustics,
-        terms: reachTerms(acoustics, transducer.mounting, requirements.conditions),
+        terms: beamRangeTerms(acoustics, transducer.mounting, requirements.conditions),
         faceM,
         heightM,
         fromRad,

@@ -5,7 +5,7 @@ import { answerOf } from '../calculation/calculation.ts';
 import { faceDepthM, inOrder } from '../plan/working-water.ts';
 import { requirementsOf } from './requirements.ts';
 import { elementAcoustics } from './element-acoustics.ts';
-import { bottomSnrDb, reachTerms } from './reach.ts';
+import { bottomSnrDb, beamRangeTerms } from './beam-range.ts';
 import { workingBeamOf } from './working-beam.ts';
 
 /** Where a sounder's picture starts, and which bottoms it draws that are none. */
@@ -28,7 +28,7 @@ export const sounderLimits = (plan: Plan, depthM: number): SounderLimits[] => {
     if (transducer.kind !== 'sounder') return [];
     const acoustics = elementAcoustics(transducer, workingBeamOf(transducer), depthM);
     const faceM = Math.max(0, faceDepthM(plan, transducer.aboveKeelM) ?? 0);
-    const terms = reachTerms(acoustics, transducer.mounting, requirements.conditions);
+    const terms = beamRangeTerms(acoustics, transducer.mounting, requirements.conditions);
     const blank = answerOf(ringDown, {
       pulseLengthS: acoustics.pulseLengthS,
       frequencyHz: acoustics.frequencyHz,

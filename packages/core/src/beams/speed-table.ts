@@ -5,7 +5,7 @@ import { answerOf } from '../calculation/calculation.ts';
 import { inOrder } from '../plan/working-water.ts';
 import { requirementsOf } from './requirements.ts';
 import { elementAcoustics } from './element-acoustics.ts';
-import { bottomSnrDb, reachTerms, traceSnrDb } from './reach.ts';
+import { bottomSnrDb, beamRangeTerms, traceSnrDb } from './beam-range.ts';
 import { workingBeamOf } from './working-beam.ts';
 
 /** One sounder at one speed. */
@@ -69,7 +69,7 @@ export const speedTable = (plan: Plan): readonly SpeedRow[] | null => {
             mounting,
           });
           const snr = bottomSnrDb(
-            reachTerms(acoustics, mounting, { ...conditions, boatSpeedMps: speedMps }),
+            beamRangeTerms(acoustics, mounting, { ...conditions, boatSpeedMps: speedMps }),
             bottom,
             workingM,
           );

@@ -6,7 +6,7 @@ import { answerOf, type Answer } from '../calculation/calculation.ts';
 import type { Requirements } from './requirements.ts';
 import { budgetDifference } from './budget-difference.ts';
 import { assumedEfficiency, elementAcoustics } from './element-acoustics.ts';
-import { reachTerms, targetReachM } from './reach.ts';
+import { beamRangeTerms, targetReachM } from './beam-range.ts';
 
 /** One of two that are compared: a plain disc of a power, at a frequency, with a cone. */
 export interface PlainBeam {
@@ -75,7 +75,7 @@ export const compareBeams = (
         electricalNoiseDb: electricalInBandDb(conditions.electricalFloorDb, acoustics),
         targetStrengthDb: strength,
       },
-      reachM: targetReachM(reachTerms(acoustics, 'through-hull', conditions), strength),
+      reachM: targetReachM(beamRangeTerms(acoustics, 'through-hull', conditions), strength),
     };
   };
   const [one, other] = [side(first), side(second)];

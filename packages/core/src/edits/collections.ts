@@ -2,7 +2,7 @@ import { collection } from './collection.ts';
 
 export const stations = collection('stations', 'station', (plan) => plan.stations);
 export const waters = collection('waters', 'water', (plan) => plan.waters);
-export const sought = collection('sought', 'target species', (plan) => plan.sought);
+export const targetSpecies = collection('sought', 'target species', (plan) => plan.sought);
 export const transducers = collection('transducers', 'transducer', (plan) => plan.transducers);
 export const fish = collection('fish', 'fish', (plan) => plan.fish);
 export const equipment = collection('equipment', 'piece of equipment', (plan) => plan.equipment);

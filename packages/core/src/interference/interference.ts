@@ -4,7 +4,7 @@ import { bandShareDb, type Band } from '../acoustics/band-share.ts';
 import { requirementsOf, type Requirements } from '../beams/requirements.ts';
 import { elementAcoustics, type ElementAcoustics } from '../beams/element-acoustics.ts';
 import { usualForward } from '../beams/forward-fan.ts';
-import { reachTerms, requiredSnrDb, type ReachTerms } from '../beams/reach.ts';
+import { beamRangeTerms, requiredSnrDb, type BeamRangeTerms } from '../beams/beam-range.ts';
 import { remembered } from '../plan/remembered.ts';
 import { faceDepthM } from '../plan/working-water.ts';
 import { given, calculated } from '../calculation/working-step.ts';
@@ -17,7 +17,7 @@ interface Sender {
   readonly transducer: Transducer;
   readonly beam: Transducer['beams'][number];
   readonly acoustics: ElementAcoustics;
-  readonly terms: ReachTerms;
+  readonly terms: BeamRangeTerms;
   readonly looks: Looks;
   readonly faceM: number;
 }
@@ -33,7 +33,7 @@ const sender = (plan: Plan, requirements: Requirements, id: string, beamIndex: n
     transducer,
     beam,
     acoustics,
-    terms: reachTerms(acoustics, transducer.mounting, requirements.conditions),
+    terms: beamRangeTerms(acoustics, transducer.mounting, requirements.conditions),
     looks: {
       kind: transducer.kind,
       shape: acoustics.shape,

@@ -2,7 +2,7 @@ import * as z from 'zod';
 import { boatSchema } from '../plan/boat.ts';
 import { idSchema } from '../plan/id.ts';
 import { loadingSchema } from '../plan/loading.ts';
-import { soughtSchema } from '../plan/sought.ts';
+import { targetSpeciesSchema } from '../plan/target-species.ts';
 import { stationSchema } from '../plan/station.ts';
 import { waterSchema } from '../plan/water.ts';
 import { waySchema } from '../plan/ways.ts';
@@ -22,8 +22,12 @@ export const briefEditSchemas = {
   addWater: z.strictObject({ type: z.literal('addWater'), id: idSchema, water: waterSchema }),
   describeWater: z.strictObject({ type: z.literal('describeWater'), id: idSchema, changes: waterSchema.partial() }),
   removeWater: z.strictObject({ type: z.literal('removeWater'), id: idSchema }),
-  addSought: z.strictObject({ type: z.literal('addSought'), id: idSchema, sought: soughtSchema }),
-  describeSought: z.strictObject({ type: z.literal('describeSought'), id: idSchema, changes: soughtSchema.partial() }),
+  addSought: z.strictObject({ type: z.literal('addSought'), id: idSchema, sought: targetSpeciesSchema }),
+  describeSought: z.strictObject({
+    type: z.literal('describeSought'),
+    id: idSchema,
+    changes: targetSpeciesSchema.partial(),
+  }),
   removeSought: z.strictObject({ type: z.literal('removeSought'), id: idSchema }),
   useWay: z.strictObject({ type: z.literal('useWay'), way: waySchema, used: z.boolean() }),
   workIn: z.strictObject({ type: z.literal('workIn'), waterId: idSchema.nullable() }),

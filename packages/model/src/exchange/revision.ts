@@ -13,18 +13,18 @@ export const revisionRequestSchema = z.strictObject({
 });
 export type RevisionRequest = z.output<typeof revisionRequestSchema>;
 
-export const keptRevisionSchema = z.strictObject({
+export const savedRevisionSchema = z.strictObject({
   number: z.number().int().min(1),
   revisionId: z.uuid(),
   keptAt: instantSchema,
 });
-export type KeptRevision = z.output<typeof keptRevisionSchema>;
+export type SavedRevision = z.output<typeof savedRevisionSchema>;
 
 export const pathSchema = z.array(z.union([z.string(), z.number()]));
 export type Path = z.output<typeof pathSchema>;
 
 /** A revision as the history tells it, with the places in the plan that it touched. */
-export const revisionSchema = keptRevisionSchema.extend({
+export const revisionSchema = savedRevisionSchema.extend({
   edits: z.array(editSchema),
   paths: z.array(pathSchema),
 });

@@ -12,7 +12,7 @@ import { networkSchema } from './network.ts';
 import { pageSchema } from './page.ts';
 import { powerSchema } from './power.ts';
 import { placedFishSchema, sceneSchema } from './scene.ts';
-import { soughtSchema } from './sought.ts';
+import { targetSpeciesSchema } from './target-species.ts';
 import { feedSchema, fedQuantitySchema, sourceSchema, unitSettingsSchema } from './source.ts';
 import { stationSchema } from './station.ts';
 import { transducerSchema } from './transducer.ts';
@@ -36,7 +36,7 @@ export const planSchema = z.strictObject({
   loadings: recordById(loadingSchema, 30),
   stations: recordById(stationSchema, 30),
   waters: recordById(waterSchema, 60),
-  sought: recordById(soughtSchema, 60),
+  sought: recordById(targetSpeciesSchema, 60),
   ways: waySetSchema,
   /** The water and depth that the pictures and the card are drawn for. */
   working: z.strictObject({

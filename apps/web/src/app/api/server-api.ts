@@ -6,7 +6,7 @@ import {
   catalogueEntrySchema,
   fleetPageSchema,
   importedBundleSchema,
-  keptRevisionSchema,
+  savedRevisionSchema,
   openedBoatSchema,
   revisionSchema,
   type BackupEntry,
@@ -16,7 +16,7 @@ import {
   type FleetPage,
   type FleetQuery,
   type ImportedBundle,
-  type KeptRevision,
+  type SavedRevision,
   type NewBoat,
   type OpenedBoat,
   type Revision,
@@ -66,8 +66,8 @@ export class ServerApi {
     return this.http.post(`api/boats/${id}/recall`, null).pipe(as(openedBoatSchema));
   }
 
-  send(id: string, request: RevisionRequest): Observable<KeptRevision> {
-    return this.http.post(`api/boats/${id}/revisions`, request).pipe(as(keptRevisionSchema));
+  send(id: string, request: RevisionRequest): Observable<SavedRevision> {
+    return this.http.post(`api/boats/${id}/revisions`, request).pipe(as(savedRevisionSchema));
   }
 
   revisionsSince(id: string, number: number): Observable<Revision[]> {

@@ -11,7 +11,7 @@ import { OpenPlan } from '../state/open-plan.ts';
 import { selectPlan, selectRedo, selectUndo } from '../state/plan.selectors.ts';
 import { selectTheme, selectUnitChoice, selectUnitSet, viewEvents } from '../state/view.ts';
 import { WayChoice } from './way-choice.ts';
-import { KeptState } from './kept-state.ts';
+import { SavedState } from './saved-state.ts';
 import { PressButton } from '../shared/press-button.ts';
 
 const waterOf = (plan: Plan): string => {
@@ -22,7 +22,7 @@ const waterOf = (plan: Plan): string => {
 /** The boat, the way of working looked at, units, undo and redo, and whether everything is kept. */
 @Component({
   selector: 'gk-head-strip',
-  imports: [FigurePipe, KeptState, PressButton, RefreshIcon, RouterLink, SearchIcon, WayChoice, UndoIcon],
+  imports: [FigurePipe, SavedState, PressButton, RefreshIcon, RouterLink, SearchIcon, WayChoice, UndoIcon],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <header>
@@ -71,7 +71,7 @@ const waterOf = (plan: Plan): string => {
           <button type="button" pButton text (click)="open.redo()" [disabled]="!redo().length" aria-label="Redo">
             <svg data-p-icon="refresh" aria-hidden="true"></svg>
           </button>
-          <gk-kept-state />
+          <gk-saved-state />
           <button type="button" pButton text (click)="shortcuts.emit()" aria-label="Shortcuts (?)">?</button>
         </div>
       }

@@ -8,7 +8,7 @@ import { aPlan } from '../testing/plans.ts';
 import { stageHarness } from '../testing/stage-harness.ts';
 import { FindingsColumn } from './findings-column.ts';
 import { Ladder } from './ladder.ts';
-import { KeptState } from './kept-state.ts';
+import { SavedState } from './saved-state.ts';
 import { WorkingPanel } from './working-panel.ts';
 import { BeamsPage } from '../stages/beams/beams-page.ts';
 
@@ -44,7 +44,7 @@ describe('the shell', () => {
   });
 
   it('says saved, saving, how much waits and why, that it is behind, or that the boat is gone', async () => {
-    const root = await page(KeptState);
+    const root = await page(SavedState);
     const says = async (event?: Action): Promise<string> => {
       if (event) store().dispatch(event);
       await settle();

@@ -1,4 +1,4 @@
-import type { BoatNews, Edit, KeptRevision, OpenedBoat, Path, Revision } from '@grey-keel/model';
+import type { BoatNews, Edit, SavedRevision, OpenedBoat, Path, Revision } from '@grey-keel/model';
 import { createActionGroup, emptyProps, props } from '@ngrx/store';
 import type { ServerProblem } from '../api/problem.ts';
 import type { Stuck, Unsent } from './plan.state.ts';
@@ -27,7 +27,7 @@ export const serverEvents = createActionGroup({
     'boat not found': props<{ id: string }>(),
     'boat not loaded': props<{ id: string; problem: ServerProblem }>(),
     'news heard': props<{ news: BoatNews }>(),
-    'revision kept': props<{ kept: KeptRevision }>(),
+    'revision kept': props<{ kept: SavedRevision }>(),
     'others changed': props<{ revisions: Revision[] }>(),
     'revision refused': props<{ revisionId: string; detail: string }>(),
     'sending failed': props<{ problem: ServerProblem }>(),

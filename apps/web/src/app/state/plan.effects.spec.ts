@@ -1,7 +1,7 @@
 import { HttpErrorResponse } from '@angular/common/http';
 import { problemIn, RequestFailed } from '../api/problem.ts';
 import { TestBed } from '@angular/core/testing';
-import type { Edit, KeptRevision, OpenedBoat, Revision, RevisionRequest } from '@grey-keel/model';
+import type { Edit, SavedRevision, OpenedBoat, Revision, RevisionRequest } from '@grey-keel/model';
 import { provideEffects } from '@ngrx/effects';
 import { provideState, provideStore, Store } from '@ngrx/store';
 import { of, throwError, type Observable } from 'rxjs';
@@ -23,12 +23,12 @@ class FakeServer {
   readonly sent: RevisionRequest[] = [];
   boat: OpenedBoat = opened();
   revisions: Revision[] = [revision(4, [])];
-  answer: (request: RevisionRequest) => Observable<KeptRevision> = (request) => this.keep(request);
+  answer: (request: RevisionRequest) => Observable<SavedRevision> = (request) => this.keep(request);
 
-  keep({ revisionId, base }: RevisionRequest): Observable<KeptRevision> {
+  keep({ revisionId, base }: RevisionRequest): Observable<SavedRevision> {
     return of({ revisionId, number: base + 1, keptAt: '2026-05-01T12:00:00.000Z' });
   }
-  send(_id: string, request: RevisionRequest): Observable<KeptRevision> {
+  send(_id: string, request: RevisionRequest): Observable<SavedRevision> {
     this.sent.push(request);
     return this.answer(request);
   }

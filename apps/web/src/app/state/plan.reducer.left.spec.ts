@@ -1,5 +1,5 @@
 import { opened, revision } from '../testing/plans.ts';
-import { boat, edited, keptAs, ready, run, uuid } from '../testing/reducing.ts';
+import { boat, edited, acknowledgedAs, ready, run, uuid } from '../testing/reducing.ts';
 import { boatEvents, outboxEvents, serverEvents } from './plan.actions.ts';
 import { noPlan, type PlanState, type Unsent } from './plan.state.ts';
 
@@ -45,7 +45,7 @@ describe('the open plan, opened with edits left in the outbox,', () => {
   });
 
   it('takes up what a window that was closed had left, and asks where it meets what was kept since', () => {
-    const here = run(ready(), edited(3, { draughtM: 0.6 }), keptAs(3, 5));
+    const here = run(ready(), edited(3, { draughtM: 0.6 }), acknowledgedAs(3, 5));
     const since = [revision(4, []), revision(5, boat({ draughtM: 0.6 }), uuid(3))];
     const takeUp = (unsent: Unsent[]): PlanState => run(here, outboxEvents.leftTakenUp({ unsent, stuck: [], since }));
     const joined = takeUp([left(1, { lengthM: 8 })]);

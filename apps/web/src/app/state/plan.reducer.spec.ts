@@ -1,7 +1,7 @@
 import { aWater } from '@grey-keel/core/testing';
 import type { Edit } from '@grey-keel/model';
 import { idOf, opened, revision } from '../testing/plans.ts';
-import { boat, edited, keptAs, ready, run, uuid } from '../testing/reducing.ts';
+import { boat, edited, acknowledgedAs, ready, run, uuid } from '../testing/reducing.ts';
 import { boatEvents, serverEvents } from './plan.actions.ts';
 import { noPlan, type PlanState } from './plan.state.ts';
 
@@ -23,7 +23,7 @@ describe('the open plan', () => {
   it('shows an edit at once, as unsent, and keeps it when the server has answered', () => {
     const one = run(ready(), edited(1, { lengthM: 8 }));
     expect([one.plan?.boat.lengthM, one.kept?.boat.lengthM, one.unsent.length]).toEqual([8, 7.4, 1]);
-    const kept = run(one, keptAs(1, 5));
+    const kept = run(one, acknowledgedAs(1, 5));
     expect([kept.kept?.boat.lengthM, kept.number, kept.unsent.length]).toEqual([8, 5, 0]);
     expect(kept.keptAt).toBe('2026-05-01T11:00:00.000Z');
   });
@@ -85,7 +85,7 @@ describe('the open plan', () => {
     const known = revision(4, [{ type: 'removeWater', id: 'pool' }]);
     expect(run(ready(), serverEvents.othersChanged({ revisions: [known] }))).toEqual(ready());
     const two = run(ready(), edited(1, { lengthM: 8 }), edited(2, { beamM: 3 }));
-    expect(run(two, keptAs(2, 5))).toBe(two);
+    expect(run(two, acknowledgedAs(2, 5))).toBe(two);
   });
 
   it('takes back the newest of more steps than it remembers, and lets go one that has no place any more', () => {
@@ -96,7 +96,7 @@ describe('the open plan', () => {
     const removed = run(
       ready(),
       boatEvents.edited({ revisionId: uuid(1), edits: [{ type: 'removeWater', id: 'pool' }], label: 'remove' }),
-      keptAs(1, 5),
+      acknowledgedAs(1, 5),
     );
     const others = Array.from({ length: 60 }, (_, i): Edit => ({ type: 'addWater', id: `w${i}`, water: aWater() }));
     const full = run(removed, serverEvents.othersChanged({ revisions: [revision(6, others)] }));
@@ -107,7 +107,13 @@ describe('the open plan', () => {
   });
 
   it('drops undo steps that meet what others changed, and says so', () => {
-    const two = run(ready(), edited(1, { lengthM: 8 }), keptAs(1, 5), edited(2, { beamM: 3 }), keptAs(2, 6));
+    const two = run(
+      ready(),
+      edited(1, { lengthM: 8 }),
+      acknowledgedAs(1, 5),
+      edited(2, { beamM: 3 }),
+      acknowledgedAs(2, 6),
+    );
     const state = run(two, serverEvents.othersChanged({ revisions: [revision(7, boat({ beamM: 2 }))] }));
     expect(state.undo.map(({ label }) => label)).toEqual(['edit 1']);
     expect(state.notice).toContain('no longer be undone');
@@ -258,7 +264,7 @@ describe('the open plan', () => {
   it('builds each edit on the revision it was made on, by number and id, and moves it up with what is kept', () => {
     const two = run(ready(), edited(1, { lengthM: 8 }), edited(2, { beamM: 3 }));
     expect(two.unsent.map(({ base, baseId }) => [base, baseId])).toEqual(two.unsent.map(() => [4, idOf(4)]));
-    expect(run(two, keptAs(1, 5)).unsent.map(({ base, baseId }) => [base, baseId])).toEqual([[5, uuid(1)]]);
+    expect(run(two, acknowledgedAs(1, 5)).unsent.map(({ base, baseId }) => [base, baseId])).toEqual([[5, uuid(1)]]);
     const others = run(two, serverEvents.othersChanged({ revisions: [revision(5, boat({ draughtM: 0.6 }))] }));
     expect(others.unsent.map(({ base, baseId }) => [base, baseId])).toEqual(others.unsent.map(() => [5, idOf(5)]));
   });
@@ -282,7 +288,7 @@ describe('the open plan', () => {
       serverEvents.sendingFailed({ problem: { status: 0, detail: 'no server', body: null } }),
     );
     expect([waiting.waiting?.detail, waiting.unsent.length]).toEqual(['no server', 1]);
-    expect(run(waiting, keptAs(1, 5)).waiting).toBeNull();
+    expect(run(waiting, acknowledgedAs(1, 5)).waiting).toBeNull();
   });
 
   it('puts aside what the server refuses, and keeps the rest', () => {

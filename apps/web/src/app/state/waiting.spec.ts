@@ -1,5 +1,5 @@
 import { TestBed } from '@angular/core/testing';
-import type { Edit, KeptRevision, RevisionRequest } from '@grey-keel/model';
+import type { Edit, SavedRevision, RevisionRequest } from '@grey-keel/model';
 import { provideEffects } from '@ngrx/effects';
 import { provideState, provideStore, Store } from '@ngrx/store';
 import { of, throwError, type Observable } from 'rxjs';
@@ -34,7 +34,7 @@ describe('what waits for its time', () => {
     const server = {
       open: () => of(opened()),
       revisionsSince: () => of([revision(4, [])]),
-      send: (_id: string, request: RevisionRequest): Observable<KeptRevision> => {
+      send: (_id: string, request: RevisionRequest): Observable<SavedRevision> => {
         sent.push(request);
         const kept = { revisionId: request.revisionId, number: request.base + 1, keptAt: '2026-05-01T12:00:00.000Z' };
         return up ? of(kept) : throwError(() => new RequestFailed({ status: 0, detail: 'No server.', body: null }));

@@ -13,7 +13,7 @@ export const boat = (changes: Extract<Edit, { type: 'describeBoat' }>['changes']
 export const run = (state: PlanState, ...events: Action[]): PlanState => events.reduce(planFeature.reducer, state);
 export const edited = (n: number, changes: Parameters<typeof boat>[0]): Action =>
   boatEvents.edited({ revisionId: uuid(n), edits: boat(changes), label: `edit ${n}` });
-export const keptAs = (n: number, number: number): Action =>
+export const acknowledgedAs = (n: number, number: number): Action =>
   serverEvents.revisionKept({ kept: { revisionId: uuid(n), number, keptAt: '2026-05-01T11:00:00.000Z' } });
 
 export const ready = (): PlanState =>

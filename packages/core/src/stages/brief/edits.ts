@@ -1,7 +1,7 @@
 import { briefEditSchemas } from '@grey-keel/model';
 import { clearStation } from '../../edits/clear-station.ts';
 import { putOrDelete } from '../../edits/collection.ts';
-import { sought, stations, waters } from '../../edits/collections.ts';
+import { stations, targetSpecies, waters } from '../../edits/collections.ts';
 import { editRows } from '../../edits/edit-row.ts';
 
 export const briefEdits = editRows(briefEditSchemas, {
@@ -27,10 +27,10 @@ export const briefEdits = editRows(briefEditSchemas, {
     if (plan.working.waterId === id) plan.working.waterId = Object.keys(plan.waters).sort()[0] ?? null;
   },
 
-  addSought: (plan, edit) => sought.add(plan, edit.id, edit.sought),
-  describeSought: (plan, { id, changes }) => sought.describe(plan, id, changes),
+  addSought: (plan, edit) => targetSpecies.add(plan, edit.id, edit.sought),
+  describeSought: (plan, { id, changes }) => targetSpecies.describe(plan, id, changes),
   removeSought: (plan, { id }) => {
-    sought.remove(plan, id);
+    targetSpecies.remove(plan, id);
   },
 
   useWay: (plan, { way, used }) => putOrDelete(plan.ways, way, used ? true : null),

@@ -10,7 +10,7 @@ import { stageHarness } from '../../testing/stage-harness.ts';
 import { AdviceView } from './advice-view.ts';
 import { BeamsPage } from './beams-page.ts';
 import { ConeOrFrequencyView } from './cone-or-frequency-view.ts';
-import { ReachView } from './reach-view.ts';
+import { DetectionRangeView } from './detection-range-view.ts';
 import { SceneView } from './scene-view.ts';
 import { ShoppingView } from './shopping-view.ts';
 import { SpeedView } from './speed-view.ts';
@@ -77,7 +77,7 @@ describe('the views of the beams', () => {
 
   it('say how deep each sounder sees the fish, with its uncertainty, and which imaging frequency covers a range', async () => {
     const pool = aWater({ usualDeepestM: 40, greatestM: 60 });
-    const root = await page(ReachView, { ...aPlan(), waters: { pool } });
+    const root = await page(DetectionRangeView, { ...aPlan(), waters: { pool } });
     const rows = [...root.querySelectorAll('table[aria-label="Detection range of the sounders"] tbody tr')];
     expect(rows.length).toBe(2);
     for (const row of rows) {
@@ -95,7 +95,7 @@ describe('the views of the beams', () => {
 
   it('say a reach within the water in metres with what it lies between, in three figures at most', async () => {
     const start = aPlan();
-    const root = await page(ReachView, {
+    const root = await page(DetectionRangeView, {
       ...start,
       waters: { pool: { ...start.waters['pool']!, greatestM: 9000 } },
     });
@@ -227,7 +227,7 @@ describe('the views of the beams', () => {
   });
 
   it('read a chart where the slider stands', async () => {
-    const root = await page(ReachView);
+    const root = await page(DetectionRangeView);
     const level = (): number => Number.parseFloat(text(root, '[for="read-snr"] strong, output .mono'));
     const before = level();
     await key(root, '#read-snr', 'End');

@@ -10,7 +10,7 @@ import { ConeOrFrequencyView } from './cone-or-frequency-view.ts';
 import { DrillFrame } from '../../shared/drill/drill-frame.ts';
 import { beamsDrill } from './drill/beams-drill.ts';
 import { MarkView } from './mark-view.ts';
-import { ReachView } from './reach-view.ts';
+import { DetectionRangeView } from './detection-range-view.ts';
 import { SceneView } from './scene-view.ts';
 import { ShoppingView } from './shopping-view.ts';
 import { SpeedView } from './speed-view.ts';
@@ -26,7 +26,7 @@ import { beamsTabs, type BeamsTab } from './views.ts';
   imports: [
     AdviceView,
     ConeOrFrequencyView,
-    ReachView,
+    DetectionRangeView,
     SceneView,
     SpeedView,
     DrillFrame,
@@ -58,7 +58,7 @@ import { beamsTabs, type BeamsTab } from './views.ts';
           />
         }
         @case ('detection range') {
-          <gk-reach-view />
+          <gk-detection-range-view />
         }
         @case ('cone or frequency') {
           <gk-cone-or-frequency-view />

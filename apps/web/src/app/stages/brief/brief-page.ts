@@ -1,14 +1,14 @@
 import { ChangeDetectionStrategy, Component } from '@angular/core';
 import { openBoat } from '../open-boat.ts';
 import { BoatSection } from './boat-section.ts';
-import { SoughtSection } from './sought-section.ts';
+import { TargetSpeciesSection } from './target-species-section.ts';
 import { WaterColumn } from './water-column.ts';
 import { WatersSection } from './waters-section.ts';
 import { WaysAndStations } from './ways-and-stations.ts';
 
 @Component({
   selector: 'gk-brief-page',
-  imports: [BoatSection, SoughtSection, WaterColumn, WatersSection, WaysAndStations],
+  imports: [BoatSection, TargetSpeciesSection, WaterColumn, WatersSection, WaysAndStations],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet" aria-label="The boat on its water">
@@ -19,7 +19,7 @@ import { WaysAndStations } from './ways-and-stations.ts';
       <gk-ways-and-stations />
     </div>
     <gk-waters-section />
-    <gk-sought-section />
+    <gk-target-species-section />
   `,
   styles: `
     :host {

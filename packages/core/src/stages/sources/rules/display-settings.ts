@@ -7,7 +7,7 @@ import { figure, type Found, type Rule } from '../../../findings/rule.ts';
 import { eachFitted } from '../../../findings/each-fitted.ts';
 import { displayDepthError } from '../../../sources/display-depth-error.ts';
 import { at } from '../../../plan/target.ts';
-import { kept } from './feeds.ts';
+import { feedNow } from './feeds.ts';
 
 const rad = Math.PI / 180;
 
@@ -145,7 +145,7 @@ export const travelsConflict: Rule<'sources'> = {
       const quantity = fedQuantities.find((one) => what === `source of ${one}`);
       // A source that is no good there is said already, and clears this, too.
       const poor = [a, b].some((id) => {
-        const now = quantity && kept(plan, id, quantity).now;
+        const now = quantity && feedNow(plan, id, quantity).now;
         return now && now.rank >= poorRank;
       });
       if (poor) return [];

@@ -7,7 +7,7 @@ import { eachFitted } from '../../../findings/each-fitted.ts';
 import { at } from '../../../plan/target.ts';
 import { thingName } from './names.ts';
 
-export const kept = (plan: Plan, stationId: string, quantity: (typeof fedQuantities)[number]) => {
+export const feedNow = (plan: Plan, stationId: string, quantity: (typeof fedQuantities)[number]) => {
   const feed = plan.feeds[stationId]?.[quantity];
   const choices = feedChoices(plan, quantity);
   return { feed, choices, now: choices.find(({ id }) => id === feed?.sourceId), best: choices[0] };
@@ -59,7 +59,7 @@ export const feedPoor: Rule<'sources'> = {
   severity: 'check',
   find: eachFitted(({ id: stationId, plan, station }) =>
     fedQuantities.flatMap((quantity): Found[] => {
-      const { now, best } = kept(plan, stationId, quantity);
+      const { now, best } = feedNow(plan, stationId, quantity);
       if (!now || now.rank < poorRank || !best || best.rank >= poorRank) return [];
       const away = fromBestM(plan, now.id, best.id);
       return [
@@ -87,7 +87,7 @@ export const feedGone: Rule<'sources'> = {
   severity: 'stop',
   find: eachFitted(({ id: stationId, plan, station }) =>
     fedQuantities.flatMap((quantity): Found[] => {
-      const { feed, now, choices } = kept(plan, stationId, quantity);
+      const { feed, now, choices } = feedNow(plan, stationId, quantity);
       if (!feed || now) return [];
       return [
         {

@@ -1,13 +1,13 @@
 import type { Plan } from '@grey-keel/model';
 import { workingWater } from '../plan/working-water.ts';
-import type { ReachSpan } from './reach.ts';
+import type { BeamRangeSpan } from './beam-range.ts';
 
 /**
  * A reach as it is said: in metres while it lies within the boat's own water, with what it lies between; beyond it, as
  * what is left over the noise at the bottom of that water, since metres nobody can go to mean nothing.
  */
-export type ReachSaid =
-  | { readonly within: true; readonly span: ReachSpan }
+export type BeamRangeSaid =
+  | { readonly within: true; readonly span: BeamRangeSpan }
   | { readonly within: false; readonly spareDb: number; readonly atM: number };
 
 /** The deepest water the boat works in: the greatest of the brief, or what stands in for it. */
@@ -17,10 +17,10 @@ export const deepestWaterM = (plan: Plan): number => {
 };
 
 /** `snrDb` is the signal over noise at a range, and `wantedDb` what the thing wants to be seen. */
-export const reachSaid = (
-  span: ReachSpan,
+export const beamRangeSaid = (
+  span: BeamRangeSpan,
   waterM: number,
   snrDb: (rangeM: number) => number,
   wantedDb: number,
-): ReachSaid =>
+): BeamRangeSaid =>
   span.m <= waterM ? { within: true, span } : { within: false, spareDb: snrDb(waterM) - wantedDb, atM: waterM };

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
 import { inOrder } from '@grey-keel/core';
-import { bottoms, soughtSchema, type Sought } from '@grey-keel/model';
+import { bottoms, targetSpeciesSchema, type TargetSpecies } from '@grey-keel/model';
 import { ChoiceField, choicesOf } from '../../shared/choice-field.ts';
 import { QuantityField } from '../../shared/quantity-field.ts';
 import { TextField } from '../../shared/text-field.ts';
@@ -12,7 +12,7 @@ import { PressButton } from '../../shared/press-button.ts';
 
 /** The fish or things that are sought, and where they stand. */
 @Component({
-  selector: 'gk-sought-section',
+  selector: 'gk-target-species-section',
   imports: [ChoiceField, PlanPlace, PressButton, QuantityField, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
@@ -25,28 +25,28 @@ import { PressButton } from '../../shared/press-button.ts';
             [at]="['sought', entry[0], 'name']"
             [value]="entry[1].name"
             [schema]="thing.name"
-            (changed)="setSought(entry[0], { name: $event })"
+            (changed)="change(entry[0], { name: $event })"
           />
           <gk-quantity-field
             [fieldId]="'sought-length-' + entry[0]"
             [at]="['sought', entry[0], 'lengthCm']"
             [value]="entry[1].lengthCm"
             [schema]="thing.lengthCm"
-            (changed)="setSought(entry[0], { lengthCm: $event })"
+            (changed)="change(entry[0], { lengthCm: $event })"
           />
           <gk-quantity-field
             [fieldId]="'sought-shallowest-' + entry[0]"
             [at]="['sought', entry[0], 'shallowestM']"
             [value]="entry[1].shallowestM"
             [schema]="thing.shallowestM"
-            (changed)="setSought(entry[0], { shallowestM: $event })"
+            (changed)="change(entry[0], { shallowestM: $event })"
           />
           <gk-quantity-field
             [fieldId]="'sought-deepest-' + entry[0]"
             [at]="['sought', entry[0], 'deepestM']"
             [value]="entry[1].deepestM"
             [schema]="thing.deepestM"
-            (changed)="setSought(entry[0], { deepestM: $event })"
+            (changed)="change(entry[0], { deepestM: $event })"
           />
           <gk-choice-field
             label="Over"
@@ -54,7 +54,7 @@ import { PressButton } from '../../shared/press-button.ts';
             [at]="['sought', entry[0], 'over']"
             [value]="entry[1].over"
             [choices]="choices.over"
-            (changed)="setSought(entry[0], { over: $event })"
+            (changed)="change(entry[0], { over: $event })"
           />
           <button
             type="button"
@@ -87,15 +87,15 @@ import { PressButton } from '../../shared/press-button.ts';
     }
   `,
 })
-export class SoughtSection {
+export class TargetSpeciesSection {
   private readonly open = openBoat();
   protected readonly plan = this.open.plan;
   protected readonly edits = this.open.edits;
-  protected readonly thing = soughtSchema.shape;
+  protected readonly thing = targetSpeciesSchema.shape;
   protected readonly choices = { over: choicesOf(bottoms) };
   protected readonly sought = computed(() => inOrder(this.plan().sought));
 
-  protected setSought(id: string, changes: Partial<Sought>): void {
+  protected change(id: string, changes: Partial<TargetSpecies>): void {
     this.edits.edit('target species', { type: 'describeSought', id, changes });
   }
 

@@ -9,8 +9,8 @@ import {
   bottomReachSpan,
   bottomSnrDb,
   electricalFloorOf,
-  reachSaid,
-  targetReachSpan,
+  beamRangeSaid,
+  targetRangeSpan,
   traceSnrDb,
   targetReachM,
   targetSnrDb,
@@ -23,13 +23,13 @@ import { ReadChart, type ChartReading } from '../../shared/read-chart.ts';
 import { openBoat } from '../open-boat.ts';
 import { DetailView } from './detail-view.ts';
 import { ImagingRange } from './imaging-range.ts';
-import { reachCurves } from './reach-curves.ts';
+import { detectionRangeCurves } from './detection-range-curves.ts';
 import { Fold } from '../../shared/fold.ts';
 import { Wide } from '../../shared/wide.ts';
 
 /** How far down each sounder sees the fish and the bottom, as curves, as figures and as a table. */
 @Component({
-  selector: 'gk-reach-view',
+  selector: 'gk-detection-range-view',
   imports: [Fold, ComputedNumber, DetailView, FigurePipe, ImagingRange, ReadChart, Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
@@ -200,7 +200,7 @@ import { Wide } from '../../shared/wide.ts';
     }
   `,
 })
-export class ReachView {
+export class DetectionRangeView {
   private readonly open = openBoat();
   private readonly plan = this.open.plan;
   protected readonly units = this.open.units;
@@ -238,8 +238,8 @@ export class ReachView {
             {
               what: 'Detection range',
               working: measureWorking('reach', { ...measures, beams: [beam] }, requirements),
-              said: reachSaid(
-                targetReachSpan(beam.terms, beam.targetStrengthDb, uncertaintyDb),
+              said: beamRangeSaid(
+                targetRangeSpan(beam.terms, beam.targetStrengthDb, uncertaintyDb),
                 requirements.waterM,
                 (rangeM) => targetSnrDb(beam.terms, beam.targetStrengthDb, rangeM),
                 requiredSnrDb,
@@ -248,7 +248,7 @@ export class ReachView {
             {
               what: 'Bottom',
               working: [],
-              said: reachSaid(
+              said: beamRangeSaid(
                 bottomReachSpan(beam.terms, requirements.bottom),
                 requirements.waterM,
                 (rangeM) => bottomSnrDb(beam.terms, requirements.bottom, rangeM),
@@ -305,7 +305,7 @@ export class ReachView {
   );
 
   protected readonly curves = computed(() =>
-    reachCurves(this.beams(), {
+    detectionRangeCurves(this.beams(), {
       deepestM: this.deepestM(),
       workingM: this.requirements()?.workingM ?? 0,
       units: this.units(),

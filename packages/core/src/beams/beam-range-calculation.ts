@@ -8,7 +8,14 @@ import { answerOf, defineCalculation } from '../calculation/calculation.ts';
 import { soundSpeed } from '../water/sound-speed.ts';
 import { given } from '../calculation/working-step.ts';
 import { beamShape, usualLongestPulseS, type ElementAcoustics } from './element-acoustics.ts';
-import { bottomReachM, reachTerms, requiredSnrDb, targetReachSpan, traceSnrDb, type ReachTerms } from './reach.ts';
+import {
+  bottomReachM,
+  beamRangeTerms,
+  requiredSnrDb,
+  targetRangeSpan,
+  traceSnrDb,
+  type BeamRangeTerms,
+} from './beam-range.ts';
 
 const fields = z.strictObject({
   frequencyHz: z.number().min(10_000).max(3_000_000),
@@ -42,7 +49,7 @@ const input = fields.transform((given_) => ({
   pulseLengthS: given_.pulseLengthS ?? usualLongestPulseS(given_.frequencyHz),
 }));
 
-const rangeStep = (says: string, symbol: string, value: number, { constantDb, absorptionDbPerM }: ReachTerms) => ({
+const rangeStep = (says: string, symbol: string, value: number, { constantDb, absorptionDbPerM }: BeamRangeTerms) => ({
   says,
   symbol,
   value,
@@ -62,7 +69,7 @@ const rangeStep = (says: string, symbol: string, value: number, { constantDb, ab
  * trace. Null where the thing is not even seen at a metre. `limitedBy` is the larger of the two losses at the fish.
  * Source: sonar equation, Urick 1983, ch. 2; target strength Love 1971; the electrical floor is a round figure of ours.
  */
-export const reach = defineCalculation({
+export const beamRange = defineCalculation({
   name: 'reach',
   purpose: 'How far down a fish and the bottom are seen, with what was assumed',
   version: 1,
@@ -96,7 +103,7 @@ export const reach = defineCalculation({
       salinityPpt: it.salinityPpt,
       depthM: it.depthM,
     });
-    const terms = reachTerms(acoustics, it.mounting, {
+    const terms = beamRangeTerms(acoustics, it.mounting, {
       water: it,
       soundSpeedMps,
       depthM: 2 * it.depthM,
@@ -109,7 +116,7 @@ export const reach = defineCalculation({
       frequencyHz: it.frequencyHz,
       model: 'love-dorsal',
     });
-    const fish = targetReachSpan(terms, target.targetStrengthDb, target.uncertaintyDb);
+    const fish = targetRangeSpan(terms, target.targetStrengthDb, target.uncertaintyDb);
     const bottomM = bottomReachM(terms, it.bottom);
     const orNone = (value: number): number | null => (value > 0 ? value : null);
     const absorbed = 2 * terms.absorptionDbPerM * fish.m;

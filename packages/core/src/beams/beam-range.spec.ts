@@ -8,27 +8,27 @@ import { bottomBackscatterDb } from '../acoustics/backscatter.ts';
 import { answerOf } from '../calculation/calculation.ts';
 import { expectWorkingHolds } from '../testing/evaluated.ts';
 import { aBeam, aPlan, aTransducer, edited, fitted } from '../testing/sample-plan.ts';
-import { reach } from './reach-calculation.ts';
+import { beamRange } from './beam-range-calculation.ts';
 import { elementAcoustics } from './element-acoustics.ts';
 import {
   bottomReachM,
   bottomSnrDb,
   fillTargetSnr,
   rangeGrid,
-  reachTerms,
+  beamRangeTerms,
   requiredSnrDb,
   targetReachM,
-  targetReachSpan,
+  targetRangeSpan,
   targetSnrDb,
   traceSnrDb,
-} from './reach.ts';
+} from './beam-range.ts';
 
 const water = { temperatureC: 9, salinityPpt: 0 };
 const at = { water, soundSpeedMps: 1443, depthM: 0, windMps: 4, boatSpeedMps: 2, electricalFloorDb: -300 };
 const element = (changes = {}, beam = {}) => aTransducer({ beams: [aBeam(beam)], ...changes });
 const termsOf = (changes = {}, beam = {}, conditions = {}) => {
   const it = element(changes, beam);
-  return reachTerms(elementAcoustics(it, it.beams[0] ?? aBeam(), 32), it.mounting, { ...at, ...conditions });
+  return beamRangeTerms(elementAcoustics(it, it.beams[0] ?? aBeam(), 32), it.mounting, { ...at, ...conditions });
 };
 
 describe('reach', () => {
@@ -57,7 +57,7 @@ describe('reach', () => {
           depthM: 0,
           targetStrengthDb: -40,
         };
-        const terms = reachTerms(acoustics, it.mounting, conditions);
+        const terms = beamRangeTerms(acoustics, it.mounting, conditions);
         const { rangeM } = answerOf(detectionRange, { ...budget, requiredSnrDb });
         expect(targetReachM(terms, -40)).toBeCloseTo(rangeM ?? 0, 2);
         expect(targetSnrDb(terms, -40, 77)).toBeCloseTo(answerOf(sonarBudget, { ...budget, rangeM: 77 }).snrDb, 6);
@@ -153,7 +153,7 @@ describe('the electrical floor of a boat', () => {
 });
 
 describe('reach, at idle speed over sand, as practice sees it', () => {
-  const of = (input: object) => answerOf(reach, { lengthCm: 45, ...input } as never);
+  const of = (input: object) => answerOf(beamRange, { lengthCm: 45, ...input } as never);
 
   it('600 W, 190 kHz, 12 degrees in fresh water of 9 degrees: a fish of 45 cm to 100 to 200 m', () => {
     const it = of({ frequencyHz: 190_000, beamwidthDeg: 12, electricalPowerW: 600, temperatureC: 9, salinityPpt: 0 });
@@ -192,7 +192,7 @@ describe('reach, at idle speed over sand, as practice sees it', () => {
     expectWorkingHolds(it.working, 'reach');
     // What is not known of target and noise, 3 dB of that alone, as independent errors.
     const terms = termsOf({}, {}, { electricalFloorDb: 78 });
-    const span = targetReachSpan(terms, -38, 4);
+    const span = targetRangeSpan(terms, -38, 4);
     expect(targetSnrDb(terms, -38, span.lowM)).toBeCloseTo(requiredSnrDb + 5, 3);
     expect(targetSnrDb(terms, -38, span.highM)).toBeCloseTo(requiredSnrDb - 5, 3);
   });

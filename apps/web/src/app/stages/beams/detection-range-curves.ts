@@ -6,7 +6,7 @@ import { axisLabels, chartFrame, type Colour } from '../../shared/chart.ts';
 const curvePoints = 60;
 
 /** A beam as its curve is drawn: with what is not known of the fish's strength, and the colour of its transducer. */
-export interface ReachCurve {
+export interface DetectionRangeCurve {
   readonly name: string;
   readonly beam: BeamMeasures;
   readonly uncertaintyDb: number;
@@ -14,8 +14,8 @@ export interface ReachCurve {
 }
 
 /** Signal over noise against depth, each beam with the same fish lying well and badly. */
-export const reachCurves = (
-  beams: readonly ReachCurve[],
+export const detectionRangeCurves = (
+  beams: readonly DetectionRangeCurve[],
   { deepestM, workingM, units }: { readonly deepestM: number; readonly workingM: number; readonly units: UnitChoice },
 ): ((colour: Colour) => ApexCharts.ApexOptions) => {
   const depth = unitFor('depth', units);

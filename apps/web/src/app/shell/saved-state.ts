@@ -20,7 +20,7 @@ import { ServerNews } from '../state/server-news.ts';
  * waits here and nothing newer is at the server.
  */
 @Component({
-  selector: 'gk-kept-state',
+  selector: 'gk-saved-state',
   imports: [DatePipe],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
@@ -76,7 +76,7 @@ import { ServerNews } from '../state/server-news.ts';
     }
   `,
 })
-export class KeptState {
+export class SavedState {
   private readonly store = inject(Store);
   private readonly linked = toSignal(inject(ServerNews).linked, { requireSync: true });
   private readonly gone = this.store.selectSignal(selectGone);

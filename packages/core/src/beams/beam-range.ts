@@ -35,7 +35,7 @@ export interface Conditions {
 }
 
 /** What the signal over noise of a beam is made of, apart from range and target; dB, ranges from the face. */
-export interface ReachTerms {
+export interface BeamRangeTerms {
   /** Source level, processing gain, less noise in the band and what hull and aerated water take. */
   readonly constantDb: number;
   /** Noise in its band as it hears it, dB re 1 µPa. */
@@ -45,7 +45,7 @@ export interface ReachTerms {
   readonly resolutionM: number;
 }
 
-export const reachTerms = (acoustics: ElementAcoustics, mounting: Mounting, at: Conditions): ReachTerms => {
+export const beamRangeTerms = (acoustics: ElementAcoustics, mounting: Mounting, at: Conditions): BeamRangeTerms => {
   const { frequencyHz, shape, bandwidthHz } = acoustics;
   const { boricAcid, magnesiumSulphate, water } = francoisGarrison(
     frequencyHz / 1000,
@@ -78,24 +78,24 @@ export const reachTerms = (acoustics: ElementAcoustics, mounting: Mounting, at: 
 };
 
 /** Signal over noise of a point target on the axis, dB. */
-export const targetSnrDb = (terms: ReachTerms, targetStrengthDb: number, rangeM: number): number =>
+export const targetSnrDb = (terms: BeamRangeTerms, targetStrengthDb: number, rangeM: number): number =>
   terms.constantDb + targetStrengthDb - 40 * Math.log10(rangeM) - 2 * terms.absorptionDbPerM * rangeM;
 
 /** Signal over noise of a flat bottom straight below, dB. */
-export const bottomSnrDb = (terms: ReachTerms, bottom: BottomType, rangeM: number): number =>
+export const bottomSnrDb = (terms: BeamRangeTerms, bottom: BottomType, rangeM: number): number =>
   targetSnrDb(terms, bottomBackscatterDb(bottom, 90), rangeM) +
   10 * Math.log10(bottomAreaM2(rangeM, terms.acrossDeg, terms.resolutionM));
 
 /** How far down a target is seen, m below the face; 0 where it is not seen at all. */
-export const targetReachM = (terms: ReachTerms, targetStrengthDb: number): number =>
+export const targetReachM = (terms: BeamRangeTerms, targetStrengthDb: number): number =>
   greatestRangeM((rangeM) => targetSnrDb(terms, targetStrengthDb, rangeM), requiredSnrDb) ?? 0;
 
 /** How far down the bottom is read as a steady trace, m below the face; 0 where it is not read at all. */
-export const bottomReachM = (terms: ReachTerms, bottom: BottomType): number =>
+export const bottomReachM = (terms: BeamRangeTerms, bottom: BottomType): number =>
   greatestRangeM((rangeM) => bottomSnrDb(terms, bottom, rangeM), traceSnrDb) ?? 0;
 
 /** A reach and between what it lies, m: by what is not known of the target and of the boat's noise, as independent. */
-export interface ReachSpan {
+export interface BeamRangeSpan {
   readonly m: number;
   readonly lowM: number;
   readonly highM: number;
@@ -103,14 +103,18 @@ export interface ReachSpan {
 
 /** The same for the bottom as a steady trace: its backscatter is known to a few decibels, the boat's noise as before. */
 export const bottomUncertaintyDb = 4;
-export const bottomReachSpan = (terms: ReachTerms, bottom: BottomType): ReachSpan => {
+export const bottomReachSpan = (terms: BeamRangeTerms, bottom: BottomType): BeamRangeSpan => {
   const offDb = Math.hypot(bottomUncertaintyDb, noiseUncertaintyDb);
   const to = (wantedDb: number): number =>
     greatestRangeM((rangeM) => bottomSnrDb(terms, bottom, rangeM), wantedDb) ?? 0;
   return { m: to(traceSnrDb), lowM: to(traceSnrDb + offDb), highM: to(traceSnrDb - offDb) };
 };
 
-export const targetReachSpan = (terms: ReachTerms, strengthDb: number, strengthUncertaintyDb: number): ReachSpan => {
+export const targetRangeSpan = (
+  terms: BeamRangeTerms,
+  strengthDb: number,
+  strengthUncertaintyDb: number,
+): BeamRangeSpan => {
   const offDb = Math.hypot(strengthUncertaintyDb, noiseUncertaintyDb);
   return {
     m: targetReachM(terms, strengthDb),
@@ -132,7 +136,7 @@ export const rangeGrid = (fromM: number, toM: number, count: number): RangeGrid 
 
 /** The target's signal over noise along a grid, written into `into`: a plain loop, for hundreds of curves at once. */
 export const fillTargetSnr = (
-  terms: ReachTerms,
+  terms: BeamRangeTerms,
   targetStrengthDb: number,
   { rangesM, spreadingDb }: RangeGrid,
   into: Float64Array,

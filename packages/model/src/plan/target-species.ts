@@ -5,7 +5,7 @@ import { nameSchema } from './id.ts';
 export const bottoms = ['open water', 'mud', 'sand', 'gravel', 'rock', 'weed', 'ledges', 'wreck'] as const;
 
 /** A fish or a thing that is looked for. */
-export const soughtSchema = z.strictObject({
+export const targetSpeciesSchema = z.strictObject({
   name: nameSchema.clone().register(fieldWords, { label: 'Species or object' }),
   lengthCm: z
     .number()
@@ -17,4 +17,4 @@ export const soughtSchema = z.strictObject({
   deepestM: z.number().min(0).max(11000).nullable().register(fieldWords, { label: 'down to', quantity: 'depth' }),
   over: z.enum(bottoms),
 });
-export type Sought = z.output<typeof soughtSchema>;
+export type TargetSpecies = z.output<typeof targetSpeciesSchema>;
