@@ -32,7 +32,12 @@ const schoolWords: Readonly<Record<KeySchool, string>> = {
         }
         <div class="both">
           <gk-display-front [display]="one.display" (pressed)="toKey(one.id, $event)" />
-          <gk-key-list [plan]="plan()" [stationId]="one.id" />
+          <!-- The first display at once; a list costs more than all else here, so the others follow in the next idle moment. -->
+          @defer (when $first; on idle) {
+            <gk-key-list [plan]="plan()" [stationId]="one.id" />
+          } @placeholder {
+            <div class="to-come"></div>
+          }
         </div>
         @if (one.display.keys > 0) {
           <div class="row schools" role="group" [attr.aria-label]="'Proposals for ' + one.station.name">
@@ -85,6 +90,9 @@ const schoolWords: Readonly<Record<KeySchool, string>> = {
       grid-template-columns: repeat(auto-fill, minmax(208px, 1fr));
       align-content: start;
       gap: 6px 12px;
+    }
+    .to-come {
+      min-height: 190px;
     }
     @media (max-width: 760px) {
       .both {
