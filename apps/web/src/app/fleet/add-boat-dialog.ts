@@ -1,16 +1,18 @@
-import { ChangeDetectionStrategy, Component, effect, input, linkedSignal, model, output, signal } from '@angular/core';
-import { FormsModule } from '@angular/forms';
+import { ChangeDetectionStrategy, Component, effect, inject, input, linkedSignal, model, output } from '@angular/core';
+import { NonNullableFormBuilder, ReactiveFormsModule } from '@angular/forms';
 import { hullForms, nameSchema, type NewBoat } from '@grey-keel/model';
 import { Dialog } from 'primeng/dialog';
 import { InputText } from 'primeng/inputtext';
+import * as z from 'zod';
 import { ChoiceField, choicesOf } from '../shared/choice-field.ts';
 import { FileButton } from '../shared/file-button.ts';
 import { PressButton } from '../shared/press-button.ts';
+import { zodProblem, zodValidator } from '../shared/zod-validator.ts';
 
 /** A new boat by its name and hull, or from a bundle. */
 @Component({
   selector: 'gk-add-boat-dialog',
-  imports: [ChoiceField, Dialog, FileButton, FormsModule, InputText, PressButton],
+  imports: [ChoiceField, Dialog, FileButton, InputText, PressButton, ReactiveFormsModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p-dialog
@@ -24,16 +26,15 @@ import { PressButton } from '../shared/press-button.ts';
       [(visible)]="open"
       (onShow)="focus()"
     >
-      <form (ngSubmit)="make()">
+      <form [formGroup]="form" (ngSubmit)="make()">
         <label for="new-boat" class="small faint">Name of the boat</label>
         <input
           pInputText
           id="new-boat"
-          name="name"
+          formControlName="name"
           autocomplete="off"
           [attr.aria-invalid]="shown() ? 'true' : null"
           [attr.aria-describedby]="shown() ? 'new-boat-problem' : null"
-          [(ngModel)]="name"
         />
         @if (shown(); as words) {
           <p class="problem" id="new-boat-problem" role="alert">{{ words }}</p>
@@ -41,9 +42,9 @@ import { PressButton } from '../shared/press-button.ts';
         <gk-choice-field
           label="Hull form"
           fieldId="new-hull-form"
-          [value]="hullForm()"
+          [value]="form.controls.hullForm.value"
           [choices]="hulls"
-          (changed)="hullForm.set($event)"
+          (changed)="form.patchValue({ hullForm: $event })"
         />
         <button type="submit" pButton id="make-boat">Add boat</button>
       </form>
@@ -83,8 +84,10 @@ export class AddBoatDialog {
   readonly problem = input<string | null>(null);
   readonly named = output<NewBoat>();
   readonly given = output<readonly File[]>();
-  protected readonly name = signal('');
-  protected readonly hullForm = signal<(typeof hullForms)[number]>('planing monohull');
+  protected readonly form = inject(NonNullableFormBuilder).group({
+    name: ['', zodValidator(z.string().trim().pipe(nameSchema))],
+    hullForm: hullForms[0],
+  });
   protected readonly hulls = choicesOf(hullForms);
   protected readonly shown = linkedSignal(() => this.problem());
 
@@ -92,7 +95,7 @@ export class AddBoatDialog {
     // Before it is drawn: what is typed while it still opens is not lost.
     effect(() => {
       if (!this.open()) return;
-      this.name.set('');
+      this.form.controls.name.reset();
       this.shown.set(null);
     });
   }
@@ -102,8 +105,9 @@ export class AddBoatDialog {
   }
 
   protected make(): void {
-    const name = nameSchema.safeParse(this.name().trim());
-    if (!name.success) return this.shown.set(`New boat: ${name.error.issues[0]?.message ?? ''}`);
-    this.named.emit({ name: name.data, hullForm: this.hullForm() });
+    const { name, hullForm } = this.form.getRawValue();
+    const wrong = zodProblem(this.form.controls.name);
+    if (wrong !== null) return this.shown.set(`New boat: ${wrong}`);
+    this.named.emit({ name: name.trim(), hullForm });
   }
 }
