@@ -84,9 +84,10 @@ export class AddBoatDialog {
   readonly problem = input<string | null>(null);
   readonly named = output<NewBoat>();
   readonly given = output<readonly File[]>();
-  protected readonly form = inject(NonNullableFormBuilder).group({
+  private readonly build = inject(NonNullableFormBuilder);
+  protected readonly form = this.build.group({
     name: ['', zodValidator(z.string().trim().pipe(nameSchema))],
-    hullForm: hullForms[0],
+    hullForm: this.build.control<(typeof hullForms)[number]>('planing monohull'),
   });
   protected readonly hulls = choicesOf(hullForms);
   protected readonly shown = linkedSignal(() => this.problem());
