@@ -64,11 +64,11 @@ const codeOf = (action: KeyAction): string =>
     .key > div {
       position: relative;
       display: grid;
-      grid-template-columns: 36px minmax(0, 1fr);
+      grid-template-columns: 38px minmax(0, 1fr);
       align-items: center;
     }
     .press {
-      padding-left: 8px;
+      padding-left: 6px;
       color: var(--faint);
       font-size: 12px;
     }

@@ -28,8 +28,8 @@ export const beamsViews: StageViews = {
       theme: 'shop',
       press: ['[data-tab="where is it"]'],
       choose: [
-        ['.beam:nth-of-type(1) select', 'strong'],
-        ['.beam:nth-of-type(2) select', 'not at all'],
+        ['.beam:nth-of-type(1) [role="combobox"]', 'strong'],
+        ['.beam:nth-of-type(2) [role="combobox"]', 'not at all'],
       ],
     },
     {
