@@ -460,4 +460,109 @@ export const mutants = [
     from: 'if (circuit.batteryId === id) circuit.batteryId = null;',
     to: 'void circuit;',
   },
+  {
+    file: 'calibration/least-squares.ts',
+    from: 'rows.length - values.length;',
+    to: 'rows.length - values.length + 1;',
+  },
+  {
+    file: 'calibration/least-squares.ts',
+    from: 'Math.max(Math.sqrt(squares / degreesOfFreedom), leastSd)',
+    to: 'Math.sqrt(squares / degreesOfFreedom)',
+  },
+  {
+    file: 'calibration/bearings.ts',
+    from: 'turn > 180 ? turn - 360 : turn;',
+    to: 'turn > 180 ? 360 - turn : turn;',
+  },
+  {
+    file: 'calibration/temperature-offset.ts',
+    from: 'referenceC - displayedC);',
+    to: 'displayedC - referenceC);',
+  },
+  {
+    file: 'calibration/temperature-offset.ts',
+    from: 'gain: 1 + (line.values[1] ?? 0)',
+    to: 'gain: 1 - (line.values[1] ?? 0)',
+  },
+  {
+    file: 'calibration/temperature-offset.ts',
+    from: 'Math.max(Math.sqrt(squares / (n - 1)), leastSd)',
+    to: 'Math.sqrt(squares / (n - 1))',
+  },
+  {
+    file: 'calibration/temperature-offset.ts',
+    from: 'tQuantile(0.975, n - 1)',
+    to: 'tQuantile(0.95, n - 1)',
+  },
+  {
+    file: 'calibration/speed-factor.ts',
+    from: 'if (sxx < leastSpread * squared)',
+    to: 'if (sxx < 0 * squared)',
+  },
+  {
+    file: 'calibration/speed-factor.ts',
+    from: 'tQuantile(0.975, fit.degreesOfFreedom)',
+    to: 'tQuantile(0.9, fit.degreesOfFreedom)',
+  },
+  {
+    file: 'calibration/heading-offset.ts',
+    from: 'wrapped(towardsDeg - meantDeg)',
+    to: 'wrapped(meantDeg - towardsDeg)',
+  },
+  {
+    file: 'calibration/heading-offset.ts',
+    from: 'movedMps ** 2);',
+    to: 'movedMps);',
+  },
+  {
+    file: 'calibration/heading-offset.ts',
+    from: 'tQuantile(0.975, n - 1)',
+    to: 'tQuantile(0.9, n - 1)',
+  },
+  {
+    file: 'calibration/heading-offset.ts',
+    from: 'cogDeg - headingDeg));',
+    to: 'headingDeg - cogDeg));',
+  },
+  {
+    file: 'calibration/heading-deviation.ts',
+    from: 'wrapped(magneticDeg - compassDeg));',
+    to: 'wrapped(compassDeg - magneticDeg));',
+  },
+  {
+    file: 'calibration/heading-deviation.ts',
+    from: 'const allTermsFrom = 8;',
+    to: 'const allTermsFrom = 9;',
+  },
+  {
+    file: 'calibration/heading-deviation.ts',
+    from: 'if (gapDeg > widestGapDeg)',
+    to: 'if (gapDeg > widestGapDeg * 2)',
+  },
+  {
+    file: 'instruments/nmea-sentence.ts',
+    from: 'sum ^= body.charCodeAt(i) & 0xff;',
+    to: 'sum += body.charCodeAt(i) & 0xff;',
+  },
+  {
+    file: 'instruments/nmea-types.ts',
+    from: 'const knotMps = 1852 / 3600;',
+    to: 'const knotMps = 0.5;',
+  },
+  {
+    file: 'instruments/nmea-types.ts',
+    from: "return letter === 'W' || letter === 'S' ? -value : null;",
+    to: "return letter === 'W' || letter === 'S' ? value : null;",
+  },
+  {
+    file: 'instruments/nmea-types.ts',
+    from: 'return minutes < 60 && degrees <= most',
+    to: 'return degrees <= most',
+  },
+  {
+    file: 'instruments/nmea-types.ts',
+    from: 'numberIn(metres) ?? times(numberIn(feet), footM)',
+    to: 'times(numberIn(feet), footM) ?? numberIn(metres)',
+  },
 ];

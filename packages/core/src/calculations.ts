@@ -24,6 +24,11 @@ import { targetArea } from './beams/target-area.ts';
 import { targetRing } from './beams/target-ring.ts';
 import type { Calculation } from './calculation/calculation.ts';
 import { depthOffset } from './calibration/depth-offset.ts';
+import { headingDeviation } from './calibration/heading-deviation.ts';
+import { headingOffset } from './calibration/heading-offset.ts';
+import { speedFactor } from './calibration/speed-factor.ts';
+import { temperatureOffset } from './calibration/temperature-offset.ts';
+import { nmeaDecode } from './instruments/nmea-decode.ts';
 import { legibility } from './pages/legibility.ts';
 import { paneScale } from './pages/pane-scale.ts';
 import { sightLine } from './fit/sight-line.ts';
@@ -64,6 +69,11 @@ export const calculations: ReadonlyMap<string, Calculation> = new Map(
     budgetDifference,
     imagingFrequency,
     depthOffset,
+    temperatureOffset,
+    speedFactor,
+    headingOffset,
+    headingDeviation,
+    nmeaDecode,
     legibility,
     paneScale,
     sightLine,

@@ -21,6 +21,18 @@ const side = {
   targetStrengthDb: -37,
 };
 
+const threeRuns = [10, 190, 100].map((headingDeg, i) => ({
+  logMps: 3,
+  headingDeg,
+  sogMps: 3.6 - 0.4 * i,
+  cogDeg: headingDeg + 4 - 6 * i,
+}));
+const fourRuns = [350, 170, 80, 260].map((headingDeg, i) => ({
+  headingDeg,
+  sogMps: 3.2 - 0.1 * i,
+  cogDeg: (headingDeg + 9 - 2 * i) % 360,
+}));
+
 const inputs: Record<string, object[]> = {
   'sound-speed': [{ temperatureC: 9, salinityPpt: 0, depthM: 32 }],
   absorption: [{ frequencyHz: 190_000, temperatureC: 9, salinityPpt: 18 }],
@@ -148,6 +160,15 @@ const inputs: Record<string, object[]> = {
       reference: 'keel',
     },
   ],
+  'temperature-offset': [1, 3].map((count) => ({
+    readings: [9.2, 14.1, 18.3].slice(0, count).map((referenceC, i) => ({ referenceC, displayedC: 8.5 + 4.5 * i })),
+  })),
+  'speed-factor': [{ runs: threeRuns }],
+  'heading-offset': [{ runs: threeRuns.slice(0, 2).map(({ logMps: _log, ...run }) => run) }, { runs: fourRuns }],
+  'heading-deviation': [
+    { swing: [0, 90, 180, 270].map((compassDeg, i) => ({ compassDeg, magneticDeg: compassDeg + 10.5 - 7 * i + 12 })) },
+  ],
+  'nmea-decode': [{ sentence: '$SDDPT,4.1,0.3' }],
 };
 
 describe('the working of every calculation', () => {

@@ -121,12 +121,7 @@ import { PlanPlace } from '../../shared/plan-place.ts';
       display: grid;
       grid-template-columns: minmax(0, 1fr);
     }
-    /* Over the empty half of the drawing, whose shape is fixed; the sheet grows with long names. */
-    .picture > * {
-      grid-area: 1 / 1;
-    }
     .beside {
-      margin: 35.5% 0 0 54.5%;
       display: grid;
       grid-template-columns: 128px minmax(0, 1fr);
       gap: 4px 16px;
@@ -142,10 +137,13 @@ import { PlanPlace } from '../../shared/plan-place.ts';
       grid-template-columns: minmax(0, 2fr) minmax(0, 1fr);
       gap: 10px;
     }
-    @media (max-width: 1100px) {
+    @media (min-width: 1101px) {
+      /* Over the empty half of the drawing, whose shape is fixed; the sheet grows with long names. */
+      .picture > * {
+        grid-area: 1 / 1;
+      }
       .beside {
-        grid-area: auto;
-        margin: 0;
+        margin: 35.5% 0 0 54.5%;
       }
     }
     @media (max-width: 760px) {
