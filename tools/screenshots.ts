@@ -5,6 +5,7 @@ import { stageViews } from '../apps/web/src/app/stages/views.ts';
 import { startApplication } from '../e2e/support/application.ts';
 import { eventually, find, openBrowser } from '../e2e/support/browser.ts';
 import { pointer } from '../e2e/support/hands.ts';
+import { drawn } from '../e2e/support/views.ts';
 
 // One picture of each main view at 1280x800, from the real application on the demo boats.
 const folder = fileURLToPath(new URL('../docs/screenshots/', import.meta.url));
@@ -30,6 +31,7 @@ try {
     );
     await driver.get(`${app.address}/${path}`);
     await find(driver, '.sheet');
+    await drawn(driver);
     for (const css of press) await pointer(driver).press(css);
     for (const [css, label] of choose) await pointer(driver).choose(css, label);
     await eventually(

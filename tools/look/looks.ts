@@ -2,6 +2,7 @@ import { createRequire } from 'node:module';
 import { stageViews } from '../../apps/web/src/app/stages/views.ts';
 import { longNamed } from './long-names.ts';
 import { eventually, find, seriousFaults, type Browser } from '../../e2e/support/browser.ts';
+import { drawn } from '../../e2e/support/views.ts';
 import { textFaults } from './text-faults.ts';
 
 // Its file is a script of the older kind, whose names cannot be imported one by one.
@@ -83,10 +84,11 @@ export const lookAt = async (browser: Browser, address: string, look: Look): Pro
     (still) => still,
     'the view standing still',
   );
+  await drawn(driver);
 };
 
 /** What is too small for a wet thumb, but for numbers in running text. */
-const smallTargets = `[...document.querySelectorAll('button, p-accordion-header, select, nav a, input:not([type=checkbox]):not([type=radio])')]
+const smallTargets = `[...document.querySelectorAll('button, p-accordion-header, .p-select, .p-tab, .p-togglebutton, nav a, input:not([type=checkbox]):not([type=radio])')]
   .filter((one) => !one.closest('gk-number, .acts, gk-finding') && one.offsetParent !== null)
   .map((one) => [Math.max(one.getBoundingClientRect().height, Number.parseFloat(getComputedStyle(one, '::after').height) || 0), one])
   .filter(([height]) => height < 43.5)

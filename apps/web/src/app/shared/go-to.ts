@@ -4,8 +4,8 @@ import type { Target } from '@grey-keel/model';
 import { placeKey, Places } from './plan-place.ts';
 
 const focusable = 'input,textarea,button,a,[tabindex]';
-/** What is closed is opened and drawn within so many frames. */
-const usualFrames = 30;
+/** What is closed is opened, and what waits for an idle moment is drawn, within so many frames. */
+const usualFrames = 90;
 
 /** Brings a place of the plan into view and focuses it, on another stage if need be. */
 @Injectable({ providedIn: 'root' })

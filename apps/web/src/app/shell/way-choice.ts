@@ -20,6 +20,12 @@ import { selectWay, viewEvents } from '../state/view.ts';
       (onChange)="store.dispatch(events.wayChosen({ way: $event.value }))"
     />
   `,
+  styles: `
+    /* On a phone in two rows. */
+    p-selectbutton {
+      flex-wrap: wrap;
+    }
+  `,
 })
 export class WayChoice {
   protected readonly store = inject(Store);

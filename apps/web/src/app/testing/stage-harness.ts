@@ -60,7 +60,13 @@ export const stageHarness = () => {
       for (const [name, value] of Object.entries(inputs)) fixture.componentRef.setInput(name, value);
       await fixture.whenStable();
       settling = () => fixture.whenStable();
-      return fixture.nativeElement as HTMLElement;
+      const root = fixture.nativeElement as HTMLElement;
+      // What is drawn in an idle moment is waited for, up to a second.
+      for (let i = 0; i < 100 && root.querySelector('.to-come'); i++) {
+        await new Promise((resolve) => setTimeout(resolve, 10));
+        await settle();
+      }
+      return root;
     },
     write: async (root: HTMLElement, css: string, text: string): Promise<void> => {
       const field = within(root, css) as HTMLInputElement;

@@ -13,7 +13,8 @@ export const waterHeight = 230;
 export const planTop = 332;
 export const planHeight = 128;
 export const height = planTop + planHeight;
-export const labelWidth = 250;
+/** Two beside each other leave each other room. */
+export const labelWidth = panel / 2 - 8;
 /** Letters of a name that stand beside a cone: two names share the width of the section. */
 const longestLabel = 24;
 export const leastM = 0.5;
@@ -52,21 +53,25 @@ const ticksOf = (units: UnitChoice, endM: number, y: (metres: number) => number,
 /** Names beside the cones: those that look down alternately to port and starboard, the rest in the side view. */
 const labelsOf = (section: Section) => {
   const down = section.beams.filter(({ onBottom }) => onBottom);
+  const quoted = ({ beam }: Section['beams'][number]): boolean => beam.levelDb < -3;
+  const pitch = section.beams.some(quoted) ? 58 : 44;
   return section.beams.map((beam, i) => {
     const kHz = (beam.beam.frequencyHz / 1000).toFixed(0);
-    const quoted =
-      beam.beam.levelDb < -3 ? ` (sheet: ${beam.beam.beamwidthDeg.toFixed(1)}° at ${beam.beam.levelDb} dB)` : '';
-    const cone = `${beam.cone.acrossDeg.toFixed(1)}° at -3 dB, ${kHz} kHz${quoted}`;
+    const sheet = quoted(beam) ? `sheet: ${beam.beam.beamwidthDeg.toFixed(1)}° at ${beam.beam.levelDb} dB` : null;
+    const wide = `${beam.cone.acrossDeg.toFixed(1)}° at -3 dB, ${kHz} kHz`;
     const place = beam.onBottom ? down.indexOf(beam) : section.beams.filter(({ onBottom }) => !onBottom).indexOf(beam);
     const toPort = place % 2 === 0;
-    const row = (beam.onBottom ? Math.floor(place / 2) : place) * 44;
+    const row = (beam.onBottom ? Math.floor(place / 2) : place) * pitch;
     const toEnd = beam.onBottom !== null && !toPort;
     const x = beam.onBottom ? (toPort ? left + 8 : left + panel - 8) : left + panel + gap + panel - 190;
     return {
       key: beam.id,
       name: beam.transducer.name,
       shown: shortName(beam.transducer.name, longestLabel),
-      cone,
+      wide,
+      /** As its data sheet has it, where that is at another level: on a line of its own. */
+      sheet,
+      cone: sheet ? `${wide} (${sheet})` : wide,
       steps: beam.cone.working,
       colour: seriesVariable(i),
       anchor: toEnd ? 'end' : 'start',

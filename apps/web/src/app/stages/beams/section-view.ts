@@ -117,8 +117,18 @@ import {
             [style.fill]="label.colour"
             class="dotted"
           >
-            {{ label.cone }}
+            {{ label.wide }}
           </text>
+          @if (label.sheet) {
+            <text
+              [attr.x]="label.x"
+              [attr.y]="label.y + 29"
+              [attr.text-anchor]="label.anchor"
+              [style.fill]="label.colour"
+            >
+              {{ label.sheet }}
+            </text>
+          }
         </g>
       }
 

@@ -91,9 +91,6 @@ const schoolWords: Readonly<Record<KeySchool, string>> = {
       align-content: start;
       gap: 6px 12px;
     }
-    .to-come {
-      min-height: 190px;
-    }
     @media (max-width: 760px) {
       .both {
         grid-template-columns: minmax(0, 1fr);

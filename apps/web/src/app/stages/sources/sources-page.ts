@@ -46,17 +46,26 @@ import { TravelView } from './travel-view.ts';
 
     <section class="sheet" aria-labelledby="units-title">
       <h2 id="units-title">4 Settings of each display</h2>
-      <gk-display-settings />
-      <gk-display-alarms />
-      <gk-act-in-time />
+      <!-- Below what is seen at first, and more lists than all above: drawn in the next idle moment. -->
+      @defer (on idle) {
+        <gk-display-settings />
+        <gk-display-alarms />
+        <gk-act-in-time />
+      } @placeholder {
+        <div class="to-come"></div>
+      }
       <p class="small faint">
         Shallow is as the display shows it. An alarm that calls all day is switched off: turn off the nuisance ones, so
         that these are heeded.
       </p>
     </section>
-    <section class="sheet" aria-labelledby="travels-title">
-      <gk-travel-view />
-    </section>
+    @defer (on idle) {
+      <section class="sheet" aria-labelledby="travels-title">
+        <gk-travel-view />
+      </section>
+    } @placeholder {
+      <div class="sheet to-come"></div>
+    }
     <p class="caution" role="note">
       Depth from the wrong unit grounds a boat. Sonar alone is no aid to navigation, and an alarm is no look-out. Never
       transmit out of the water.
