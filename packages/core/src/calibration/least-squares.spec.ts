@@ -23,16 +23,8 @@ describe('least squares', () => {
   });
 
   it('answers nothing where the rows do not tell the values apart, and no error where none is left over', () => {
-    expect(
-      leastSquares(
-        [
-          [1, 1],
-          [1, 1],
-          [1, 1],
-        ],
-        [1, 2, 3],
-      ),
-    ).toBeNull();
+    const row = [1, 1];
+    expect(leastSquares([row, row, row], [1, 2, 3])).toBeNull();
     expect(leastSquares([[1, 2]], [1])).toBeNull();
     expect(leastSquares([], [])).toBeNull();
     expect(

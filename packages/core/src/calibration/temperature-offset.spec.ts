@@ -20,24 +20,13 @@ describe('temperature-offset', () => {
   });
 
   it('takes the rounding of both instruments for the least scatter', () => {
-    const same = offsetOf(
-      [
-        [9, 8.5],
-        [9, 8.5],
-        [9, 8.5],
-        [9, 8.5],
-      ],
-      { referenceResolutionC: 0.3, displayResolutionC: 0.4 },
-    );
+    const four = Array.from({ length: 4 }, () => [9, 8.5] as const);
+    const same = offsetOf(four, { referenceResolutionC: 0.3, displayResolutionC: 0.4 });
     expect(same.standardErrorC).toBeCloseTo(0.5 / Math.sqrt(12) / 2, 9);
   });
 
   it('tells the steps from the readings', () => {
-    const answer = offsetOf([
-      [9.2, 8.5],
-      [14.1, 13],
-      [10.05, 9.5],
-    ]);
+    const answer = offsetOf([9.2, 14.1, 10.05].map((at, i) => [at, 8.5 + i] as const));
     expect([answer.displayResolutionC, answer.referenceResolutionC]).toEqual([0.5, 0.01]);
   });
 
@@ -50,13 +39,7 @@ describe('temperature-offset', () => {
     expect(grown.flags.join()).toContain('grows with temperature');
     const level = offsetOf(spread.map((at, i) => [at, at - 0.7 + (i % 2) * 0.1]));
     expect(level.gainJustified).toBeFalse();
-    expect(
-      offsetOf([
-        [9, 8],
-        [10, 9],
-        [11, 10],
-      ]).gain,
-    ).toBeNull();
+    expect(offsetOf([9, 10, 11].map((at) => [at, at - 1] as const)).gain).toBeNull();
   });
 
   it('has no error for one reading, and refuses what no water is', () => {
