@@ -249,7 +249,12 @@ describe('what is brought in', () => {
         const path = `${here.browser.downloads}-${name}.json`;
         writeFileSync(path, content);
         await (await find(driver, '#bundle-file')).sendKeys(path);
-        const words = await textOf(driver, '.told');
+        // While it fades in it has no words yet.
+        const words = await eventually(
+          () => textOf(driver, '.told'),
+          (text) => text !== '',
+          'the message',
+        );
         await pointer(driver).press('.p-toast-close-button');
         await eventually(
           () => driver.findElements({ css: '.told' }),

@@ -45,6 +45,11 @@ export const actOn = async (driver: WebDriver, hands: Hands, boat: string, act: 
   await hands.press(`button[aria-label="Actions for ${boat}"]`);
   const entry = `.p-menu li:nth-of-type(${act}) .p-menu-item-content`;
   await find(driver, entry);
+  await eventually(
+    () => driver.executeScript<boolean>(`return document.activeElement?.closest('.p-menu') !== null`),
+    (there) => there,
+    'the menu to take the keys',
+  );
   await driver
     .actions()
     .sendKeys(...Array.from({ length: act }, () => Key.ARROW_DOWN), Key.ENTER)
