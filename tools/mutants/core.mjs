@@ -466,11 +466,6 @@ export const mutants = [
     to: 'rows.length - values.length + 1;',
   },
   {
-    file: 'calibration/least-squares.ts',
-    from: 'Math.max(Math.sqrt(squares / degreesOfFreedom), leastSd)',
-    to: 'Math.sqrt(squares / degreesOfFreedom)',
-  },
-  {
     file: 'calibration/bearings.ts',
     from: 'turn > 180 ? turn - 360 : turn;',
     to: 'turn > 180 ? 360 - turn : turn;',

@@ -3,6 +3,7 @@ import tQuantile from '@stdlib/stats-base-dists-t-quantile';
 import { depthReferenceSchema, type WorkingInput, type WorkingStep } from '@grey-keel/model';
 import * as z from 'zod';
 import { defineCalculation, OutOfRange } from '../calculation/calculation.ts';
+import { stepOf } from './display-step.ts';
 import { findOutliers } from './outliers.ts';
 
 /** From this many readings on a flagged one is left out of the mean by itself; below it is only named. */
@@ -23,10 +24,7 @@ const input = z.strictObject({
   displayResolutionM: z.number().min(0.001).max(2).optional(),
 });
 
-/** The coarsest of the usual steps that all displayed depths are whole numbers of. */
-const resolutionOf = (displayed: readonly number[]): number =>
-  [0.1, 0.01].find((step) => displayed.every((depth) => Math.abs(depth / step - Math.round(depth / step)) < 1e-6)) ??
-  0.01;
+const steps = [0.1, 0.01];
 
 const mean = (values: readonly number[]): number => values.reduce((sum, value) => sum + value, 0) / values.length;
 
@@ -157,7 +155,12 @@ export const depthOffset = defineCalculation({
     const rangesM = readings.map(({ displayedM }) => (displayedM - offsetSetM) * ratio);
     const leadM = readings.map(({ leadLineM }) => leadLineM);
     const differencesM = leadM.map((lead, i) => lead - (rangesM[i] ?? 0));
-    const displayResolutionM = given.displayResolutionM ?? resolutionOf(readings.map((r) => r.displayedM));
+    const displayResolutionM =
+      given.displayResolutionM ??
+      stepOf(
+        readings.map((r) => r.displayedM),
+        steps,
+      );
     const { spread, flagged } = findOutliers(differencesM, displayResolutionM);
 
     const excluded = readings.length >= removesFrom ? [...flagged] : [];

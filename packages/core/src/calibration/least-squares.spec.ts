@@ -37,9 +37,4 @@ describe('least squares', () => {
       )?.standardErrors,
     ).toBeNull();
   });
-
-  it('takes the scatter for no less than it is told', () => {
-    const exact = leastSquares([[1], [1], [1], [1]], [2, 2, 2, 2], 0.4);
-    expect(exact?.standardErrors).toEqual([0.2]);
-  });
 });

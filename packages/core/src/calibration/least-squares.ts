@@ -15,15 +15,10 @@ export interface Fit {
 const leastShare = 1e-9;
 
 /**
- * Least squares of rows · values = observed. `leastSd` is what the scatter is never taken to be less than, such as the
- * rounding of a display. Null where the rows do not tell the values apart.
+ * Least squares of rows · values = observed. Null where the rows do not tell the values apart.
  * Source: Draper and Smith 1998, ch. 5, by QR decomposition (ml-matrix).
  */
-export const leastSquares = (
-  rows: readonly (readonly number[])[],
-  observed: readonly number[],
-  leastSd = 0,
-): Fit | null => {
+export const leastSquares = (rows: readonly (readonly number[])[], observed: readonly number[]): Fit | null => {
   const [first] = rows;
   if (!first || rows.length < first.length) return null;
   const design = new Matrix(rows.map((row) => [...row]));
@@ -34,7 +29,7 @@ export const leastSquares = (
   const residuals = rows.map((row, i) => (observed[i] ?? 0) - row.reduce((sum, x, k) => sum + x * (values[k] ?? 0), 0));
   const squares = residuals.reduce((sum, r) => sum + r * r, 0);
   const degreesOfFreedom = rows.length - values.length;
-  const sd = degreesOfFreedom > 0 ? Math.max(Math.sqrt(squares / degreesOfFreedom), leastSd) : null;
+  const sd = degreesOfFreedom > 0 ? Math.sqrt(squares / degreesOfFreedom) : null;
   const spread = inverse(design.transpose().mmul(design)).diagonal();
   return {
     values,

@@ -75,18 +75,18 @@ export const temperatureOffset = defineCalculation({
         readings.map(({ referenceC }) => referenceC),
         steps,
       );
-    const differencesC = readings.map(({ referenceC, displayedC }) => referenceC - displayedC);
+    const differences = readings.map(({ referenceC, displayedC }) => referenceC - displayedC);
     const n = readings.length;
-    const offsetC = differencesC.reduce((sum, value) => sum + value, 0) / n;
+    const offsetC = differences.reduce((sum, value) => sum + value, 0) / n;
     const leastSd = Math.hypot(roundingSd(displayResolutionC), roundingSd(referenceResolutionC));
-    const squares = differencesC.reduce((sum, value) => sum + (value - offsetC) ** 2, 0);
+    const squares = differences.reduce((sum, value) => sum + (value - offsetC) ** 2, 0);
     const sd = n > 1 ? Math.max(Math.sqrt(squares / (n - 1)), leastSd) : null;
     const student = n > 1 ? tQuantile(0.975, n - 1) : null;
     const standardErrorC = sd === null ? null : sd / Math.sqrt(n);
     const halfInterval95C = standardErrorC === null || student === null ? null : student * standardErrorC;
-    const gain = gainOf(displayed, differencesC, offsetC, leastSd);
+    const gain = gainOf(displayed, differences, offsetC, leastSd);
 
-    const named = differencesC.map((value, i) => given(`d${i + 1}`, value, 'K', `reference less displayed, ${i + 1}`));
+    const named = differences.map((value, i) => given(`d${i + 1}`, value, 'K', `reference less displayed, ${i + 1}`));
     const working: WorkingStep[] = [
       calculated(
         {
@@ -140,7 +140,7 @@ export const temperatureOffset = defineCalculation({
       halfInterval95C,
       gain: gain?.gain ?? null,
       gainJustified: gain?.justified ?? false,
-      differencesC,
+      differencesC: differences,
       displayResolutionC,
       referenceResolutionC,
       flags,

@@ -11,7 +11,7 @@ import { ButtonDirective, ButtonStyle } from 'primeng/button';
   providers: [ButtonStyle, { provide: PARENT_INSTANCE, useExisting: PressButton }],
 })
 export class PressButton extends ButtonDirective {
-  /* eslint-disable @angular-eslint/no-empty-lifecycle-method */
+  /* eslint-disable @angular-eslint/no-empty-lifecycle-method -- Angular calls what the library's class has; only an empty one takes its place. */
   override ngDoCheck(): void {
     // Nothing is passed through.
   }
