@@ -26,6 +26,8 @@ const coreFolders = [
   'edits',
   'sources',
   'calibration',
+  'instruments',
+  'simulated-boat',
   'alarms',
   'interference',
   'handover',

@@ -27,7 +27,7 @@ describe('what can ground a boat', () => {
     'is said of the readings: another water, too few, more water than there is, a face in the air',
     async () => {
       await show('calibrate');
-      await hands.press('[data-sounder="a-wide"]');
+      await hands.press('[data-calibration="depth-a-wide"]');
       await record('20', '19.5');
       await record('25', '24.5');
       await is('offset-scale', false);
@@ -37,7 +37,7 @@ describe('what can ground a boat', () => {
       await is('offset-scale', false);
       // What looks ahead feeds a display its depth: it has to have an offset like any other.
       await is('offset-missing:d-ahead');
-      await hands.press('[data-sounder="d-ahead"]');
+      await hands.press('[data-calibration="depth-d-ahead"]');
       await hands.choose('#reading-set-to-d-ahead', 'fresh');
       await record('5', '5.6');
       await is('offset-few:d-ahead');
@@ -53,7 +53,7 @@ describe('what can ground a boat', () => {
     'is said of the alarm: the part that touches first, in the display’s own unit, and the fallback',
     async () => {
       await show('calibrate');
-      await hands.press('[data-sounder="a-wide"]');
+      await hands.press('[data-calibration="depth-a-wide"]');
       await hands.press('#enter-offset');
       await is('offset-stale:a-wide', false);
       expect(await textOf(here.browser.driver, '#result')).toContain('Bow motor reaches 0.24 m below the keel');
@@ -76,7 +76,7 @@ describe('what can ground a boat', () => {
       await is('water-type:a-helm-port');
       expect(await said('water-type:a-helm-port')).toContain('1500.0 m/s');
       await show('calibrate');
-      await hands.press('[data-sounder="b-narrow"]');
+      await hands.press('[data-calibration="depth-b-narrow"]');
       await hands.press('#offset-reference p-togglebutton:nth-of-type(2)');
       await is('fallback-reference:a-helm-port');
     },

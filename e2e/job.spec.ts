@@ -125,7 +125,7 @@ describe('the whole job', () => {
       await checkWorking(hands.press, onCard(5), 'offset');
       await checkWorking(hands.press, 'article.card > p gk-number button', 'near');
       await hands.stage(5);
-      await hands.press('[data-sounder]');
+      await hands.press('[data-calibration^="depth-"]');
       await checkWorking(hands.press, '#result gk-number button', 'offset');
       await hands.stage(2);
       await checkWorking(hands.press, 'gk-section-view .label', 'theta2');

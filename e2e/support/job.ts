@@ -115,7 +115,8 @@ export const chooseBeams = async (driver: WebDriver, hands: Hands): Promise<void
 /** Stage 5: five lead-line pairs for the wide one. The slip is named, and left out by hand. */
 export const calibrate = async (driver: WebDriver, hands: Hands): Promise<void> => {
   await hands.stage(5);
-  const sounder = await (await find(driver, '[data-sounder]')).getAttribute('data-sounder');
+  const key = await (await find(driver, '[data-calibration^="depth-"]')).getAttribute('data-calibration');
+  const sounder = key?.slice('depth-'.length);
   await hands.choose(`#reading-set-to-${sounder ?? ''}`, 'its own figure');
   await hands.fill('#assumed-speed', speedMps.toFixed(1));
   for (const [i, fathoms] of leadFathoms.entries()) {

@@ -8,6 +8,7 @@ import { BoatStore } from './fleet/boat-store.ts';
 import { makePrinter } from './handover/printer.ts';
 import { makeApp } from './http/app.ts';
 import { newsStreams } from './http/events.ts';
+import { InstrumentSources } from './instruments/instruments.ts';
 
 export interface ServerOptions {
   readonly file: string;
@@ -20,6 +21,9 @@ export interface ServerOptions {
   readonly token?: string;
   /** How often a minute the costly doors answer: imports, prints, backups. */
   readonly costlyAMinute?: number;
+  /** Where the simulated boat is heard by UDP, and how many times as fast its clock runs. */
+  readonly simulatorUdpPort?: number;
+  readonly simulatorPace?: number;
 }
 
 export interface RunningServer {
@@ -27,6 +31,7 @@ export interface RunningServer {
   readonly boats: BoatStore;
   readonly catalogue: CatalogueStore;
   readonly database: Database;
+  readonly instruments: InstrumentSources;
   /** Takes no new requests, lets the running ones end, then closes the database. */
   readonly stop: () => Promise<void>;
 }
@@ -43,7 +48,14 @@ export const startServer = async (options: ServerOptions): Promise<RunningServer
   const boats = new BoatStore(database, now);
   const catalogue = new CatalogueStore(database);
   await catalogue.ship();
-  const { log, webFolder, costlyAMinute } = options;
+  const { log, webFolder, costlyAMinute, simulatorUdpPort, simulatorPace } = options;
+  const instruments = new InstrumentSources({
+    database,
+    now,
+    ...(simulatorUdpPort === undefined ? {} : { simulatorUdpPort }),
+    ...(simulatorPace === undefined ? {} : { simulatorPace }),
+  });
+  await instruments.start();
   const backups = new Backups(database, now);
   for (const left of await backups.clearUnfinished())
     options.log.warn({ left }, 'deleted a copy that was never finished');
@@ -59,6 +71,7 @@ export const startServer = async (options: ServerOptions): Promise<RunningServer
     },
     token: options.token ?? null,
     streams,
+    instruments,
     printer,
     address: () => address,
     boats,
@@ -87,8 +100,10 @@ export const startServer = async (options: ServerOptions): Promise<RunningServer
     boats,
     catalogue,
     database,
+    instruments,
     stop: async () => {
       clearInterval(daily);
+      instruments.stop();
       boats.stop();
       await new Promise<void>((resolve) => {
         server.close(() => resolve());

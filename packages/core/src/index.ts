@@ -116,6 +116,26 @@ export {
   type DepthOffsetInputs,
   type DepthOffsetResult,
 } from './calibration/depth-offset-subject.ts';
+export { calibratedSensors, type CalibratedSensor } from './calibration/calibrated-sensors.ts';
+export { deviationCard } from './calibration/deviation-calibration.ts';
+export { kindWords } from './calibration/kind-words.ts';
+export { entryOf, heldValue, measurementOf, moreFor, standingOf, toleranceOf } from './calibration/measured-by-kind.ts';
+export { calibrationOf, type Measured, type Measurement } from './calibration/sensor-calibration.ts';
+export { bearingOf, circularMean, eastNorth, wrapped } from './calibration/bearings.ts';
+export { measuredQuantities } from './instruments/measured-quantities.ts';
+export { readSentence, type ReadSentence } from './instruments/read-sentence.ts';
+export {
+  steadyRun,
+  steadyValue,
+  type RunAverage,
+  type RunRules,
+  type RunSamples,
+  type RunState,
+  type Sample,
+} from './instruments/steady-run.ts';
+export { type HiddenErrors } from './simulated-boat/hidden-errors.ts';
+export { simulatedBoat, type SimulatedBoat } from './simulated-boat/simulated-boat.ts';
+export { simulatedMark, simulatedSentences } from './simulated-boat/simulated-sentences.ts';
 export { agroundInWords, changeOnEntering, signInWords } from './calibration/offset-words.ts';
 export { cutoffFor, findOutliers, median } from './calibration/outliers.ts';
 export { applyEdits, replayEdits, undoing, type Applied, type Refused } from './job/apply-edits.ts';

@@ -46,11 +46,17 @@ export interface CatalogueRow extends Model<InferAttributes<CatalogueRow>, Infer
   item: string;
 }
 
+export interface SettingRow extends Model<InferAttributes<SettingRow>, InferCreationAttributes<SettingRow>> {
+  name: string;
+  value: string;
+}
+
 export interface Tables {
   readonly boats: ModelStatic<BoatRow>;
   readonly revisions: ModelStatic<RevisionRow>;
   readonly snapshots: ModelStatic<SnapshotRow>;
   readonly catalogue: ModelStatic<CatalogueRow>;
+  readonly settings: ModelStatic<SettingRow>;
 }
 
 // A fresh object each time: Sequelize writes into the ones it is given.
@@ -98,6 +104,11 @@ export const defineTables = (sequelize: Sequelize): Tables => {
       'snapshot',
       { boat_id: { ...text(), ...key }, number: { ...whole(), ...key }, plan: text() },
       options('snapshots'),
+    ),
+    settings: sequelize.define<SettingRow>(
+      'setting',
+      { name: { ...text(), ...key }, value: text() },
+      options('settings'),
     ),
     catalogue: sequelize.define<CatalogueRow>(
       'catalogueEntry',

@@ -42,6 +42,7 @@ describe('the demo fleet', () => {
         'offset-missing',
         'offset-flagged',
         'offset-uncertain',
+        'calibration-missing',
         'number-small',
         'key-place',
       ]),
@@ -126,7 +127,7 @@ describe('the demo fleet', () => {
     expect(findings(then)).toEqual([]);
     expect(stageStates(then, []).every(({ state }) => state === 'fresh')).toBeTrue();
     const now = planOf('old-marl');
-    expect(rulesOf(now)).toEqual(['offset-stale', 'card-stale']);
+    expect(rulesOf(now)).toEqual(['offset-stale', 'calibration-stale', 'card-stale']);
   });
 });
 

@@ -1,5 +1,6 @@
 import { cardFingerprint, cardOf } from '@grey-keel/core';
 import type { Plan, Water } from '@grey-keel/model';
+import { enterSensor, headingEdits, speedEdits, temperatureEdits } from './demo-calibrations.ts';
 import { boatOf, day, knots, type DemoBoat } from './demo-boat.ts';
 import { displayFrom, fromCatalogue, layoutOf, number } from './demo-parts.ts';
 import { after, enter, readingEdits } from './demo-readings.ts';
@@ -117,9 +118,39 @@ export const oldMarl = (now: Date): DemoBoat => {
       [25.3, 0.6],
     ],
   });
-  const measured = after(start, readings);
-  const entering = enter(measured, 'deep', at(91));
-  const commissioned = after(measured, [entering]);
+  const tide = { eastMps: 0.35, northMps: -0.2 };
+  const sensors = [
+    ...headingEdits('c-compass', {
+      headingsDeg: [20, 200, 110, 290, 65, 245],
+      throughMps: knots(6),
+      current: tide,
+      factor: 1,
+      offsetDeg: 4,
+      strayDeg: [0, 1, 0, 0, -1, 0],
+    }),
+    ...speedEdits('d-log', {
+      headingsDeg: [20, 200, 110, 290, 65, 245],
+      throughMps: knots(6),
+      current: tide,
+      factor: 1.07,
+      offsetDeg: 0,
+      strayDeg: [],
+    }),
+    ...temperatureEdits('d-log', [
+      [8.1, 7.6],
+      [8.0, 7.6],
+      [8.2, 7.7],
+      [8.1, 7.7],
+    ]),
+  ];
+  const measured = after(start, [...readings, ...sensors]);
+  const entering = [
+    enter(measured, 'deep', at(91)),
+    enterSensor(measured, 'heading', 'c-compass', at(91)),
+    enterSensor(measured, 'speed', 'd-log', at(91)),
+    enterSensor(measured, 'temperature', 'd-log', at(91)),
+  ];
+  const commissioned = after(measured, entering);
   const replacement = fromCatalogue(
     'through-hull-dual-45-190',
     { mounting: 'through-hull', forwardM: 4.2, starboardM: 0.5, aboveKeelM: 0.46, workingBeam: 0 },
@@ -131,8 +162,8 @@ export const oldMarl = (now: Date): DemoBoat => {
     start,
     madeAt: at(95),
     revisions: [
-      { edits: readings, at: at(91) },
-      { edits: [entering], at: at(91) },
+      { edits: [...readings, ...sensors], at: at(91) },
+      { edits: entering, at: at(91) },
       {
         edits: [
           {
@@ -144,6 +175,8 @@ export const oldMarl = (now: Date): DemoBoat => {
         at: at(91),
       },
       { edits: [{ type: 'describeTransducer', id: 'deep', changes }], at: at(6) },
+      // A loudspeaker went in beside it.
+      { edits: [{ type: 'describeEquipment', id: 'c-compass', changes: { forwardM: 6.9 } }], at: at(6) },
     ],
   };
 };

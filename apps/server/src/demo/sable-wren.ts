@@ -1,4 +1,5 @@
 import type { Plan, Water } from '@grey-keel/model';
+import { headingEdits } from './demo-calibrations.ts';
 import { boatOf, day, knots, type DemoBoat } from './demo-boat.ts';
 import { fromCatalogue } from './demo-parts.ts';
 import { after, enter, readingEdits } from './demo-readings.ts';
@@ -122,6 +123,17 @@ export const sableWren = (now: Date): DemoBoat => {
       { edits: [enter(measured, 'a-wide', at(9))], at: at(9) },
       { edits: [{ type: 'describeTransducer', id: 'a-wide', changes: { aboveKeelM: 0.2 } }], at: at(3) },
       { edits: narrow, at: at(1) },
+      {
+        edits: headingEdits('e-compass', {
+          headingsDeg: [40, 220, 130, 310, 85, 265],
+          throughMps: knots(7),
+          current: { eastMps: -0.2, northMps: 0.45 },
+          factor: 1,
+          offsetDeg: -6,
+          strayDeg: [0, 1, 0, 0, -1, 0],
+        }),
+        at: at(1),
+      },
     ],
   };
 };

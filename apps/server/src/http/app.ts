@@ -15,6 +15,8 @@ import { calculationRoutes } from './calculations.ts';
 import { cardRoutes } from './cards.ts';
 import { catalogueRoutes } from './catalogue.ts';
 import type { NewsStreams } from './events.ts';
+import type { InstrumentSources } from '../instruments/instruments.ts';
+import { instrumentRoutes } from './instruments.ts';
 import { onlyFromHere } from './only-from-here.ts';
 import { openApiDocument } from './open-api.ts';
 import { notFound, problemHandler, sendProblem } from './problem.ts';
@@ -38,6 +40,7 @@ export interface Services {
   readonly token: string | null;
   readonly printer: Printer;
   readonly streams: NewsStreams;
+  readonly instruments: InstrumentSources;
   /** The address the program is used under: the browser keeps what waits by it. */
   readonly address: () => string;
 }
@@ -92,6 +95,7 @@ export const makeApp = (services: Services): Express => {
     ['/bundles', bundleRoutes(services, costly)],
     ['/catalogue', catalogueRoutes(services, costly)],
     ['/calculations', calculationRoutes()],
+    ['/instruments', instrumentRoutes(services)],
     ['/backup', backupRoutes(services, costly)],
     ['/backups', backupsRoutes(services, costly)],
   ];

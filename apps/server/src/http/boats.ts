@@ -16,7 +16,12 @@ import { jsonBody } from './json-body.ts';
 import { badInput, notFound, sendProblem, type Problem } from './problem.ts';
 import { validated, withId } from './validated.ts';
 
-export const copySchema = z.strictObject({ id: idSchema, name: nameSchema });
+export const copySchema = z.strictObject({
+  id: idSchema,
+  name: nameSchema,
+  /** A copy to practise on with the simulated boat. */
+  practice: z.literal(true).optional(),
+});
 const numberSchema = z.coerce.number().int().min(0);
 const noBoat = notFound('boat of that id in the fleet');
 const deletedBoat: Problem = {
@@ -78,7 +83,10 @@ export const boatRoutes = ({ boats }: { boats: BoatStore }): Router => {
       if (!wanted) return;
       const from = await boats.open(id);
       if (!from) return absent(id, response);
-      const made = await boats.create(wanted.id, copyPlan(from.plan, wanted.name));
+      const made = await boats.create(
+        wanted.id,
+        copyPlan(from.plan, wanted.name, wanted.practice ? 'practice' : 'boat'),
+      );
       if (made === 'id taken') return sendProblem(response, idTaken);
       response.status(made === 'made' ? 201 : 200).json(await boats.open(wanted.id));
     }),

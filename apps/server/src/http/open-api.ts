@@ -7,7 +7,10 @@ import {
   catalogueItemSchema,
   fleetPageSchema,
   fleetQuerySchema,
+  helmSchema,
   idSchema,
+  instrumentSourceSchema,
+  instrumentsSchema,
   importedBundleSchema,
   savedRevisionSchema,
   newBoatSchema,
@@ -19,6 +22,7 @@ import {
 import * as z from 'zod';
 import { copySchema } from './boats.ts';
 import { cardQuerySchema } from './cards.ts';
+import { wantSchema } from './instruments.ts';
 import { problemSchema } from './problem.ts';
 import type { Route } from './routes.ts';
 
@@ -53,6 +57,57 @@ const doors = (): Door[] => [
     summary: 'Every change as it happens, as server-sent events',
     answer: 'text/event-stream',
     refusals: [429],
+  },
+  {
+    method: 'get',
+    path: '/api/instruments',
+    summary: 'The sources of instruments, and what each has to say',
+    answer: instrumentsSchema,
+  },
+  {
+    method: 'get',
+    path: '/api/instruments/stream',
+    summary: 'What the instruments say as it comes, as server-sent events',
+    answer: 'text/event-stream',
+    refusals: [429],
+  },
+  {
+    method: 'put',
+    path: '/api/instruments/sources/{id}',
+    summary: 'Add or change a source, and open it',
+    body: instrumentSourceSchema,
+    answer: instrumentsSchema,
+    refusals: [409, 422],
+  },
+  {
+    method: 'delete',
+    path: '/api/instruments/sources/{id}',
+    summary: 'Close a source and take it off the list',
+    answer: instrumentsSchema,
+    refusals: [404],
+  },
+  {
+    method: 'post',
+    path: '/api/instruments/sources/{id}/open',
+    summary: 'Open a source again, or close it',
+    body: wantSchema,
+    answer: instrumentsSchema,
+    refusals: [404, 422],
+  },
+  {
+    method: 'put',
+    path: '/api/instruments/helm',
+    summary: 'Steer the simulated boat',
+    body: helmSchema,
+    answer: instrumentsSchema,
+    refusals: [404, 422],
+  },
+  {
+    method: 'get',
+    path: '/api/instruments/hidden',
+    summary: 'What the simulated boat hides',
+    answer: jsonSchema,
+    refusals: [404],
   },
   {
     method: 'get',

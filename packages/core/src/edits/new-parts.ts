@@ -1,4 +1,4 @@
-import type { DepthOffset, Source, UnitSettings } from '@grey-keel/model';
+import type { CalibrationKind, CalibrationOf, DepthOffset, Source, UnitSettings } from '@grey-keel/model';
 
 /** What is put in place the first time a transducer's depth is spoken of. */
 export const newDepthOffset = (): DepthOffset => ({
@@ -19,3 +19,29 @@ export const newUnitSettings = (): UnitSettings => ({
   sidesRight: 'not looked at',
   done: {},
 });
+
+const newCalibrations: { readonly [K in CalibrationKind]: () => CalibrationOf<K> } = {
+  speed: () => ({
+    setFactor: 1,
+    toleranceFactor: 0.03,
+    lagS: 10,
+    north: 'true',
+    variationDeg: null,
+    readings: {},
+    entered: null,
+  }),
+  temperature: () => ({ setByC: 0, toleranceByC: 0.3, lagS: 60, readings: {}, entered: null }),
+  heading: () => ({
+    setDeg: 0,
+    toleranceDeg: 2,
+    lagS: 3,
+    north: 'true',
+    variationDeg: null,
+    readings: {},
+    entered: null,
+  }),
+  deviation: () => ({ toleranceDeg: 2, readings: {}, entered: null }),
+};
+
+/** What is put in place the first time a sensor's calibration is spoken of. */
+export const newCalibration = <K extends CalibrationKind>(kind: K): CalibrationOf<K> => newCalibrations[kind]();

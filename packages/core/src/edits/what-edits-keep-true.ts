@@ -1,4 +1,4 @@
-import { waysOfWorking, type Path, type Plan } from '@grey-keel/model';
+import { calibrationKinds, waysOfWorking, type Path, type Plan } from '@grey-keel/model';
 import { pagesAt } from '../plan/pages-at.ts';
 
 const has = (record: object, key: string): boolean => Object.prototype.hasOwnProperty.call(record, key);
@@ -16,6 +16,9 @@ export const dangling = (plan: Plan): Path[] => {
     ...without(['network', 'devices'], plan.network.devices, displays, equipment),
     ...without(['network', 'links'], plan.network.links, transducers),
     ...without(['depthOffsets'], plan.depthOffsets, transducers),
+    ...calibrationKinds.flatMap((kind) =>
+      without(['calibrations', kind], plan.calibrations[kind], transducers, equipment),
+    ),
     ...without(['sources'], plan.sources, transducers, equipment),
     ...Object.entries(plan.pages).flatMap(([id, page]) => (has(displays, page.stationId) ? [] : [['pages', id]])),
     ...Object.entries(power.circuits).flatMap(([id, { batteryId }]) =>

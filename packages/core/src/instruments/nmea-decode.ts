@@ -3,6 +3,7 @@ import * as z from 'zod';
 import { defineCalculation, OutOfRange } from '../calculation/calculation.ts';
 import { given } from '../calculation/working-step.ts';
 import { checksumOf, sentenceParts } from './nmea-sentence.ts';
+import { readSentence } from './read-sentence.ts';
 import { nmeaTypes } from './nmea-types.ts';
 
 /**
@@ -25,19 +26,19 @@ export const nmeaDecode = defineCalculation({
   }),
   run: ({ sentence }) => {
     const parts = sentenceParts(sentence);
-    if (!parts)
+    const read = readSentence(sentence);
+    if (!parts || !read)
       throw new OutOfRange(
         'sentence',
         'This is no sentence: it begins with $ or !, a talker of two letters and a type of three, and goes on with commas.',
         'such as $SDDPT,4.1,0.3*6B',
       );
-    const { talker, type, values, body, checksum } = parts;
-    const checksumOk = checksum === null ? null : checksum === checksumOf(body);
-    const read = nmeaTypes.get(type);
+    const { talker, type, body } = parts;
+    const { checksumOk, fields } = read;
     const flags = [
       ...(checksumOk === false ? ['The checksum is wrong: the sentence was garbled on its way.'] : []),
       ...(checksumOk === null ? ['No checksum was sent: a garbled sentence cannot be told.'] : []),
-      ...(read ? [] : [`Sentences of the type ${type} are not read.`]),
+      ...(nmeaTypes.has(type) ? [] : [`Sentences of the type ${type} are not read.`]),
     ];
     const sum = checksumOf(body);
     const working: WorkingStep[] = [
@@ -52,6 +53,6 @@ export const nmeaDecode = defineCalculation({
         source: 'NMEA 0183',
       },
     ];
-    return { talker, type, checksumOk, fields: read ? read(values) : {}, flags, working };
+    return { talker, type, checksumOk, fields, flags, working };
   },
 });

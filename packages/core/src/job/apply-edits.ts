@@ -1,4 +1,12 @@
-import { planSchema, type Edit, type Patch, type Plan } from '@grey-keel/model';
+import {
+  planSchema,
+  planShape,
+  simulatedElsewhere,
+  simulatedOnlyInPractice,
+  type Edit,
+  type Patch,
+  type Plan,
+} from '@grey-keel/model';
 import { create } from 'mutative';
 import type * as z from 'zod';
 import { fieldErrors, type FieldError } from '../calculation/field-errors.ts';
@@ -53,16 +61,16 @@ const againstSchema = (error: z.ZodError): Refused => ({
   errors: fieldErrors(error, planSchema),
 });
 
-const planParts = new Set(Object.keys(planSchema.shape));
+const planParts = new Set(Object.keys(planShape.shape));
 const schemas = new Map<string, z.ZodType>();
 
-/** The schema of what was changed: the rest obeyed its own before, and none of it looks across the parts of a plan. */
+/** The schema of what was changed: the rest obeyed its own before, and what looks across the parts is asked by itself. */
 const schemaOf = (patches: readonly Patch[]): z.ZodType => {
   const changed = [...new Set(patches.map(({ path }) => String(path[0])))].filter((part) => planParts.has(part)).sort();
   const name = changed.join(' ');
   const before = schemas.get(name);
   if (before) return before;
-  const parts = planSchema.pick(Object.fromEntries(changed.map((part) => [part, true])) as { boat: true }).strip();
+  const parts = planShape.pick(Object.fromEntries(changed.map((part) => [part, true])) as { boat: true }).strip();
   schemas.set(name, parts);
   return parts;
 };
@@ -100,6 +108,7 @@ export const replayEdits = (plan: Plan, edits: readonly Edit[]): Applied | Refus
   }
   const valid = schemaOf(patches).safeParse(current);
   if (!valid.success) return againstSchema(valid.error);
+  if (!simulatedOnlyInPractice(current)) return refused('simulated', 'calibrations', simulatedElsewhere);
   return { ok: true, plan: current, patches, inverse };
 };
 

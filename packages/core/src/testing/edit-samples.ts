@@ -10,6 +10,16 @@ export interface EditSample<E extends Edit = Edit> {
   readonly refusedFor: RefusedFor;
 }
 
+/** A run for the heading of the transducer at hand: a module with a compass in it. */
+const headingRun = (readingId: string, headingDeg: number) =>
+  ({
+    type: 'recordCalibration',
+    of: 'heading',
+    sensorId: 'a-wide',
+    readingId,
+    reading: { headingDeg, sogMps: 3, cogDeg: 90, leftOut: false },
+  }) as const;
+
 /** The plan the samples are for: something of everything that can be described or removed. */
 export const samplePlan = (): Plan =>
   edited(
@@ -29,6 +39,21 @@ export const samplePlan = (): Plan =>
     },
     { type: 'addPage', id: 'p-run', page: aPage({ name: 'Run', place: 2, shownIn: { running: true } }) },
     { type: 'placeNumber', pageId: 'p-troll', id: 'n1', number: aNumber() },
+    headingRun('run-1', 87),
+    {
+      type: 'enterCalibration',
+      of: 'heading',
+      sensorId: 'a-wide',
+      entered: {
+        values: [3],
+        halfInterval95: 1.2,
+        at: '2026-05-01T09:30:00Z',
+        by: 'Installer',
+        seenAgainAt: null,
+        fingerprint: 'c'.repeat(64),
+        inputs: null,
+      },
+    },
     { type: 'addWater', id: 'mere', water: aWater({ name: 'Mere' }) },
     { type: 'describeBoat', changes: { beamM: 2.6 } },
   );
@@ -125,6 +150,46 @@ export const editSamples: { readonly [K in EditKind]: EditSample<EditOf<K>> } = 
     transducerId: 'a-wide',
     readingId: 'r2',
     changes: { leftOut: true },
+  }),
+  describeCalibration: gone({
+    type: 'describeCalibration',
+    of: 'temperature',
+    sensorId: 'a-wide',
+    changes: { setByC: 0.4, lagS: 30 },
+  }),
+  recordCalibration: taken(headingRun('run-2', 268)),
+  correctCalibration: gone({
+    type: 'correctCalibration',
+    of: 'heading',
+    sensorId: 'a-wide',
+    readingId: 'run-1',
+    changes: { leftOut: true },
+  }),
+  removeCalibrationReading: gone({
+    type: 'removeCalibrationReading',
+    of: 'heading',
+    sensorId: 'a-wide',
+    readingId: 'run-1',
+  }),
+  enterCalibration: gone({
+    type: 'enterCalibration',
+    of: 'speed',
+    sensorId: 'a-wide',
+    entered: {
+      values: [1.08],
+      halfInterval95: 0.02,
+      at: '2026-05-01T09:30:00Z',
+      by: 'Installer',
+      seenAgainAt: null,
+      fingerprint: 'd'.repeat(64),
+      inputs: { setFactor: 1 },
+    },
+  }),
+  seeCalibrationAgain: gone({
+    type: 'seeCalibrationAgain',
+    of: 'heading',
+    sensorId: 'a-wide',
+    at: '2026-05-02T09:30:00Z',
   }),
   removeReading: gone({ type: 'removeReading', transducerId: 'a-wide', readingId: 'r4' }),
   enterDepthOffset: gone({

@@ -6,6 +6,7 @@ import { briefCases } from '../stages/brief/testing/cases.ts';
 import { briefFaults } from '../stages/brief/testing/faults.ts';
 import { calibrateCases } from '../stages/calibrate/testing/cases.ts';
 import { offsetFaults } from '../stages/calibrate/testing/offset-faults.ts';
+import { sensorFaults } from '../stages/calibrate/testing/sensor-faults.ts';
 import { hullFaults } from '../stages/fit/testing/hull-faults.ts';
 import { networkFaults } from '../stages/fit/testing/network-faults.ts';
 import { placeFaults } from '../stages/fit/testing/place-faults.ts';
@@ -32,7 +33,7 @@ export const ruleFixtures: Readonly<Record<BuiltStage, RuleFixtures>> = {
   beams: { cases: beamsCases, faults: beamFaults },
   fit: { cases: {}, faults: { ...hullFaults, ...powerFaults, ...networkFaults, ...placeFaults } },
   sources: { cases: {}, faults: { ...sourceFaults, ...alarmFaults } },
-  calibrate: { cases: calibrateCases, faults: offsetFaults },
+  calibrate: { cases: calibrateCases, faults: { ...offsetFaults, ...sensorFaults } },
   pages: { cases: pagesCases, faults: {} },
   keys: { cases: keysCases, faults: {} },
   handover: { cases: handoverCases, faults: {} },

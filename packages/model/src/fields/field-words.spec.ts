@@ -19,8 +19,9 @@ const numbersOf = (schema: z.core.$ZodType, path: string[] = []): { path: string
   return [];
 };
 
-/** Places and counts that nobody types as a measure. */
-const noMeasure = /(^|\.)(share|x|y|place|version|workingBeam|depthStep)$|^advice\.weights\.\*$/;
+/** Places and counts that nobody types as a measure, and what was entered: its kind says what that measures. */
+const noMeasure =
+  /(^|\.)(share|x|y|place|version|workingBeam|depthStep|entered\.values\.0|halfInterval95)$|^advice\.weights\.\*$/;
 /** What the unit at the end of a name allows it to measure. */
 const measures: readonly [ending: RegExp, quantities: readonly string[]][] = [
   [/Mps$/, ['speed', 'soundSpeed']],

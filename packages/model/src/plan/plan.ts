@@ -2,6 +2,7 @@ import * as z from 'zod';
 import { fieldWords } from '../fields/field-words.ts';
 import { adviceSchema } from './advice.ts';
 import { boatSchema, fittedHullSchema } from './boat.ts';
+import { calibrationsSchema, readingsOf } from './calibration.ts';
 import { depthOffsetSchema } from './depth-offset.ts';
 import { fittedDisplaySchema } from './display.ts';
 import { equipmentSchema } from './equipment.ts';
@@ -20,17 +21,19 @@ import { waterSchema } from './water.ts';
 import { waySetSchema } from './ways.ts';
 
 /** The version this code writes. Older ones are brought up by `upgradePlan`; newer ones are refused. */
-export const planVersion = 7;
+export const planVersion = 8;
 
 export const printedCardSchema = z.strictObject({
   at: instantSchema,
   fingerprint: z.string().regex(/^[0-9a-f]{64}$/),
 });
 
-/** Everything that is known about one boat. Collections are records by id, so that edits to different things never meet. */
-export const planSchema = z.strictObject({
+/** Everything that is known about one boat, part by part. Collections are records by id, so that edits to different things never meet. */
+export const planShape = z.strictObject({
   format: z.literal('grey-keel-plan'),
   version: z.literal(planVersion),
+  /** A copy to practise on: what is read on it is of the simulated boat, and nothing of it holds for a real one. */
+  practice: z.literal(true).optional(),
   boat: boatSchema,
   /** Besides the draught of the brief, at which the boat was calibrated. */
   loadings: recordById(loadingSchema, 30),
@@ -50,6 +53,7 @@ export const planSchema = z.strictObject({
   transducers: recordById(transducerSchema, 60),
   /** By transducer. */
   depthOffsets: recordById(depthOffsetSchema, 60),
+  calibrations: calibrationsSchema,
   cards: recordById(printedCardSchema, 1000),
   /** By station: each has one display at most. */
   displays: recordById(fittedDisplaySchema, 30),
@@ -70,6 +74,22 @@ export const planSchema = z.strictObject({
   feeds: recordById(z.partialRecord(fedQuantitySchema, feedSchema), 30),
   /** By station. */
   units: recordById(unitSettingsSchema, 30),
+});
+
+/** What the simulated boat said stands on practice copies alone: of any other boat it would be a lie. */
+export const simulatedOnlyInPractice = ({
+  practice,
+  calibrations,
+}: Pick<z.output<typeof planShape>, 'practice' | 'calibrations'>): boolean =>
+  practice === true || !readingsOf(calibrations).some(({ from }) => from?.simulated);
+
+export const simulatedElsewhere =
+  'A reading of the simulated boat stands on practice copies alone. Take it on a practice copy, or from instruments aboard.';
+
+/** Everything that is known about one boat, as a whole. */
+export const planSchema = planShape.refine(simulatedOnlyInPractice, {
+  path: ['calibrations'],
+  error: simulatedElsewhere,
 });
 export type Plan = z.output<typeof planSchema>;
 
@@ -104,6 +124,7 @@ export const emptyPlan = (name: string): Plan => ({
   working: { waterId: null, depthM: 20 },
   transducers: {},
   depthOffsets: {},
+  calibrations: { speed: {}, temperature: {}, heading: {}, deviation: {} },
   cards: {},
   displays: {},
   pages: {},

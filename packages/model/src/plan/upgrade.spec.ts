@@ -51,7 +51,7 @@ describe('the plan', () => {
       expect(planSchema.parse(upgradePlan({ ...plan, version })))
         .withContext(`version ${version}`)
         .toEqual(now);
-    expect(planVersion).toBe(7);
+    expect(planVersion).toBe(8);
   });
 
   it('of version 4 is read as it stands, a socket by its plug alone', () => {

@@ -28,6 +28,7 @@ export const upgrades: Readonly<Record<number, Upgrade>> = {
   5: (plan) => ({ ...plan, loadings: {} }),
   // The course may stand on a page.
   6: (plan) => plan,
+  7: (plan) => ({ ...plan, calibrations: { speed: {}, temperature: {}, heading: {}, deviation: {} } }),
 };
 
 export class UnreadablePlan extends Error {

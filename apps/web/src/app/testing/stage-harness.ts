@@ -61,11 +61,14 @@ export const stageHarness = () => {
       await fixture.whenStable();
       settling = () => fixture.whenStable();
       const root = fixture.nativeElement as HTMLElement;
-      // What is drawn in an idle moment is waited for, up to a second.
-      for (let i = 0; i < 100 && root.querySelector('.to-come'); i++) {
+      // What is drawn in an idle moment is waited for, up to ten seconds on a machine that is busy.
+      for (let i = 0; i < 1000 && root.querySelector('.to-come'); i++) {
         await new Promise((resolve) => setTimeout(resolve, 10));
         await settle();
       }
+      // What is fetched for it is drawn a moment after its place is made.
+      await new Promise((resolve) => setTimeout(resolve));
+      await settle();
       return root;
     },
     write: async (root: HTMLElement, css: string, text: string): Promise<void> => {

@@ -3,6 +3,7 @@ import { putOrDelete } from '../../edits/collection.ts';
 import { fish, transducers } from '../../edits/collections.ts';
 import { editRows } from '../../edits/edit-row.ts';
 import { putOnHull } from '../../edits/fitted-hull.ts';
+import { forgetSensor } from '../../edits/forget-sensor.ts';
 
 export const beamsEdits = editRows(beamsEditSchemas, {
   placeTransducer: (plan, { id, transducer }) => {
@@ -13,7 +14,7 @@ export const beamsEdits = editRows(beamsEditSchemas, {
   removeTransducer: (plan, { id }) => {
     transducers.remove(plan, id);
     delete plan.depthOffsets[id];
-    delete plan.sources[id];
+    forgetSensor(plan, id);
     delete plan.network.links[id];
   },
   transmitIn: (plan, { id, way, transmits }) =>

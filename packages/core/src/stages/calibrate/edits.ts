@@ -1,8 +1,16 @@
-import { calibrateEditSchemas, type DepthOffset, type Plan } from '@grey-keel/model';
-import { collection } from '../../edits/collection.ts';
-import { transducers } from '../../edits/collections.ts';
+import {
+  calibrateEditSchemas,
+  type CalibrationKind,
+  type CalibrationOf,
+  type CalibrationReading,
+  type DepthOffset,
+  type Plan,
+} from '@grey-keel/model';
+import { collection, has } from '../../edits/collection.ts';
+import { equipment, transducers } from '../../edits/collections.ts';
 import { editRows } from '../../edits/edit-row.ts';
-import { newDepthOffset } from '../../edits/new-parts.ts';
+import { EditRefused } from '../../edits/edit-refused.ts';
+import { newCalibration, newDepthOffset } from '../../edits/new-parts.ts';
 
 const offsetOf = (plan: Plan, transducerId: string): DepthOffset => {
   transducers.get(plan, transducerId);
@@ -10,6 +18,19 @@ const offsetOf = (plan: Plan, transducerId: string): DepthOffset => {
 };
 const readingsOf = (transducerId: string) =>
   collection(`depthOffsets.${transducerId}.readings`, 'reading', (plan) => offsetOf(plan, transducerId).readings);
+
+/** How a sensor is calibrated, begun where it was not spoken of yet. */
+const calibration = <K extends CalibrationKind>(plan: Plan, kind: K, sensorId: string): CalibrationOf<K> => {
+  (has(plan.transducers, sensorId) ? transducers : equipment).get(plan, sensorId);
+  const ofKind = plan.calibrations[kind] as Record<string, CalibrationOf<K>>;
+  return (ofKind[sensorId] ??= newCalibration(kind));
+};
+const calibrationReadings = (kind: CalibrationKind, sensorId: string) =>
+  collection<CalibrationReading<CalibrationKind>>(
+    `calibrations.${kind}.${sensorId}.readings`,
+    'reading',
+    (plan) => calibration(plan, kind, sensorId).readings,
+  );
 
 export const calibrateEdits = editRows(calibrateEditSchemas, {
   describeDepthOffset: (plan, { transducerId, changes }) => {
@@ -23,5 +44,24 @@ export const calibrateEdits = editRows(calibrateEditSchemas, {
   },
   enterDepthOffset: (plan, { transducerId, entered }) => {
     offsetOf(plan, transducerId).entered = entered;
+  },
+  describeCalibration: (plan, { of, sensorId, changes }) => {
+    Object.assign(calibration(plan, of, sensorId), changes);
+  },
+  recordCalibration: (plan, { of, sensorId, readingId, reading }) =>
+    calibrationReadings(of, sensorId).add(plan, readingId, reading),
+  correctCalibration: (plan, { of, sensorId, readingId, changes }) =>
+    calibrationReadings(of, sensorId).describe(plan, readingId, changes),
+  removeCalibrationReading: (plan, { of, sensorId, readingId }) => {
+    calibrationReadings(of, sensorId).remove(plan, readingId);
+  },
+  enterCalibration: (plan, { of, sensorId, entered }) => {
+    calibration(plan, of, sensorId).entered = entered;
+  },
+  seeCalibrationAgain: (plan, { of, sensorId, at }) => {
+    const { entered } = calibration(plan, of, sensorId);
+    if (!entered)
+      throw new EditRefused('gone', `calibrations.${of}.${sensorId}.entered`, 'Nothing is entered for it any more.');
+    entered.seenAgainAt = at;
   },
 });

@@ -6,11 +6,33 @@ import { calibrateEdits } from './edits.ts';
 import { offsetAboveWater, offsetScale, offsetUnsafe, offsetWrongSign } from './rules/offset-errors.ts';
 import { offsetFew, offsetFlagged, offsetGeometry, offsetUncertain, readingHalf } from './rules/offset-readings.ts';
 import { offsetMissing, offsetStale } from './rules/offset-standing.ts';
+import { calibratedSensors } from '../../calibration/calibrated-sensors.ts';
+import { kindWords } from '../../calibration/kind-words.ts';
+import { measuredByKind, standingOf } from '../../calibration/measured-by-kind.ts';
+import {
+  calibrationApart,
+  calibrationMissing,
+  calibrationOff,
+  calibrationStale,
+  calibrationTurned,
+  calibrationUncertain,
+} from './rules/sensors.ts';
 import { at } from '../../plan/target.ts';
 import { measuredOffset } from '../../calibration/depth-offset-subject.ts';
 
 const notMeasured = (plan: Plan) =>
   depthGivers(plan).filter(({ id }) => measuredOffset.standing(plan, id).state === 'missing');
+
+/** What is shown at a station and was never held against anything; a curve is for those who steer by the compass. */
+const sensorsToMeasure = (plan: Plan) =>
+  (['speed', 'temperature', 'heading'] as const).flatMap((kind) =>
+    calibratedSensors(plan, kind)
+      .filter(({ id, shown }) => shown && standingOf(plan, kind, id).state === 'missing')
+      .map(({ id, name }) => ({
+        what: `calibrate ${name}: ${kindWords[kind].toLowerCase()}`,
+        target: at('calibrations', kind, id),
+      })),
+  );
 
 export const calibrateStage = defineStage({
   stage: 'calibrate',
@@ -27,16 +49,28 @@ export const calibrateStage = defineStage({
     readingHalf,
     offsetUncertain,
     offsetGeometry,
+    calibrationTurned,
+    calibrationOff,
+    calibrationStale,
+    calibrationUncertain,
+    calibrationApart,
+    calibrationMissing,
   ],
   waitsFor: (plan) =>
     depthGivers(plan).length === 0
       ? [chooseTransducer]
-      : notMeasured(plan).map(({ id, name }) => ({
-          what: `measure the depth offset of ${name}, and enter it`,
-          target: at('depthOffsets', id),
-        })),
-  results: [measuredOffset],
-  // A depth offset taken over by mistake grounds the other boat.
+      : [
+          ...notMeasured(plan).map(({ id, name }) => ({
+            what: `measure the depth offset of ${name}, and enter it`,
+            target: at('depthOffsets', id),
+          })),
+          ...sensorsToMeasure(plan),
+        ],
+  results: [measuredOffset, ...Object.values(measuredByKind)],
   exercises: [],
-  forAnotherBoat: () => ({ depthOffsets: {} }),
+  // A depth offset taken over by mistake grounds the other boat.
+  forAnotherBoat: () => ({
+    depthOffsets: {},
+    calibrations: { speed: {}, temperature: {}, heading: {}, deviation: {} },
+  }),
 });

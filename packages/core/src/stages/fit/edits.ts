@@ -2,6 +2,7 @@ import { fitEditSchemas } from '@grey-keel/model';
 import { has, putOrDelete } from '../../edits/collection.ts';
 import { batteries, circuits, equipment, transducers } from '../../edits/collections.ts';
 import { editRows } from '../../edits/edit-row.ts';
+import { forgetSensor } from '../../edits/forget-sensor.ts';
 import { hullOf, putOnHull } from '../../edits/fitted-hull.ts';
 import { newNetworkDevice } from '../../network/devices.ts';
 
@@ -13,7 +14,7 @@ export const fitEdits = editRows(fitEditSchemas, {
   describeEquipment: (plan, { id, changes }) => equipment.describe(plan, id, changes),
   removeEquipment: (plan, { id }) => {
     equipment.remove(plan, id);
-    delete plan.sources[id];
+    forgetSensor(plan, id);
     delete plan.network.devices[id];
   },
   confirmPlaces: (plan) => {

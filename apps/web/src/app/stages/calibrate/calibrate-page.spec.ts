@@ -52,7 +52,7 @@ describe('the calibration', () => {
     await choose(root, '#reading-set-to-a-wide', 'fresh');
     for (const lead of ['5', '9', '12']) await record(root, lead, String(Number(lead) - 0.4));
     await press(root, '#result .p-button');
-    expect(text(root, '[data-sounder="a-wide"]')).toContain('fresh');
+    expect(text(root, '[data-calibration="depth-a-wide"]')).toContain('fresh');
     store().dispatch(
       boatEvents.edited({
         revisionId: crypto.randomUUID(),
@@ -61,7 +61,7 @@ describe('the calibration', () => {
       }),
     );
     await settle();
-    expect(text(root, '[data-sounder="a-wide"]')).toContain('stale');
+    expect(text(root, '[data-calibration="depth-a-wide"]')).toContain('stale');
     expect(text(root, '#result')).toContain('Stale: the transducer or its place changed since');
   });
 

@@ -1,0 +1,85 @@
+import { helmSchema, instrumentSourceSchema } from '@grey-keel/model';
+import { createChannel, createSession } from 'better-sse';
+import { Router, type Response } from 'express';
+import * as z from 'zod';
+import type { InstrumentSources } from '../instruments/instruments.ts';
+import { jsonBody } from './json-body.ts';
+import { notFound, sendProblem } from './problem.ts';
+import { validated, withId } from './validated.ts';
+
+const mostStreams = 16;
+export const wantSchema = z.strictObject({ open: z.boolean() });
+
+const absent = (id: string, response: Response): void => sendProblem(response, notFound(`instrument source "${id}"`));
+
+/** The instruments: their list, what they say as it comes, and the helm of the simulated boat. */
+export const instrumentRoutes = ({ instruments }: { instruments: InstrumentSources }): Router => {
+  const router = Router();
+  const channel = createChannel();
+  instruments.news.on('status', (status) => channel.broadcast(status, 'status'));
+  instruments.news.on('samples', (samples) => channel.broadcast(samples, 'samples'));
+  const open = new Set<Response>();
+  instruments.news.on('stopped', () => {
+    for (const response of open) response.end();
+  });
+  router.get('/', (_request, response) => {
+    response.json(instruments.status());
+  });
+  router.get('/stream', async (request, response) => {
+    if (open.size >= mostStreams)
+      return sendProblem(response, {
+        status: 429,
+        title: 'Too many listen',
+        detail: `At most ${mostStreams} pages hear the instruments at once. Close some.`,
+      });
+    open.add(response);
+    response.once('close', () => open.delete(response));
+    const session = await createSession(request, response, { keepAlive: 15_000, retry: 1000 });
+    channel.register(session);
+    session.push(instruments.status(), 'status');
+  });
+  router.put(
+    '/sources/:id',
+    jsonBody('10kb'),
+    withId(async (id, request, response) => {
+      const source = validated(instrumentSourceSchema, request.body, response);
+      if (!source) return;
+      if ((await instruments.put(id, source)) === 'done') response.json(instruments.status());
+      else
+        sendProblem(response, {
+          status: 409,
+          title: 'Too many sources',
+          detail: 'Twelve sources are open or listed already. Delete one first.',
+        });
+    }),
+  );
+  router.delete(
+    '/sources/:id',
+    withId(async (id, _request, response) => {
+      if (await instruments.remove(id)) response.json(instruments.status());
+      else absent(id, response);
+    }),
+  );
+  router.post(
+    '/sources/:id/open',
+    jsonBody('1kb'),
+    withId(async (id, request, response) => {
+      const want = validated(wantSchema, request.body, response);
+      if (!want) return;
+      if (await instruments.want(id, want.open)) response.json(instruments.status());
+      else absent(id, response);
+    }),
+  );
+  router.put('/helm', jsonBody('1kb'), (request, response) => {
+    const helm = validated(helmSchema, request.body, response);
+    if (!helm) return;
+    if (instruments.steer(helm)) response.json(instruments.status());
+    else sendProblem(response, notFound('simulated boat under way: open it first'));
+  });
+  router.get('/hidden', (_request, response) => {
+    const hidden = instruments.hidden();
+    if (hidden) response.json(hidden);
+    else sendProblem(response, notFound('simulated boat under way: open it first'));
+  });
+  return router;
+};

@@ -1,0 +1,74 @@
+import { type HiddenErrors, simulatedBoat, simulatedSentences } from '@grey-keel/core';
+import type { HelmState } from '@grey-keel/model';
+import { createSocket } from 'node:dgram';
+import { type AddressInfo, createServer, type Socket } from 'node:net';
+
+const tickMs = 100;
+const loopback = '127.0.0.1';
+/** A program of this machine that does not read is let go before it holds up the memory. */
+const mostWaiting = 1_000_000;
+
+/** The simulated boat as a thing of its own on this machine: it speaks over TCP and UDP, and is steered. */
+export interface Simulator {
+  readonly seed: number;
+  readonly tcpPort: number;
+  readonly udpPort: number;
+  readonly address: string;
+  helm: HelmState;
+  readonly hidden: HiddenErrors;
+  readonly stop: () => void;
+}
+
+/**
+ * Starts the simulated boat. It listens on this machine alone, sends its sentences to whoever calls, and to `udpPort` of
+ * this machine besides. `pace` makes its clock run so many times as fast.
+ */
+export const startSimulator = (
+  seed: number,
+  { udpPort, pace = 1, now }: { readonly udpPort: number; readonly pace?: number; readonly now: () => Date },
+): Promise<Simulator> => {
+  const boat = simulatedBoat(seed);
+  const callers = new Set<Socket>();
+  const udp = createSocket('udp4');
+  // Nobody listens there mostly, which this machine says at each datagram.
+  udp.on('error', () => undefined);
+  let tick = 0;
+  const server = createServer((socket) => {
+    callers.add(socket);
+    socket.once('close', () => callers.delete(socket));
+    socket.once('error', () => socket.destroy());
+    socket.resume();
+  });
+  return new Promise((resolve, reject) => {
+    server.once('error', reject);
+    server.listen(0, loopback, () => {
+      const simulator: Simulator = {
+        seed,
+        address: loopback,
+        tcpPort: (server.address() as AddressInfo).port,
+        udpPort,
+        helm: { wheel: 0, throttle: 0, steerDeg: null, engineOn: true },
+        hidden: boat.errors,
+        stop: () => {
+          clearInterval(timer);
+          for (const caller of callers) caller.destroy();
+          server.close();
+          udp.close();
+        },
+      };
+      const timer = setInterval(() => {
+        for (let i = 0; i < pace; i++) {
+          boat.step(tickMs / 1000, simulator.helm);
+          const said = `${simulatedSentences(boat.now(), tick, now()).join('\r\n')}\r\n`;
+          tick += 1;
+          for (const caller of callers)
+            if (caller.writableLength > mostWaiting) caller.destroy();
+            else caller.write(said);
+          udp.send(said, udpPort, loopback, () => undefined);
+        }
+      }, tickMs);
+      timer.unref();
+      resolve(simulator);
+    });
+  });
+};

@@ -1,0 +1,188 @@
+import { ChangeDetectionStrategy, Component, computed, input, signal } from '@angular/core';
+import { calibrationParts, type CalibrationKind, type Edit, wordsOf } from '@grey-keel/model';
+import { TimesIcon } from 'primeng/icons/times';
+import type * as z from 'zod';
+import { FigurePipe } from '../../shared/figure-pipe.ts';
+import { PlanPlace } from '../../shared/plan-place.ts';
+import { PressButton } from '../../shared/press-button.ts';
+import { QuantityField } from '../../shared/quantity-field.ts';
+import { Wide } from '../../shared/wide.ts';
+import { newId } from '../../state/open-plan.ts';
+import { openBoat } from '../open-boat.ts';
+import { procedureWords } from './procedure-words.ts';
+import type { SensorRow } from './sensor-rows.ts';
+
+/** The readings of one sensor, with a line for the next: typed, or taken from the instruments and put right by hand. */
+@Component({
+  selector: 'gk-sensor-readings',
+  imports: [FigurePipe, PlanPlace, PressButton, QuantityField, TimesIcon, Wide],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div gkWide>
+      <table class="figures">
+        <thead>
+          <tr>
+            <th scope="col">{{ word() }}</th>
+            @for (column of columns(); track column.name) {
+              <th scope="col">{{ column.label }}</th>
+            }
+            <th scope="col">left over</th>
+            <th scope="col"><span class="hidden-label">Actions</span></th>
+          </tr>
+        </thead>
+        <tbody>
+          @for (row of shown(); track row.id) {
+            <tr
+              [class.out]="row.leftOut"
+              [gkPlace]="row.recorded ? ['calibrations', kind(), sensorId(), 'readings', row.id] : null"
+              [attr.data-reading]="row.recorded ? row.id : 'new'"
+            >
+              <th scope="row">
+                {{ row.place }}
+                @if (row.from; as from) {
+                  <span class="small faint" [title]="from.source">{{ from.simulated ? 'simulated' : 'live' }}</span>
+                }
+              </th>
+              @for (column of columns(); track column.name) {
+                <td>
+                  <gk-quantity-field
+                    [label]="column.label + ', ' + word() + ' ' + row.place"
+                    [labelHidden]="true"
+                    [fieldId]="column.name + '-' + row.id"
+                    [at]="['calibrations', kind(), sensorId(), 'readings', row.id, column.name]"
+                    [value]="row.figures[column.name] ?? null"
+                    [schema]="column.schema"
+                    (changed)="write(row, column.name, $event)"
+                  />
+                </td>
+              }
+              <td class="mono" [class.flagged]="row.apart">
+                @if (row.left; as left) {
+                  {{ left.value | figure: left.quantity : units() : { signed: true } }}
+                } @else if (row.leftOut) {
+                  <span class="small">left out</span>
+                }
+              </td>
+              <td class="acts">
+                @if (row.recorded) {
+                  <button
+                    type="button"
+                    pButton
+                    text
+                    class="small"
+                    (click)="leaveOut(row)"
+                    [attr.aria-label]="(row.leftOut ? 'Take back ' : 'Leave out ') + word() + ' ' + row.place"
+                  >
+                    {{ row.leftOut ? 'take back' : 'leave out' }}
+                  </button>
+                  <button
+                    type="button"
+                    pButton
+                    text
+                    class="small"
+                    (click)="remove(row)"
+                    [attr.aria-label]="'Delete ' + word() + ' ' + row.place"
+                  >
+                    <svg data-p-icon="times" aria-hidden="true"></svg>
+                  </button>
+                }
+              </td>
+            </tr>
+          }
+        </tbody>
+      </table>
+    </div>
+  `,
+  styles: `
+    td gk-quantity-field {
+      width: 80px;
+      margin-left: auto;
+    }
+    th[scope='row'] {
+      text-align: left;
+      color: var(--ink);
+      white-space: nowrap;
+    }
+    .acts .p-button {
+      padding: 0 2px;
+      min-width: 30px;
+    }
+    .acts {
+      white-space: normal;
+      width: 52px;
+    }
+    table.figures td {
+      padding: 2px;
+      vertical-align: middle;
+    }
+    tr.out {
+      color: var(--faint);
+      text-decoration: line-through;
+    }
+    .flagged {
+      color: var(--check);
+      font-weight: 700;
+    }
+  `,
+})
+export class SensorReadings {
+  readonly kind = input.required<CalibrationKind>();
+  readonly sensorId = input.required<string>();
+  readonly rows = input.required<readonly SensorRow[]>();
+
+  private readonly open = openBoat();
+  protected readonly units = this.open.units;
+  protected readonly word = computed(() => procedureWords[this.kind()].reading);
+  protected readonly columns = computed(() => {
+    const shape: Readonly<Record<string, z.ZodType>> = calibrationParts[this.kind()].reading.shape;
+    return Object.entries(shape)
+      .filter(([name]) => name !== 'leftOut' && name !== 'from')
+      .map(([name, schema]) => ({ name, schema, label: wordsOf(schema)?.label ?? name }));
+  });
+  private readonly nextId = signal(newId());
+  protected readonly shown = computed<SensorRow[]>(() => [
+    ...this.rows(),
+    {
+      id: this.nextId(),
+      place: this.rows().length + 1,
+      recorded: false,
+      figures: {},
+      leftOut: false,
+      from: null,
+      left: null,
+      apart: false,
+    },
+  ]);
+
+  protected write(row: SensorRow, name: string, value: number | null): void {
+    const where = { of: this.kind(), sensorId: this.sensorId(), readingId: row.id };
+    if (row.recorded)
+      return this.edit(row, { type: 'correctCalibration', ...where, changes: { [name]: value } } as Edit);
+    if (value === null) return;
+    const blank = Object.fromEntries(this.columns().map((column) => [column.name, null]));
+    this.edit(row, {
+      type: 'recordCalibration',
+      ...where,
+      reading: { ...blank, [name]: value, leftOut: false },
+    } as unknown as Edit);
+    this.nextId.set(newId());
+  }
+
+  protected leaveOut(row: SensorRow): void {
+    const where = { of: this.kind(), sensorId: this.sensorId(), readingId: row.id };
+    this.edit(row, { type: 'correctCalibration', ...where, changes: { leftOut: !row.leftOut } });
+  }
+
+  protected remove(row: SensorRow): void {
+    this.open.edits.edit(`delete ${this.word()} ${row.place}`, {
+      type: 'removeCalibrationReading',
+      of: this.kind(),
+      sensorId: this.sensorId(),
+      readingId: row.id,
+    });
+  }
+
+  private edit(row: SensorRow, edit: Edit): void {
+    this.open.edits.edit(`${this.word()} ${row.place}`, edit);
+  }
+}

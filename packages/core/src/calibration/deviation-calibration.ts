@@ -1,0 +1,86 @@
+import type { Plan } from '@grey-keel/model';
+import { calculate } from '../calculation/calculation.ts';
+import { defineResult } from '../plan/define-result.ts';
+import { calibratedSensors } from './calibrated-sensors.ts';
+import { headingDeviation } from './heading-deviation.ts';
+import { findOutliers } from './outliers.ts';
+import {
+  angle,
+  calibrationOf,
+  type Measurement,
+  notMeasured,
+  sensorOf,
+  type SensorPlace,
+  wholeReadings,
+} from './sensor-calibration.ts';
+
+/** Everything a deviation curve depends on. */
+export interface DeviationInputs {
+  readonly readings: readonly { readonly id: string; readonly compassDeg: number; readonly magneticDeg: number }[];
+  readonly sensor: SensorPlace;
+}
+
+const leastHeadings = 4;
+
+const compute = ({ readings }: DeviationInputs): Measurement => {
+  if (readings.length < leastHeadings)
+    return notMeasured(`A swing takes ${leastHeadings} headings all round at least, eight for the whole curve.`);
+  const result = calculate(headingDeviation, {
+    swing: readings.map(({ compassDeg, magneticDeg }) => ({ compassDeg, magneticDeg })),
+  });
+  if (!result.ok) return notMeasured(result.errors[0]?.message ?? 'The headings do not go together.');
+  const { answer } = result;
+  const coefficients = [answer.aDeg, answer.bDeg, answer.cDeg, answer.dDeg, answer.eDeg];
+  const largest = Math.max(...deviationCard(coefficients).map(({ deviationDeg }) => Math.abs(deviationDeg)));
+  const halves = answer.halfIntervals95Deg;
+  return {
+    known: true,
+    measured: angle(largest),
+    // The curve is known anywhere about as well as its terms together.
+    half: halves === null ? null : angle(Math.hypot(...halves)),
+    enter: coefficients.map(angle),
+    sign: [
+      'Deviation is up to ',
+      angle(largest),
+      '. East is positive: it is added to what the compass shows to have the magnetic heading.',
+    ],
+    residuals: readings.map(({ id }, i) => ({ id, left: angle(answer.residualsDeg[i] ?? 0) })),
+    apart:
+      readings.length < 6 ? [] : findOutliers(answer.residualsDeg, 1).flagged.flatMap((i) => readings[i]?.id ?? []),
+    current: null,
+    naive: null,
+    readings: readings.length,
+    fitted: answer.termsFitted,
+    together: 1,
+    flags: answer.flags,
+    working: answer.working,
+  };
+};
+
+/** Deviation at every 15° by compass, from the coefficients A to E. */
+export const deviationCard = (
+  [a = 0, b = 0, c = 0, d = 0, e = 0]: readonly number[],
+  everyDeg = 15,
+): { readonly compassDeg: number; readonly deviationDeg: number }[] =>
+  Array.from({ length: 360 / everyDeg }, (_, i) => {
+    const theta = (i * everyDeg * Math.PI) / 180;
+    return {
+      compassDeg: i * everyDeg,
+      deviationDeg: a + b * Math.sin(theta) + c * Math.cos(theta) + d * Math.sin(2 * theta) + e * Math.cos(2 * theta),
+    };
+  });
+
+/** Each compass's deviation curve. */
+export const measuredDeviation = defineResult({
+  keys: (plan) => calibratedSensors(plan, 'deviation').map(({ id }) => id),
+  slice: (plan: Plan, id): DeviationInputs | null => {
+    const sensor = sensorOf(plan, id);
+    return sensor
+      ? { readings: wholeReadings<'deviation'>(calibrationOf(plan, 'deviation', id).readings), sensor }
+      : null;
+  },
+  version: headingDeviation.version,
+  compute,
+  noted: (plan, id) => plan.calibrations.deviation[id]?.entered ?? null,
+  words: { readings: 'the swing', sensor: 'the compass or its place' },
+});

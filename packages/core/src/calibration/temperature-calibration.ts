@@ -1,0 +1,70 @@
+import type { Plan } from '@grey-keel/model';
+import { calculate } from '../calculation/calculation.ts';
+import { defineResult } from '../plan/define-result.ts';
+import { calibratedSensors } from './calibrated-sensors.ts';
+import { findOutliers } from './outliers.ts';
+import {
+  calibrationOf,
+  degrees,
+  type Measurement,
+  notMeasured,
+  type SensorPlace,
+  sensorOf,
+  wholeReadings,
+} from './sensor-calibration.ts';
+import { temperatureOffset } from './temperature-offset.ts';
+
+/** Everything a temperature offset depends on. */
+export interface TemperatureInputs {
+  readonly readings: readonly { readonly id: string; readonly referenceC: number; readonly displayedC: number }[];
+  readonly setByC: number;
+  readonly sensor: SensorPlace;
+}
+
+const compute = ({ readings, setByC }: TemperatureInputs): Measurement => {
+  if (readings.length === 0)
+    return notMeasured('No complete reading yet: the thermometer and the display together, both settled.');
+  const result = calculate(temperatureOffset, {
+    readings: readings.map(({ referenceC, displayedC }) => ({ referenceC, displayedC })),
+  });
+  if (!result.ok) return notMeasured(result.errors[0]?.message ?? 'The readings do not go together.');
+  const { answer } = result;
+  const { offsetC, halfInterval95C } = answer;
+  return {
+    known: true,
+    measured: degrees(offsetC),
+    half: halfInterval95C === null ? null : degrees(halfInterval95C),
+    enter: [degrees(setByC + offsetC)],
+    sign: [
+      'The sensor reads ',
+      degrees(Math.abs(offsetC)),
+      ` too ${offsetC > 0 ? 'low' : 'high'}. Once this is entered the display shows that much ${offsetC > 0 ? 'more' : 'less'} than now.`,
+    ],
+    residuals: readings.map(({ id }, i) => ({ id, left: degrees((answer.differencesC[i] ?? 0) - offsetC) })),
+    apart:
+      readings.length < 3
+        ? []
+        : findOutliers(answer.differencesC, answer.displayResolutionC).flagged.flatMap((i) => readings[i]?.id ?? []),
+    current: null,
+    naive: null,
+    readings: readings.length,
+    fitted: 1,
+    together: 1,
+    flags: answer.flags,
+    working: answer.working,
+  };
+};
+
+/** Each temperature sensor's offset, as it is measured and entered. */
+export const measuredTemperature = defineResult({
+  keys: (plan) => calibratedSensors(plan, 'temperature').map(({ id }) => id),
+  slice: (plan: Plan, id): TemperatureInputs | null => {
+    const sensor = sensorOf(plan, id);
+    const { readings, setByC } = calibrationOf(plan, 'temperature', id);
+    return sensor ? { readings: wholeReadings<'temperature'>(readings), setByC, sensor } : null;
+  },
+  version: temperatureOffset.version,
+  compute,
+  noted: (plan, id) => plan.calibrations.temperature[id]?.entered ?? null,
+  words: { readings: 'the readings', setByC: 'the offset set while reading', sensor: 'the sensor or its place' },
+});

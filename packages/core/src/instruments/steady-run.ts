@@ -1,0 +1,199 @@
+import type { Sentence } from '@grey-keel/model';
+import { bearingOf, circularMean, eastNorth, wrapped } from '../calibration/bearings.ts';
+
+export interface Sample {
+  readonly atS: number;
+  readonly value: number;
+}
+
+/** What a run is taken from: each list of one channel, oldest first. The log may be left out. */
+export interface RunSamples {
+  readonly headingDeg: readonly Sample[];
+  readonly cogDeg: readonly Sample[];
+  readonly sogMps: readonly Sample[];
+  readonly logMps?: readonly Sample[];
+}
+
+export interface RunAverage {
+  readonly headingDeg: number;
+  readonly cogDeg: number;
+  readonly sogMps: number;
+  readonly logMps: number | null;
+}
+
+export type RunState =
+  /** Something has stopped, turns or changes still: nothing counts yet. */
+  | { readonly state: 'waiting'; readonly why: Sentence }
+  /** Steady, but the slowest instrument has not caught up: what it shows still belongs to the run before. */
+  | { readonly state: 'settling'; readonly leftS: number; readonly why: Sentence }
+  | {
+      readonly state: 'averaging' | 'ready';
+      readonly leftS: number;
+      readonly lastedS: number;
+      readonly samples: number;
+      readonly average: RunAverage;
+    };
+
+export interface RunRules {
+  /** Of each instrument: after five of them less than a hundredth of a change is left in what it shows. */
+  readonly lagS: { readonly heading: number; readonly position: number; readonly log: number };
+  /** To average over at least. */
+  readonly averageS: number;
+}
+
+const lagsToSettle = 5;
+/** Older than so an instrument has stopped. */
+const stoppedS = 5;
+/** A boat whose heading swings by more is turning; a speed that changes by more is not steady. */
+const steadyDeg = 8;
+const steadyShare = 0.12;
+const steadyMps = 0.25;
+/** Below this a course says little, whatever the boat points at. */
+const leastSogMps = 1;
+/** Of the course, within the run. */
+const mostCourseScatterDeg = 12;
+
+const last = (samples: readonly Sample[]): Sample | undefined => samples[samples.length - 1];
+const since = (samples: readonly Sample[], fromS: number): Sample[] => samples.filter(({ atS }) => atS >= fromS);
+const mean = (values: readonly number[]): number => values.reduce((sum, value) => sum + value, 0) / values.length;
+const spread = (degrees: readonly number[], middle: number): number =>
+  Math.sqrt(mean(degrees.map((deg) => wrapped(deg - middle) ** 2)));
+
+/** Since when each later sample lies near the mean of the newest ones. */
+const steadySince = (
+  samples: readonly Sample[],
+  nowS: number,
+  off: (value: number, newest: readonly number[]) => boolean,
+): number => {
+  const newest = since(samples, nowS - 3).map(({ value }) => value);
+  for (let i = samples.length - 1; i >= 0; i--) {
+    const sample = samples[i];
+    if (sample && newest.length && off(sample.value, newest)) return sample.atS;
+  }
+  return samples[0]?.atS ?? nowS;
+};
+
+const turns = (value: number, newest: readonly number[]): boolean =>
+  Math.abs(wrapped(value - circularMean(newest))) > steadyDeg;
+const changes = (value: number, newest: readonly number[]): boolean => {
+  const now = mean(newest);
+  return Math.abs(value - now) > Math.max(steadyMps, steadyShare * now);
+};
+
+/**
+ * How far a straight run has come, from what the instruments have shown until now. Averaging begins five lags after the
+ * last change, of the slowest instrument; what came before is refused with that reason. Course and speed over ground are
+ * averaged as one velocity, the heading by its directions.
+ */
+export const steadyRun = (samples: RunSamples, nowS: number, { lagS, averageS }: RunRules): RunState => {
+  const waiting = (...why: Sentence): RunState => ({ state: 'waiting', why });
+  const wanted: readonly (readonly [word: string, samples: readonly Sample[]])[] = [
+    ['heading', samples.headingDeg],
+    ['course over ground', samples.cogDeg],
+    ['speed over ground', samples.sogMps],
+    ...(samples.logMps ? [['log', samples.logMps] as const] : []),
+  ];
+  for (const [word, list] of wanted) {
+    const newest = last(list);
+    if (!newest) return waiting(`No ${word} comes in. Choose where it comes from.`);
+    if (nowS - newest.atS > stoppedS)
+      return waiting(`The ${word} has stopped, `, { value: nowS - newest.atS, quantity: 'wait' }, ' ago.');
+  }
+  const turnedS = steadySince(samples.headingDeg, nowS, turns);
+  const fasterS = samples.logMps
+    ? steadySince(samples.logMps, nowS, changes)
+    : steadySince(samples.sogMps, nowS, changes);
+  const changedS = Math.max(turnedS, fasterS);
+  if (nowS - changedS < 1)
+    return waiting(
+      turnedS >= fasterS ? 'The heading still turns: hold it.' : 'The speed still changes: hold the throttle.',
+    );
+  const lag = Math.max(lagS.heading, lagS.position, samples.logMps ? lagS.log : 0);
+  const fromS = changedS + lagsToSettle * lag;
+  if (nowS < fromS)
+    return {
+      state: 'settling',
+      leftS: fromS - nowS,
+      why: [
+        'Steady. What the instruments show still belongs to the time before: averaging begins in ',
+        { value: fromS - nowS, quantity: 'wait' },
+        '.',
+      ],
+    };
+  const headings = since(samples.headingDeg, fromS).map(({ value }) => value);
+  const courses = since(samples.cogDeg, fromS);
+  const speeds = since(samples.sogMps, fromS).map(({ value }) => value);
+  const logs = samples.logMps ? since(samples.logMps, fromS).map(({ value }) => value) : [];
+  if (headings.length < 3 || courses.length < 3 || speeds.length < 3 || (samples.logMps && logs.length < 3))
+    return { state: 'settling', leftS: 1, why: ['Steady. The first figures of the run come in.'] };
+  const sogMps = mean(speeds);
+  if (sogMps < leastSogMps)
+    return waiting('At ', { value: sogMps, quantity: 'speed' }, ' over ground the course says nothing: go faster.');
+  const over = courses.map(({ value }) => eastNorth(value, sogMps));
+  const velocity = { east: mean(over.map(({ east }) => east)), north: mean(over.map(({ north }) => north)) };
+  const cogDeg = bearingOf(velocity);
+  const scatterDeg = spread(
+    courses.map(({ value }) => value),
+    cogDeg,
+  );
+  if (scatterDeg > mostCourseScatterDeg)
+    return waiting(
+      'The course wanders by ',
+      { value: scatterDeg, quantity: 'angle' },
+      ' about its mean: go faster, or wait for less sea.',
+    );
+  const lastedS = nowS - fromS;
+  return {
+    state: lastedS >= averageS ? 'ready' : 'averaging',
+    leftS: Math.max(0, averageS - lastedS),
+    lastedS,
+    samples: headings.length,
+    average: {
+      headingDeg: (circularMean(headings) + 360) % 360,
+      cogDeg,
+      sogMps: Math.hypot(velocity.east, velocity.north),
+      logMps: logs.length ? mean(logs) : null,
+    },
+  };
+};
+
+/** The mean of what one instrument shows once it has settled: five lags after the last change by more than `near`. */
+export const steadyValue = (
+  samples: readonly Sample[],
+  nowS: number,
+  { lagS, averageS, near }: { readonly lagS: number; readonly averageS: number; readonly near: number },
+):
+  | Exclude<RunState, { readonly state: 'averaging' | 'ready' }>
+  | {
+      readonly state: 'averaging' | 'ready';
+      readonly leftS: number;
+      readonly lastedS: number;
+      readonly samples: number;
+      readonly value: number;
+    } => {
+  const newest = last(samples);
+  if (!newest) return { state: 'waiting', why: ['Nothing comes in. Choose where it comes from.'] };
+  if (nowS - newest.atS > stoppedS)
+    return { state: 'waiting', why: ['It has stopped, ', { value: nowS - newest.atS, quantity: 'wait' }, ' ago.'] };
+  const changedS = steadySince(samples, nowS, (value, now) => Math.abs(value - mean(now)) > near);
+  const fromS = changedS + lagsToSettle * lagS;
+  const counted = since(samples, fromS).map(({ value }) => value);
+  if (nowS < fromS || counted.length < 3)
+    return {
+      state: 'settling',
+      leftS: Math.max(1, fromS - nowS),
+      why: [
+        'It still follows the water: averaging begins in ',
+        { value: Math.max(1, fromS - nowS), quantity: 'wait' },
+        '.',
+      ],
+    };
+  const lastedS = nowS - fromS;
+  return {
+    state: lastedS >= averageS ? 'ready' : 'averaging',
+    leftS: Math.max(0, averageS - lastedS),
+    lastedS,
+    samples: counted.length,
+    value: mean(counted),
+  };
+};

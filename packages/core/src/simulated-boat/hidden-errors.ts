@@ -1,0 +1,38 @@
+import { between } from '../drill/exercise.ts';
+import { eastNorth } from '../calibration/bearings.ts';
+import type { RandomGenerator } from 'pure-rand/types/RandomGenerator';
+
+/** What the instruments of a simulated boat are off by, and the water it is in: what a procedure is to find out. */
+export interface HiddenErrors {
+  /** Added to what the compass shows it gives the true heading, deviation apart. */
+  readonly headingOffsetDeg: number;
+  /** Deviation by compass heading, coefficients B to E. */
+  readonly deviationDeg: readonly [b: number, c: number, d: number, e: number];
+  /** True speed through the water for one the log shows. */
+  readonly logFactor: number;
+  /** Added to what the sensor shows it gives the water's temperature. */
+  readonly temperatureOffsetC: number;
+  /** Of the face under the water: what the sounder does not measure. */
+  readonly faceDepthM: number;
+  readonly current: { readonly east: number; readonly north: number };
+  readonly surfaceC: number;
+}
+
+/** Lags of the instruments, seconds: after so long 63 of 100 parts of a change are shown. */
+export const instrumentLagsS = { position: 3, compass: 3, log: 10, temperature: 60 } as const;
+
+/** Errors of a size that boats have, the same for the same random numbers. */
+export const hiddenErrors = (random: RandomGenerator): HiddenErrors => ({
+  headingOffsetDeg: between(random, -9, 9),
+  deviationDeg: [
+    between(random, -4, 4),
+    between(random, -4, 4),
+    between(random, -1.5, 1.5),
+    between(random, -0.5, 0.5),
+  ],
+  logFactor: between(random, 0.88, 1.14),
+  temperatureOffsetC: between(random, -1.2, 1.2),
+  faceDepthM: between(random, 0.25, 0.7),
+  current: eastNorth(between(random, 0, 360), between(random, 0.1, 0.9)),
+  surfaceC: between(random, 8, 17),
+});

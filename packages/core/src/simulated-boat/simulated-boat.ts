@@ -1,0 +1,173 @@
+import type { HelmState } from '@grey-keel/model';
+import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
+import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
+import type { RandomGenerator } from 'pure-rand/types/RandomGenerator';
+import { skipN } from 'pure-rand/utils/skipN';
+import { bearingOf, eastNorth, wrapped } from '../calibration/bearings.ts';
+import { hiddenErrors, type HiddenErrors, instrumentLagsS } from './hidden-errors.ts';
+import { terrainDepthM, waterTemperatureC } from './terrain.ts';
+
+/** The boat as it truly is, and what its instruments have come to show. */
+export interface BoatMoment {
+  readonly timeS: number;
+  readonly eastM: number;
+  readonly northM: number;
+  readonly headingDeg: number;
+  readonly turnDegPerS: number;
+  readonly throughMps: number;
+  readonly depthM: number;
+  readonly batteryV: number;
+  readonly shown: {
+    readonly compassDeg: number;
+    readonly logMps: number;
+    readonly over: { readonly east: number; readonly north: number };
+    readonly eastM: number;
+    readonly northM: number;
+    readonly depthM: number;
+    readonly temperatureC: number;
+  };
+}
+
+export interface SimulatedBoat {
+  readonly errors: HiddenErrors;
+  /** The boat at this moment. */
+  readonly now: () => BoatMoment;
+  /** So many seconds on, in steps of a tenth. */
+  readonly step: (seconds: number, helm: HelmState) => BoatMoment;
+}
+
+const stepS = 0.1;
+const topMps = 9;
+/** How the boat answers: to the throttle within seconds, to the wheel the more the faster. */
+const gathersS = 4;
+const mostTurnDegPerS = 14;
+/** How far waves and the helm throw it about. */
+const yawDeg = 1.2;
+const restingV = 12.7;
+const chargingV = 14.1;
+
+/** Deviation by compass heading, degrees, east positive. */
+const deviationAt = ([b, c, d, e]: HiddenErrors['deviationDeg'], compassDeg: number): number => {
+  const theta = (compassDeg * Math.PI) / 180;
+  return b * Math.sin(theta) + c * Math.cos(theta) + d * Math.sin(2 * theta) + e * Math.cos(2 * theta);
+};
+
+/** What the compass shows on a true heading: the heading it shows, with offset and deviation, is the true one. */
+export const compassShows = (errors: HiddenErrors, headingDeg: number): number => {
+  let shown = headingDeg - errors.headingOffsetDeg;
+  // The curve hangs on what is shown; deviations are small, so that a few rounds settle it.
+  for (let round = 0; round < 6; round++)
+    shown = headingDeg - errors.headingOffsetDeg - deviationAt(errors.deviationDeg, shown);
+  return ((shown % 360) + 360) % 360;
+};
+
+const toward = (value: number, target: number, lagS: number): number =>
+  target + (value - target) * Math.exp(-stepS / lagS);
+const clamped = (value: number, least: number, most: number): number => Math.min(most, Math.max(least, value));
+
+/**
+ * A boat to practise on: motion in a steady current, and instruments with hidden errors, noise and lag. Position and
+ * compass follow within 3 s, the log within 10 s, temperature within 60 s, as simple first-order lags. The same whole-number
+ * seed and the same helm give the same boat.
+ */
+export const simulatedBoat = (seed: number, { withDeviation = true, noise = 1 } = {}): SimulatedBoat => {
+  const random: RandomGenerator = xoroshiro128plus(seed | 0);
+  skipN(random, 32);
+  const drawn = hiddenErrors(random);
+  const errors: HiddenErrors = withDeviation ? drawn : { ...drawn, deviationDeg: [0, 0, 0, 0] };
+  const normal = (): number =>
+    Math.sqrt(-2 * Math.log(1 - uniformFloat64(random))) * Math.cos(2 * Math.PI * uniformFloat64(random));
+  /** Noise that lasts for a while, of a standard deviation: waves, and the wander of a position. */
+  const wandering = (sd: number, lastsS: number) => {
+    const stays = Math.exp(-stepS / lastsS);
+    let value = noise * sd * normal();
+    return (): number => (value = value * stays + noise * sd * Math.sqrt(1 - stays ** 2) * normal());
+  };
+  const yaw = wandering(yawDeg, 2);
+  const surge = wandering(0.08, 3);
+  const [eastWander, northWander] = [wandering(0.8, 20), wandering(0.8, 20)];
+  const heave = wandering(0.05, 1.5);
+
+  const surface = { depthM: terrainDepthM(0, 0), temperatureC: waterTemperatureC(errors.surfaceC, 0.5) };
+  let at: BoatMoment = {
+    timeS: 0,
+    eastM: 0,
+    northM: 0,
+    headingDeg: 0,
+    turnDegPerS: 0,
+    throughMps: 0,
+    depthM: surface.depthM,
+    batteryV: restingV,
+    shown: {
+      compassDeg: compassShows(errors, 0),
+      logMps: 0,
+      over: errors.current,
+      eastM: 0,
+      northM: 0,
+      depthM: surface.depthM - errors.faceDepthM,
+      temperatureC: surface.temperatureC - errors.temperatureOffsetC,
+    },
+  };
+  let engineWasOn = false;
+  let crankingS = 0;
+
+  const once = ({ wheel, throttle, steerDeg, engineOn }: HelmState): void => {
+    if (engineOn && !engineWasOn) crankingS = 1.2;
+    engineWasOn = engineOn;
+    crankingS = Math.max(0, crankingS - stepS);
+    const wanted = engineOn ? topMps * clamped(throttle, 0, 1) : 0;
+    const throughMps = toward(at.throughMps, wanted, gathersS);
+    const bite = clamped(throughMps / 3, 0.15, 1);
+    const helm = steerDeg === null ? wheel : clamped(wrapped(steerDeg - at.headingDeg) / 18, -1, 1);
+    const turnDegPerS = toward(at.turnDegPerS, mostTurnDegPerS * clamped(helm, -1, 1) * bite, 0.8);
+    const headingDeg = (((at.headingDeg + turnDegPerS * stepS) % 360) + 360) % 360;
+    const pointed = headingDeg + yaw();
+    const way = eastNorth(pointed, Math.max(0, throughMps + (throughMps > 0.2 ? surge() : 0)));
+    const over = { east: way.east + errors.current.east, north: way.north + errors.current.north };
+    const [eastM, northM] = [at.eastM + over.east * stepS, at.northM + over.north * stepS];
+    const depthM = terrainDepthM(eastM, northM);
+    const compassDeg = at.shown.compassDeg;
+    const follows =
+      wrapped(compassShows(errors, pointed) - compassDeg) * (1 - Math.exp(-stepS / instrumentLagsS.compass));
+    at = {
+      timeS: at.timeS + stepS,
+      eastM,
+      northM,
+      headingDeg,
+      turnDegPerS,
+      throughMps,
+      depthM,
+      batteryV: crankingS > 0 ? 9.9 : toward(at.batteryV, engineOn ? chargingV : restingV, engineOn ? 2 : 8),
+      shown: {
+        compassDeg: (((compassDeg + follows) % 360) + 360) % 360,
+        logMps: toward(at.shown.logMps, Math.hypot(way.east, way.north) / errors.logFactor, instrumentLagsS.log),
+        over: {
+          east: toward(at.shown.over.east, over.east, instrumentLagsS.position),
+          north: toward(at.shown.over.north, over.north, instrumentLagsS.position),
+        },
+        eastM: eastM + eastWander(),
+        northM: northM + northWander(),
+        depthM: Math.max(0, depthM - errors.faceDepthM + heave()),
+        temperatureC: toward(
+          at.shown.temperatureC,
+          waterTemperatureC(errors.surfaceC, 0.5) - errors.temperatureOffsetC,
+          instrumentLagsS.temperature,
+        ),
+      },
+    };
+  };
+  return {
+    errors,
+    now: () => at,
+    step: (seconds, helm) => {
+      for (let done = 0; done < Math.round(seconds / stepS); done++) once(helm);
+      return at;
+    },
+  };
+};
+
+/** Course and speed over ground as the position receiver shows them. */
+export const shownOverGround = ({ shown }: BoatMoment): { readonly sogMps: number; readonly cogDeg: number } => ({
+  sogMps: Math.hypot(shown.over.east, shown.over.north),
+  cogDeg: bearingOf(shown.over),
+});

@@ -1,0 +1,68 @@
+import { degreesAndMinutes, encodeSentence } from '../instruments/nmea-encode.ts';
+import { type BoatMoment, shownOverGround } from './simulated-boat.ts';
+
+const knot = 1852 / 3600;
+/** Out at sea, where no name is: the water of the simulated boat is nowhere. */
+const middle = { latitudeDeg: 47, longitudeDeg: -28 };
+const degreeM = 111_120;
+
+const two = (value: number): string => String(value).padStart(2, '0');
+const timeOf = (at: Date): string =>
+  `${two(at.getUTCHours())}${two(at.getUTCMinutes())}${two(at.getUTCSeconds())}.${two(Math.floor(at.getUTCMilliseconds() / 10))}`;
+const dateOf = (at: Date): string =>
+  `${two(at.getUTCDate())}${two(at.getUTCMonth() + 1)}${two(at.getUTCFullYear() % 100)}`;
+
+/** Of the simulated boat's own: whatever carries it further, it stays known that no boat says this. */
+export const simulatedMark = { talker: 'PG', type: 'SIM' } as const;
+
+/**
+ * What the instruments of the simulated boat send at a tick of a tenth of a second: heading ten times a second, course and
+ * position twice, the rest once. `tick` counts from 0. Variation there is 0: compass and true heading have one north.
+ */
+export const simulatedSentences = (boat: BoatMoment, tick: number, at: Date): string[] => {
+  const { shown } = boat;
+  const heading = encodeSentence('HC', 'HDG', [shown.compassDeg.toFixed(1), '', '', '0.0', 'E']);
+  const sentences = [heading];
+  const due = (every: number, after: number): boolean => tick % every === after;
+  const { sogMps, cogDeg } = shownOverGround(boat);
+  const latitudeDeg = middle.latitudeDeg + shown.northM / degreeM;
+  const longitudeDeg = middle.longitudeDeg + shown.eastM / degreeM / Math.cos((middle.latitudeDeg * Math.PI) / 180);
+  const position = [...degreesAndMinutes(latitudeDeg, 'NS'), ...degreesAndMinutes(longitudeDeg, 'EW')];
+  if (due(5, 0)) {
+    const knots = (sogMps / knot).toFixed(2);
+    sentences.push(
+      encodeSentence('GP', 'RMC', [
+        timeOf(at),
+        'A',
+        ...position,
+        knots,
+        cogDeg.toFixed(1),
+        dateOf(at),
+        '0.0',
+        'E',
+        'A',
+      ]),
+    );
+  }
+  if (due(10, 0)) sentences.push(encodeSentence(simulatedMark.talker, simulatedMark.type, [1]));
+  if (due(10, 2)) {
+    const metres = shown.depthM.toFixed(2);
+    sentences.push(encodeSentence('SD', 'DPT', [metres, '0.0']));
+  }
+  if (due(10, 4))
+    sentences.push(
+      encodeSentence('VW', 'VHW', [
+        '',
+        'T',
+        shown.compassDeg.toFixed(1),
+        'M',
+        (shown.logMps / knot).toFixed(2),
+        'N',
+        (shown.logMps * 3.6).toFixed(2),
+        'K',
+      ]),
+    );
+  if (due(10, 6)) sentences.push(encodeSentence('YX', 'MTW', [shown.temperatureC.toFixed(1), 'C']));
+  if (due(10, 8)) sentences.push(encodeSentence('II', 'XDR', ['U', boat.batteryV.toFixed(2), 'V', 'house']));
+  return sentences;
+};
