@@ -108,8 +108,13 @@ export const find = (driver: WebDriver, css: string): Promise<WebElement> =>
   driver.wait(until.elementLocated(By.css(css)), patienceMs, `nothing is ${css}`);
 
 /** Waits until a question about the page has the answer wanted. */
-export const eventually = async <T>(ask: () => Promise<T>, good: (answer: T) => boolean, what: string): Promise<T> => {
-  const end = Date.now() + patienceMs;
+export const eventually = async <T>(
+  ask: () => Promise<T>,
+  good: (answer: T) => boolean,
+  what: string,
+  withinMs = patienceMs,
+): Promise<T> => {
+  const end = Date.now() + withinMs;
   for (;;) {
     const answer = await ask().catch((error: unknown) => error as T);
     if (!(answer instanceof Error) && good(answer)) return answer;

@@ -560,4 +560,68 @@ export const mutants = [
     from: 'numberIn(metres) ?? times(numberIn(feet), footM)',
     to: 'times(numberIn(feet), footM) ?? numberIn(metres)',
   },
+  {
+    file: 'job/apply-edits.ts',
+    from: "if (!simulatedOnlyInPractice(current)) return refused('simulated', 'calibrations', simulatedElsewhere);",
+    to: 'void [simulatedOnlyInPractice, simulatedElsewhere];',
+  },
+  {
+    file: 'calibration/heading-calibration.ts',
+    from: 'wrapped(setDeg + offsetDeg)',
+    to: 'wrapped(setDeg - offsetDeg)',
+  },
+  {
+    file: 'calibration/heading-calibration.ts',
+    from: 'turned(example - offsetDeg - turn, 0)',
+    to: 'turned(example + offsetDeg - turn, 0)',
+  },
+  {
+    file: 'calibration/speed-calibration.ts',
+    from: 'fraction(setFactor * factor)',
+    to: 'fraction(setFactor / factor)',
+  },
+  {
+    file: 'calibration/temperature-calibration.ts',
+    from: 'degrees(setByC + offsetC)',
+    to: 'degrees(setByC - offsetC)',
+  },
+  {
+    file: 'calibration/true-heading.ts',
+    from: "north === 'true' ? 0 : variationDeg",
+    to: "north === 'true' ? variationDeg : 0",
+  },
+  { file: 'calibration/more-readings.ts', from: 'n - fitted) / Math.sqrt(n)', to: 'n - fitted) / n' },
+  {
+    file: 'calibration/measured-by-kind.ts',
+    from: 'Math.abs(then - set) > 1e-6 ? set :',
+    to: 'Math.abs(then - set) > 1e6 ? set :',
+  },
+  { file: 'edits/forget-sensor.ts', from: 'delete plan.calibrations[kind][id];', to: 'void kind;' },
+  {
+    file: 'instruments/measured-quantities.ts',
+    from: "checksumOk === false || fields['valid'] === false",
+    to: "fields['valid'] === false",
+  },
+  {
+    file: 'instruments/measured-quantities.ts',
+    from: "checksumOk === false || fields['valid'] === false",
+    to: 'checksumOk === false',
+  },
+  {
+    file: 'instruments/measured-quantities.ts',
+    from: "heading + (of('deviationDeg') ?? 0)",
+    to: "heading - (of('deviationDeg') ?? 0)",
+  },
+  { file: 'instruments/steady-run.ts', from: 'const lagsToSettle = 5;', to: 'const lagsToSettle = 1;' },
+  { file: 'instruments/steady-run.ts', from: 'if (sogMps < leastSogMps)', to: 'if (sogMps < 0)' },
+  {
+    file: 'instruments/steady-run.ts',
+    from: 'nowS - newest.atS > stoppedS)\n      return waiting',
+    to: 'nowS - newest.atS > 1e9)\n      return waiting',
+  },
+  {
+    file: 'simulated-boat/simulated-sentences.ts',
+    from: 'boat.shown.compassDeg + headingDeg',
+    to: 'boat.shown.compassDeg',
+  },
 ];

@@ -18,4 +18,6 @@ export const mutants = [
   { file: 'fields/field-words.ts', from: 'return at.valueType;', to: 'return at.keyType;' },
   { file: 'fields/field-words.ts', from: 'schema instanceof z.ZodNullable || ', to: '' },
   { file: 'fields/field-words.ts', from: '.find((found) => found !== null) ?? null', to: '[0] ?? null' },
+  { file: 'plan/plan.ts', from: 'practice === true ||', to: 'true ||' },
+  { file: 'live/instruments.ts', from: '172\\\\.(?:1[6-9]|2', to: '172\\\\.(?:1[6-9]|[2-9]' },
 ];

@@ -58,4 +58,14 @@ export const mutants = [
   { file: 'fleet/fleet-lines.ts', from: 'const found = asksForAll ? all :', to: 'const found = all > 0 ? all :' },
   { file: 'fleet/fleet-entry.ts', from: "digits.padStart(12, '0')", to: 'digits' },
   { file: 'fleet/fleet-entry.ts', from: ".replace(/\\p{M}/gu, '')", to: '' },
+  { file: 'instruments/heard.ts', from: 'if (read.checksumOk === false) {', to: 'if (read.checksumOk === null) {' },
+  { file: 'instruments/heard.ts', from: 'this.simulated = true;', to: 'this.simulated = false;' },
+  { file: 'instruments/heard.ts', from: '`${read.talker} ${read.type} ${quantity}`', to: '`${read.type} ${quantity}`' },
+  {
+    file: 'instruments/line-splitter.ts',
+    from: "(parts.pop() ?? '').slice(0, longestLine)",
+    to: "parts.splice(0).at(-1) ?? ''",
+  },
+  { file: 'instruments/instruments.ts', from: 'if (wanted) void this.open(id);', to: 'void wanted;' },
+  { file: 'http/cards.ts', from: 'practice: boat.plan.practice === true', to: 'practice: false' },
 ];

@@ -21,9 +21,8 @@ export interface ServerOptions {
   readonly token?: string;
   /** How often a minute the costly doors answer: imports, prints, backups. */
   readonly costlyAMinute?: number;
-  /** Where the simulated boat is heard by UDP, and how many times as fast its clock runs. */
+  /** Where the simulated boat is heard by UDP. */
   readonly simulatorUdpPort?: number;
-  readonly simulatorPace?: number;
 }
 
 export interface RunningServer {
@@ -48,12 +47,11 @@ export const startServer = async (options: ServerOptions): Promise<RunningServer
   const boats = new BoatStore(database, now);
   const catalogue = new CatalogueStore(database);
   await catalogue.ship();
-  const { log, webFolder, costlyAMinute, simulatorUdpPort, simulatorPace } = options;
+  const { log, webFolder, costlyAMinute, simulatorUdpPort } = options;
   const instruments = new InstrumentSources({
     database,
     now,
     ...(simulatorUdpPort === undefined ? {} : { simulatorUdpPort }),
-    ...(simulatorPace === undefined ? {} : { simulatorPace }),
   });
   await instruments.start();
   const backups = new Backups(database, now);

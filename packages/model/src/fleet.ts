@@ -10,6 +10,8 @@ export const fleetEntrySchema = z.strictObject({
   lengthM: z.number().nullable(),
   hullForm: z.string(),
   water: z.string(),
+  /** A copy to practise on with the simulated boat. */
+  practice: z.boolean(),
   stages: z.array(z.strictObject({ number: z.number().int(), state: stageStateSchema })),
   stops: z.number().int(),
   checks: z.number().int(),

@@ -2,7 +2,7 @@ import { findings, nextStep, stageStates, workingWater } from '@grey-keel/core';
 import { stageNames, stageNumber, type FleetEntry, type Plan } from '@grey-keel/model';
 
 /** Goes up whenever the same plan would get another line in the fleet; kept lines of an older version are made anew. */
-export const fleetEntryVersion = 3;
+export const fleetEntryVersion = 4;
 
 type Kept = Pick<FleetEntry, 'id' | 'number' | 'keptAt'>;
 
@@ -18,6 +18,7 @@ export const fleetEntryOf = (plan: Plan, kept: Kept): FleetEntry => {
     lengthM: plan.boat.lengthM,
     hullForm: plan.boat.hullForm,
     water: water ? `${water.name}, ${water.kind}` : '',
+    practice: plan.practice === true,
     stages: stageStates(plan, found).map(({ number, state }) => ({ number, state })),
     stops: of('stop').length,
     checks: of('check').length,

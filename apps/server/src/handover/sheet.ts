@@ -18,6 +18,8 @@ export interface PrintOptions {
   readonly paper: 'A4' | 'LETTER';
   readonly at: Date;
   readonly revision: number;
+  /** Of a practice copy: what stands on it holds for no boat. */
+  readonly practice?: boolean;
 }
 
 /** Points across a sheet between its margins. */
@@ -119,11 +121,20 @@ export const cautions = (): Content[] => [
 /** Paper, margins, type and the line at the foot that every printed sheet has. */
 export const sheet = (
   title: string,
-  { paper, at, revision }: PrintOptions,
+  { paper, at, revision, practice = false }: PrintOptions,
   content: Content[],
 ): TDocumentDefinitions => ({
   pageSize: paper,
   pageMargins: [40, 36, 40, 44],
+  ...(practice
+    ? {
+        header: words('PRACTICE COPY. No figure here is of a real boat: do not put it aboard.', {
+          bold: true,
+          color: '#B3271B',
+          margin: [40, 14, 40, 0],
+        }),
+      }
+    : {}),
   defaultStyle: { font: 'Archivo', fontSize: 10, color: '#1D272D' },
   info: { title },
   footer: (page, pages) =>

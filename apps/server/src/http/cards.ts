@@ -40,7 +40,7 @@ export const cardRoutes = (
             sheet,
             plan: boat.plan,
             catalogue: sheet === 'shopping' ? await catalogue.list() : [],
-            options: { units, paper, at: now(), revision: boat.number },
+            options: { units, paper, at: now(), revision: boat.number, practice: boat.plan.practice === true },
           });
           response
             .type('application/pdf')

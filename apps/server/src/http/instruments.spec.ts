@@ -1,5 +1,5 @@
 import { simulatedBoat } from '@grey-keel/core';
-import { type Instruments, instrumentsSchema, type LiveSamples } from '@grey-keel/model';
+import { helmAtRest, type Instruments, instrumentsSchema, type LiveSamples } from '@grey-keel/model';
 import { createSocket } from 'node:dgram';
 import { type AddressInfo, createServer, type Server, type Socket } from 'node:net';
 import { ask, scratchFolder, serverOn } from '../testing/test-server.ts';
@@ -156,11 +156,11 @@ describe('the instruments', () => {
   });
 
   it('have a simulated boat in their place, that is steered, tells its errors when asked, and is known by any way', async () => {
-    expect((await send('PUT', '/helm', { wheel: 0, throttle: 0, steerDeg: null, engineOn: true })).status).toBe(404);
-    await send('PUT', '/sources/boat', { name: 'Boat', connection: { by: 'simulated boat', seed: 7 } });
+    expect((await send('PUT', '/helm', helmAtRest)).status).toBe(404);
+    await send('PUT', '/sources/boat', { name: 'Boat', connection: { by: 'simulated boat', seed: 7, pace: 3 } });
     const { simulator } = await until((now) => now.channels.length > 8);
     expect((await source('boat'))?.simulated).toBeTrue();
-    const helm = { wheel: 0, throttle: 0.5, steerDeg: 90, engineOn: true };
+    const helm = { ...helmAtRest, throttle: 0.5, steerDeg: 90 };
     expect(((await send('PUT', '/helm', helm)).body as Instruments).simulator?.helm).toEqual(helm);
     expect((await send('PUT', '/helm', { ...helm, throttle: 2 })).status).toBe(422);
     expect((await send('GET', '/hidden')).body).toEqual(JSON.parse(JSON.stringify(simulatedBoat(7).errors)));

@@ -49,7 +49,6 @@ export interface InstrumentOptions {
   readonly now: () => Date;
   /** Where the simulated boat is heard by UDP. */
   readonly simulatorUdpPort?: number;
-  readonly simulatorPace?: number;
 }
 
 /**
@@ -201,7 +200,7 @@ export class InstrumentSources {
     if (connection.by === 'udp') one.port = listenUdp(connection.port, events);
     else if (connection.by === 'tcp') one.port = callTcp(connection.address, connection.port, events);
     else {
-      const simulator = await this.simulatorFor(connection.seed);
+      const simulator = await this.simulatorFor(connection.seed, connection.pace);
       // It may have been closed, or another put in its place, meanwhile.
       if (this.running.get(id) === one && one.wanted) one.port = callTcp(simulator.address, simulator.tcpPort, events);
     }
@@ -215,15 +214,15 @@ export class InstrumentSources {
     one.port = null;
   }
 
-  private async simulatorFor(seed: number): Promise<Simulator> {
+  private async simulatorFor(seed: number, pace: number): Promise<Simulator> {
     const running = await this.starting;
-    if (running && running === this.simulator && running.seed === seed) return running;
+    if (running && running === this.simulator && running.seed === seed && running.pace === pace) return running;
     this.simulator?.stop();
-    const { now, simulatorUdpPort, simulatorPace } = this.options;
+    const { now, simulatorUdpPort } = this.options;
     this.starting = startSimulator(seed, {
       udpPort: simulatorUdpPort ?? usualSimulatorUdpPort,
       now,
-      ...(simulatorPace === undefined ? {} : { pace: simulatorPace }),
+      pace,
     });
     this.simulator = await this.starting;
     return this.simulator;

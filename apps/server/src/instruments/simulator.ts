@@ -1,5 +1,5 @@
 import { type HiddenErrors, simulatedBoat, simulatedSentences } from '@grey-keel/core';
-import type { HelmState } from '@grey-keel/model';
+import { helmAtRest, type HelmState } from '@grey-keel/model';
 import { createSocket } from 'node:dgram';
 import { type AddressInfo, createServer, type Socket } from 'node:net';
 
@@ -11,6 +11,7 @@ const mostWaiting = 1_000_000;
 /** The simulated boat as a thing of its own on this machine: it speaks over TCP and UDP, and is steered. */
 export interface Simulator {
   readonly seed: number;
+  readonly pace: number;
   readonly tcpPort: number;
   readonly udpPort: number;
   readonly address: string;
@@ -25,7 +26,7 @@ export interface Simulator {
  */
 export const startSimulator = (
   seed: number,
-  { udpPort, pace = 1, now }: { readonly udpPort: number; readonly pace?: number; readonly now: () => Date },
+  { udpPort, pace, now }: { readonly udpPort: number; readonly pace: number; readonly now: () => Date },
 ): Promise<Simulator> => {
   const boat = simulatedBoat(seed);
   const callers = new Set<Socket>();
@@ -44,10 +45,11 @@ export const startSimulator = (
     server.listen(0, loopback, () => {
       const simulator: Simulator = {
         seed,
+        pace,
         address: loopback,
         tcpPort: (server.address() as AddressInfo).port,
         udpPort,
-        helm: { wheel: 0, throttle: 0, steerDeg: null, engineOn: true },
+        helm: helmAtRest,
         hidden: boat.errors,
         stop: () => {
           clearInterval(timer);
@@ -59,7 +61,7 @@ export const startSimulator = (
       const timer = setInterval(() => {
         for (let i = 0; i < pace; i++) {
           boat.step(tickMs / 1000, simulator.helm);
-          const said = `${simulatedSentences(boat.now(), tick, now()).join('\r\n')}\r\n`;
+          const said = `${simulatedSentences(boat.now(), tick, now(), simulator.helm.entered).join('\r\n')}\r\n`;
           tick += 1;
           for (const caller of callers)
             if (caller.writableLength > mostWaiting) caller.destroy();

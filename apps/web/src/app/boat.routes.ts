@@ -5,6 +5,7 @@ import { provideState } from '@ngrx/store';
 import { stageRegister } from './stages/stages.ts';
 import { BoatShell } from './shell/boat-shell.ts';
 import { PlanEffects } from './state/plan.effects.ts';
+import { instrumentsFeature } from './live/instruments.ts';
 import { planFeature } from './state/plan.reducer.ts';
 import { bringStageParts } from './theme/stage-preset.ts';
 
@@ -13,7 +14,12 @@ export const boatRoutes: Routes = [
   {
     path: '',
     component: BoatShell,
-    providers: [provideState(planFeature), provideEffects(PlanEffects), provideEnvironmentInitializer(bringStageParts)],
+    providers: [
+      provideState(planFeature),
+      provideState(instrumentsFeature),
+      provideEffects(PlanEffects),
+      provideEnvironmentInitializer(bringStageParts),
+    ],
     children: [
       { path: '', pathMatch: 'full', redirectTo: 'brief' },
       ...stageRegister.map(({ stage, title, page }) => ({

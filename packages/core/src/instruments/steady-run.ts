@@ -39,6 +39,8 @@ export interface RunRules {
   readonly lagS: { readonly heading: number; readonly position: number; readonly log: number };
   /** To average over at least. */
   readonly averageS: number;
+  /** The run before was taken then: what came until then is its own. */
+  readonly notBeforeS?: number;
 }
 
 const lagsToSettle = 5;
@@ -85,7 +87,11 @@ const changes = (value: number, newest: readonly number[]): boolean => {
  * last change, of the slowest instrument; what came before is refused with that reason. Course and speed over ground are
  * averaged as one velocity, the heading by its directions.
  */
-export const steadyRun = (samples: RunSamples, nowS: number, { lagS, averageS }: RunRules): RunState => {
+export const steadyRun = (
+  samples: RunSamples,
+  nowS: number,
+  { lagS, averageS, notBeforeS = -Infinity }: RunRules,
+): RunState => {
   const waiting = (...why: Sentence): RunState => ({ state: 'waiting', why });
   const wanted: readonly (readonly [word: string, samples: readonly Sample[]])[] = [
     ['heading', samples.headingDeg],
@@ -109,13 +115,13 @@ export const steadyRun = (samples: RunSamples, nowS: number, { lagS, averageS }:
       turnedS >= fasterS ? 'The heading still turns: hold it.' : 'The speed still changes: hold the throttle.',
     );
   const lag = Math.max(lagS.heading, lagS.position, samples.logMps ? lagS.log : 0);
-  const fromS = changedS + lagsToSettle * lag;
+  const fromS = Math.max(changedS + lagsToSettle * lag, notBeforeS);
   if (nowS < fromS)
     return {
       state: 'settling',
       leftS: fromS - nowS,
       why: [
-        'Steady. What the instruments show still belongs to the time before: averaging begins in ',
+        'Hold heading and throttle: what the instruments show still belongs to the time before. Averaging begins in ',
         { value: fromS - nowS, quantity: 'wait' },
         '.',
       ],
@@ -125,7 +131,7 @@ export const steadyRun = (samples: RunSamples, nowS: number, { lagS, averageS }:
   const speeds = since(samples.sogMps, fromS).map(({ value }) => value);
   const logs = samples.logMps ? since(samples.logMps, fromS).map(({ value }) => value) : [];
   if (headings.length < 3 || courses.length < 3 || speeds.length < 3 || (samples.logMps && logs.length < 3))
-    return { state: 'settling', leftS: 1, why: ['Steady. The first figures of the run come in.'] };
+    return { state: 'settling', leftS: 1, why: ['Hold heading and throttle: the first figures of the run come in.'] };
   const sogMps = mean(speeds);
   if (sogMps < leastSogMps)
     return waiting('At ', { value: sogMps, quantity: 'speed' }, ' over ground the course says nothing: go faster.');
@@ -161,7 +167,12 @@ export const steadyRun = (samples: RunSamples, nowS: number, { lagS, averageS }:
 export const steadyValue = (
   samples: readonly Sample[],
   nowS: number,
-  { lagS, averageS, near }: { readonly lagS: number; readonly averageS: number; readonly near: number },
+  {
+    lagS,
+    averageS,
+    near,
+    notBeforeS = -Infinity,
+  }: { readonly lagS: number; readonly averageS: number; readonly near: number; readonly notBeforeS?: number },
 ):
   | Exclude<RunState, { readonly state: 'averaging' | 'ready' }>
   | {
@@ -176,7 +187,7 @@ export const steadyValue = (
   if (nowS - newest.atS > stoppedS)
     return { state: 'waiting', why: ['It has stopped, ', { value: nowS - newest.atS, quantity: 'wait' }, ' ago.'] };
   const changedS = steadySince(samples, nowS, (value, now) => Math.abs(value - mean(now)) > near);
-  const fromS = changedS + lagsToSettle * lagS;
+  const fromS = Math.max(changedS + lagsToSettle * lagS, notBeforeS);
   const counted = since(samples, fromS).map(({ value }) => value);
   if (nowS < fromS || counted.length < 3)
     return {

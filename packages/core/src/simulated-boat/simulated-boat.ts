@@ -28,12 +28,15 @@ export interface BoatMoment {
   };
 }
 
+/** What moves the boat. */
+export type Steering = Omit<HelmState, 'entered'>;
+
 export interface SimulatedBoat {
   readonly errors: HiddenErrors;
   /** The boat at this moment. */
   readonly now: () => BoatMoment;
   /** So many seconds on, in steps of a tenth. */
-  readonly step: (seconds: number, helm: HelmState) => BoatMoment;
+  readonly step: (seconds: number, helm: Steering) => BoatMoment;
 }
 
 const stepS = 0.1;
@@ -87,6 +90,7 @@ export const simulatedBoat = (seed: number, { withDeviation = true, noise = 1 } 
   const surge = wandering(0.08, 3);
   const [eastWander, northWander] = [wandering(0.8, 20), wandering(0.8, 20)];
   const heave = wandering(0.05, 1.5);
+  const [eastDoppler, northDoppler] = [wandering(0.05, 8), wandering(0.05, 8)];
 
   const surface = { depthM: terrainDepthM(0, 0), temperatureC: waterTemperatureC(errors.surfaceC, 0.5) };
   let at: BoatMoment = {
@@ -111,7 +115,7 @@ export const simulatedBoat = (seed: number, { withDeviation = true, noise = 1 } 
   let engineWasOn = false;
   let crankingS = 0;
 
-  const once = ({ wheel, throttle, steerDeg, engineOn }: HelmState): void => {
+  const once = ({ wheel, throttle, steerDeg, engineOn }: Steering): void => {
     if (engineOn && !engineWasOn) crankingS = 1.2;
     engineWasOn = engineOn;
     crankingS = Math.max(0, crankingS - stepS);
@@ -142,8 +146,8 @@ export const simulatedBoat = (seed: number, { withDeviation = true, noise = 1 } 
         compassDeg: (((compassDeg + follows) % 360) + 360) % 360,
         logMps: toward(at.shown.logMps, Math.hypot(way.east, way.north) / errors.logFactor, instrumentLagsS.log),
         over: {
-          east: toward(at.shown.over.east, over.east, instrumentLagsS.position),
-          north: toward(at.shown.over.north, over.north, instrumentLagsS.position),
+          east: toward(at.shown.over.east, over.east + eastDoppler(), instrumentLagsS.position),
+          north: toward(at.shown.over.north, over.north + northDoppler(), instrumentLagsS.position),
         },
         eastM: eastM + eastWander(),
         northM: northM + northWander(),

@@ -1,3 +1,4 @@
+import { helmAtRest } from '@grey-keel/model';
 import { degreesAndMinutes, encodeSentence } from '../instruments/nmea-encode.ts';
 import { type BoatMoment, shownOverGround } from './simulated-boat.ts';
 
@@ -18,9 +19,20 @@ export const simulatedMark = { talker: 'PG', type: 'SIM' } as const;
 /**
  * What the instruments of the simulated boat send at a tick of a tenth of a second: heading ten times a second, course and
  * position twice, the rest once. `tick` counts from 0. Variation there is 0: compass and true heading have one north.
+ * What was entered in the instruments is in what they send.
  */
-export const simulatedSentences = (boat: BoatMoment, tick: number, at: Date): string[] => {
-  const { shown } = boat;
+export const simulatedSentences = (
+  boat: BoatMoment,
+  tick: number,
+  at: Date,
+  { headingDeg, logFactor, temperatureByC } = helmAtRest.entered,
+): string[] => {
+  const shown = {
+    ...boat.shown,
+    compassDeg: (((boat.shown.compassDeg + headingDeg) % 360) + 360) % 360,
+    logMps: boat.shown.logMps * logFactor,
+    temperatureC: boat.shown.temperatureC + temperatureByC,
+  };
   const heading = encodeSentence('HC', 'HDG', [shown.compassDeg.toFixed(1), '', '', '0.0', 'E']);
   const sentences = [heading];
   const due = (every: number, after: number): boolean => tick % every === after;

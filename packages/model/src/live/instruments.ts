@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { fieldWords } from '../fields/field-words.ts';
 import { instantSchema, idSchema, nameSchema } from '../plan/id.ts';
 
 /** What instruments measure, by names that say the unit; angles are in degrees. */
@@ -40,7 +41,16 @@ const portSchema = z
 
 /** Where sentences come from: the simulated boat, a gateway that is called, or a port that is listened to. */
 export const connectionSchema = z.discriminatedUnion('by', [
-  z.strictObject({ by: z.literal('simulated boat'), seed: z.number().int().min(1).max(1_000_000) }),
+  z.strictObject({
+    by: z.literal('simulated boat'),
+    seed: z
+      .number({ error: 'The sea and boat are a whole number from 1 to 1000000.' })
+      .int('The sea and boat are a whole number from 1 to 1000000.')
+      .min(1, 'The sea and boat are a whole number from 1 to 1000000.')
+      .max(1_000_000, 'The sea and boat are a whole number from 1 to 1000000.'),
+    /** How many times as fast as ours its time runs: a shop has less patience than a lake. */
+    pace: z.number().int().min(1).max(10),
+  }),
   z.strictObject({ by: z.literal('tcp'), address: privateAddressSchema, port: portSchema }),
   z.strictObject({ by: z.literal('udp'), port: portSchema }),
 ]);
@@ -94,7 +104,34 @@ export const helmSchema = z.strictObject({
   throttle: z.number().min(0).max(1),
   steerDeg: z.number().min(0).max(360).nullable(),
   engineOn: z.boolean(),
+  /** What was entered in its instruments: they show it from then on, so that a calibration can be checked. */
+  entered: z.strictObject({
+    headingDeg: z
+      .number()
+      .min(-180)
+      .max(180)
+      .register(fieldWords, { label: 'Heading offset', quantity: 'angle', signed: true }),
+    logFactor: z
+      .number()
+      .min(0.3)
+      .max(3)
+      .register(fieldWords, { label: 'Log factor', quantity: 'fraction', decimals: 1 }),
+    temperatureByC: z.number().min(-20).max(20).register(fieldWords, {
+      label: 'Temperature offset',
+      quantity: 'temperatureDifference',
+      decimals: 2,
+      signed: true,
+    }),
+  }),
 });
+
+export const helmAtRest: z.output<typeof helmSchema> = {
+  wheel: 0,
+  throttle: 0,
+  steerDeg: null,
+  engineOn: true,
+  entered: { headingDeg: 0, logFactor: 1, temperatureByC: 0 },
+};
 export type HelmState = z.output<typeof helmSchema>;
 
 /** What is known of all sources: sent whenever it changes, and once a second. */

@@ -6,6 +6,7 @@ import {
   catalogueEntrySchema,
   fleetPageSchema,
   importedBundleSchema,
+  instrumentsSchema,
   savedRevisionSchema,
   openedBoatSchema,
   revisionSchema,
@@ -15,7 +16,10 @@ import {
   type CatalogueItem,
   type FleetPage,
   type FleetQuery,
+  type HelmState,
   type ImportedBundle,
+  type Instruments,
+  type InstrumentSource,
   type SavedRevision,
   type NewBoat,
   type OpenedBoat,
@@ -54,8 +58,9 @@ export class ServerApi {
     return this.http.put(`api/boats/${id}`, boat).pipe(as(openedBoatSchema));
   }
 
-  copy(from: string, id: string, name: string): Observable<OpenedBoat> {
-    return this.http.post(`api/boats/${from}/copy`, { id, name }).pipe(as(openedBoatSchema));
+  copy(from: string, id: string, name: string, practice = false): Observable<OpenedBoat> {
+    const use = practice ? { practice: true } : {};
+    return this.http.post(`api/boats/${from}/copy`, { id, name, ...use }).pipe(as(openedBoatSchema));
   }
 
   remove(id: string): Observable<unknown> {
@@ -72,6 +77,22 @@ export class ServerApi {
 
   revisionsSince(id: string, number: number): Observable<Revision[]> {
     return this.http.get(`api/boats/${id}/revisions`, { params: { since: number } }).pipe(as(z.array(revisionSchema)));
+  }
+
+  putInstrument(id: string, source: InstrumentSource): Observable<Instruments> {
+    return this.http.put(`api/instruments/sources/${id}`, source).pipe(as(instrumentsSchema));
+  }
+
+  openInstrument(id: string, open: boolean): Observable<Instruments> {
+    return this.http.post(`api/instruments/sources/${id}/open`, { open }).pipe(as(instrumentsSchema));
+  }
+
+  removeInstrument(id: string): Observable<Instruments> {
+    return this.http.delete(`api/instruments/sources/${id}`).pipe(as(instrumentsSchema));
+  }
+
+  steer(helm: HelmState): Observable<Instruments> {
+    return this.http.put('api/instruments/helm', helm).pipe(as(instrumentsSchema));
   }
 
   catalogue(): Observable<CatalogueEntry[]> {

@@ -81,6 +81,9 @@ const worstFirst: readonly FleetOrder[] = ['finding', 'changed'];
           <td class="tick"><p-tableCheckbox [value]="boat" [ariaLabel]="'Choose ' + boat.name" /></td>
           <td class="name">
             <a [routerLink]="['/boats', boat.id]" [title]="boat.name">{{ boat.name }}</a>
+            @if (boat.practice) {
+              <strong class="small practice">practice copy</strong>
+            }
             <span class="small faint">
               {{ boat.lengthM | figure: 'length' : units() : oneDecimal }} {{ boat.hullForm }}
             </span>
@@ -143,6 +146,7 @@ export class FleetList {
   readonly chosen = model.required<FleetEntry[]>();
   readonly queried = output<Partial<FleetQuery>>();
   readonly copied = output<FleetEntry>();
+  readonly practised = output<FleetEntry>();
   readonly exported = output<FleetEntry>();
   readonly removed = output<FleetEntry>();
 
@@ -162,6 +166,7 @@ export class FleetList {
 
   protected act({ does, boat }: { does: BoatAct; boat: FleetEntry }): void {
     if (does === 'Duplicate') this.copied.emit(boat);
+    else if (does === 'Practice copy') this.practised.emit(boat);
     else if (does === 'Export') this.exported.emit(boat);
     else this.removed.emit(boat);
   }

@@ -3,7 +3,7 @@ import type { FleetEntry } from '@grey-keel/model';
 import type { MenuItem } from 'primeng/api';
 import { Menu } from 'primeng/menu';
 
-const acts = ['Duplicate', 'Export', 'Delete'] as const;
+const acts = ['Duplicate', 'Practice copy', 'Export', 'Delete'] as const;
 export type BoatAct = (typeof acts)[number];
 
 /** A boat whose menu is asked for, and the button it opens at. */

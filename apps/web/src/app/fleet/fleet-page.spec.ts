@@ -17,6 +17,7 @@ describe('the fleet', () => {
     lengthM: 7,
     hullForm: 'catamaran',
     water: 'Pool, fresh',
+    practice: false,
     stages: [
       { number: 1, state: 'fresh' },
       { number: 2, state: 'stop' },

@@ -113,6 +113,7 @@ const settleMs = 400;
                 [(chosen)]="chosen"
                 (queried)="ask($event)"
                 (copied)="copy($event)"
+                (practised)="practise($event)"
                 (exported)="export([$event])"
                 (removed)="remove([$event])"
               />
@@ -267,6 +268,10 @@ export class FleetPage {
 
   protected copy(boat: FleetEntry): void {
     this.store.dispatch(fleetPageEvents.copyWanted({ id: newId(), boat }));
+  }
+
+  protected practise(boat: FleetEntry): void {
+    this.store.dispatch(fleetPageEvents.copyWanted({ id: newId(), boat, practice: true }));
   }
 
   protected remove(boats: readonly FleetEntry[]): void {

@@ -30,6 +30,9 @@ const waterOf = (plan: Plan): string => {
       @if (plan(); as it) {
         <div class="boat" [title]="it.boat.name + ', ' + water()">
           <strong>{{ it.boat.name }}</strong>
+          @if (it.practice) {
+            <span class="practice" role="note">practice copy: no figure here is of a real boat</span>
+          }
           <span class="small faint">
             {{ it.boat.lengthM | figure: 'length' : units() : { decimals: 1 } }} {{ it.boat.hullForm }} · {{ water() }}
           </span>
@@ -109,6 +112,12 @@ const waterOf = (plan: Plan): string => {
       overflow: hidden;
       text-overflow: ellipsis;
       white-space: nowrap;
+    }
+    .boat .practice {
+      color: var(--check);
+      font-weight: 700;
+      font-size: var(--small);
+      white-space: normal;
     }
     .ways {
       display: flex;

@@ -89,8 +89,13 @@ describe('the fleet', () => {
   it('opens a boat that was added, and one that was copied, whose name stays within its length', () => {
     store.dispatch(fleetPageEvents.boatNamed({ id: 'n', boat: { name: 'New' }, meant: false }));
     store.dispatch(fleetPageEvents.copyWanted({ id: 'c', boat: boat('a', 'A'.repeat(79)) }));
-    expect(done).toEqual(['make n {"name":"New"}', `copy a c ${'A'.repeat(79)},`]);
-    expect(navigate.calls.allArgs()).toEqual([[['boats', 'n', 'brief']], [['boats', 'c', 'brief']]]);
+    store.dispatch(fleetPageEvents.copyWanted({ id: 'p', boat: boat('a', 'Alpha'), practice: true }));
+    expect(done).toEqual([
+      'make n {"name":"New"}',
+      `copy a c ${'A'.repeat(79)}, false`,
+      'copy a p Practice, Alpha true',
+    ]);
+    expect(navigate.calls.allArgs()).toEqual(['n', 'c', 'p'].map((id) => [['boats', id, 'brief']]));
   });
 
   it('takes a deleted boat off the list with a way back, and asks for the list when it is back', () => {

@@ -26,6 +26,8 @@ import { saveBundles } from '../fleet/save-bundles.ts';
 import { fleetFeature, fleetPageEvents, fleetServerEvents, isCalled } from './fleet.ts';
 
 const longestName = 80;
+const copyName = (name: string, practice: boolean): string =>
+  practice ? `Practice, ${name}`.slice(0, longestName) : `${name}, copy`.slice(0, longestName);
 /** How long it is waited for the next letter, ms. */
 const typingMs = 200;
 /** So many boats are offered by name beside everything else. */
@@ -98,8 +100,8 @@ export class FleetEffects {
   readonly copy = createEffect(() =>
     this.events.pipe(
       ofType(fleetPageEvents.copyWanted),
-      exhaustMap(({ id, boat }) =>
-        this.done(this.api.copy(boat.id, id, `${boat.name}, copy`.slice(0, longestName)), () =>
+      exhaustMap(({ id, boat, practice = false }) =>
+        this.done(this.api.copy(boat.id, id, copyName(boat.name, practice), practice), () =>
           fleetServerEvents.boatAdded({ id }),
         ),
       ),

@@ -18,7 +18,7 @@ export const fleetPageEvents = createActionGroup({
     'query changed': props<{ changes: Partial<FleetQuery> }>(),
     /** `meant` where it was said before that there is a boat of that name. */
     'boat named': props<{ id: string; boat: NewBoat; meant: boolean }>(),
-    'copy wanted': props<{ id: string; boat: FleetEntry }>(),
+    'copy wanted': props<{ id: string; boat: FleetEntry; practice?: boolean }>(),
     'bundles wanted': props<{ boats: readonly FleetEntry[] }>(),
     'bundle chosen': props<{ id: string; text: string }>(),
     'boats deleted': props<{ boats: readonly FleetEntry[] }>(),

@@ -10,6 +10,9 @@ import type { Choice } from '../shared/choice-field.ts';
 import { catalogueFeature } from '../state/catalogue.ts';
 import { fleetFeature } from '../state/fleet.ts';
 import { boatEvents, serverEvents } from '../state/plan.actions.ts';
+import { instrumentsFeature } from '../live/instruments.ts';
+import { LiveSamples } from '../live/live-samples.ts';
+import { QuietSamples } from './quiet-samples.ts';
 import { planFeature } from '../state/plan.reducer.ts';
 import { selectPlan } from '../state/plan.selectors.ts';
 import { viewFeature } from '../state/view.ts';
@@ -29,6 +32,8 @@ export const stageHarness = () => {
         provideHttpClientTesting(),
         provideStore(),
         provideState(planFeature),
+        provideState(instrumentsFeature),
+        { provide: LiveSamples, useClass: QuietSamples },
         { provide: ServerNews, useValue: heardNews() },
         provideState(viewFeature),
         provideState(fleetFeature),

@@ -3,6 +3,9 @@ import { RouterLink } from '@angular/router';
 import { calibratedSensors, depthGivers, measuredOffset, standingOf } from '@grey-keel/core';
 import { type CalibrationKind, calibrationKinds, type Path, type Quantity, type Target } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
+import { HelmPanel } from '../../live/helm-panel.ts';
+import { InstrumentStrip } from '../../live/instrument-strip.ts';
+import { InstrumentsPanel } from '../../live/instruments-panel.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
 import { GoTo } from '../../shared/go-to.ts';
 import { Wide } from '../../shared/wide.ts';
@@ -41,7 +44,16 @@ const subjectAt = (path: Path): string | null => {
 
 @Component({
   selector: 'gk-calibrate-page',
-  imports: [DepthProcedure, FigurePipe, RouterLink, SensorProcedure, Wide],
+  imports: [
+    DepthProcedure,
+    FigurePipe,
+    HelmPanel,
+    InstrumentsPanel,
+    InstrumentStrip,
+    RouterLink,
+    SensorProcedure,
+    Wide,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (subjects().length === 0) {
@@ -53,6 +65,7 @@ const subjectAt = (path: Path): string | null => {
         <p><a routerLink="../beams">Choose transducers first</a></p>
       </section>
     } @else {
+      <gk-instrument-strip class="strip" />
       <section class="sheet list" gkWide aria-label="What is calibrated">
         @for (one of subjects(); track one.key) {
           <button
@@ -73,13 +86,17 @@ const subjectAt = (path: Path): string | null => {
         }
       </section>
 
-      @if (chosen(); as one) {
-        @if (one.kind === 'depth') {
-          <gk-depth-procedure [transducerId]="one.id" />
-        } @else {
-          <gk-sensor-procedure [kind]="one.kind" [sensorId]="one.id" />
+      <div class="work">
+        <gk-helm-panel />
+        @if (chosen(); as one) {
+          @if (one.kind === 'depth') {
+            <gk-depth-procedure [transducerId]="one.id" />
+          } @else {
+            <gk-sensor-procedure [kind]="one.kind" [sensorId]="one.id" />
+          }
         }
-      }
+      </div>
+      <gk-instruments-panel />
     }
   `,
   styles: `
@@ -87,6 +104,15 @@ const subjectAt = (path: Path): string | null => {
       display: grid;
       grid-template-columns: 176px minmax(0, 1fr);
       gap: 10px;
+    }
+    .strip {
+      grid-column: 1 / -1;
+    }
+    .work {
+      display: grid;
+      gap: 10px;
+      align-content: start;
+      min-width: 0;
     }
     .list {
       padding: 0;

@@ -1,11 +1,15 @@
-import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { calibratedSensors, calibrationOf, measurementOf, toleranceOf, wrapped } from '@grey-keel/core';
 import { calibrationParts, type CalibrationKind, type Edit } from '@grey-keel/model';
+import { Store } from '@ngrx/store';
 import type * as z from 'zod';
+import { selectInstruments } from '../../live/instruments.ts';
 import { PlanFields } from '../../shared/plan-fields.ts';
 import { PlanPlace } from '../../shared/plan-place.ts';
+import { newId } from '../../state/open-plan.ts';
 import { openBoat } from '../open-boat.ts';
 import { DeviationPicture } from './deviation-picture.ts';
+import { LiveRun, type TakenReading } from './live-run.ts';
 import { procedureWords } from './procedure-words.ts';
 import { type Residual, ResidualStrip } from './residual-strip.ts';
 import { type PicturedRun, RunsPicture } from './runs-picture.ts';
@@ -16,7 +20,7 @@ import { sensorRows } from './sensor-rows.ts';
 /** A guided procedure for one sensor: how it is done, the picture, the readings as they come, and what they give. */
 @Component({
   selector: 'gk-sensor-procedure',
-  imports: [DeviationPicture, PlanFields, PlanPlace, ResidualStrip, RunsPicture, SensorReadings, SensorResult],
+  imports: [DeviationPicture, LiveRun, PlanFields, PlanPlace, ResidualStrip, RunsPicture, SensorReadings, SensorResult],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section
@@ -69,6 +73,16 @@ import { sensorRows } from './sensor-rows.ts';
     <div class="two">
       <section class="sheet" aria-labelledby="readings-title">
         <h2 id="readings-title">{{ title() }}</h2>
+        @if (listens()) {
+          <gk-live-run
+            [kind]="kind()"
+            [word]="words().reading"
+            [next]="rows().length + 1"
+            [lagS]="lagS()"
+            [headingBeforeDeg]="headingBefore()"
+            (taken)="take($event)"
+          />
+        }
         <gk-sensor-readings [kind]="kind()" [sensorId]="sensorId()" [rows]="rows()" />
         <h3>While these were taken</h3>
         <div class="fields">
@@ -134,6 +148,8 @@ export class SensorProcedure {
   private readonly open = openBoat();
   private readonly plan = this.open.plan;
   protected readonly units = this.open.units;
+  private readonly instruments = inject(Store).selectSignal(selectInstruments);
+  private readonly sources = computed(() => this.instruments().sources);
   protected readonly words = computed(() => procedureWords[this.kind()]);
   protected readonly title = computed(() => {
     const { reading } = this.words();
@@ -183,6 +199,27 @@ export class SensorProcedure {
       leftOut || compassDeg === null || magneticDeg === null ? [] : [{ compassDeg, magneticDeg, apart }],
     ),
   );
+
+  /** A swing is read off the compass: its magnetic headings come from elsewhere. */
+  protected readonly listens = computed(
+    () => this.kind() !== 'deviation' && this.sources().some(({ wanted }) => wanted),
+  );
+  protected readonly headingBefore = computed(() => this.rows().at(-1)?.figures['headingDeg'] ?? null);
+  protected readonly lagS = computed(() => {
+    const settings = this.settings();
+    return 'lagS' in settings ? settings.lagS : 0;
+  });
+
+  protected take({ figures, from }: TakenReading): void {
+    const blank = this.kind() === 'temperature' ? { referenceC: null } : {};
+    this.open.edits.edit(`${this.words().reading} ${this.rows().length + 1}`, {
+      type: 'recordCalibration',
+      of: this.kind(),
+      sensorId: this.sensorId(),
+      readingId: newId(),
+      reading: { ...blank, ...figures, leftOut: false, from },
+    } as unknown as Edit);
+  }
 
   protected set(changes: object): void {
     this.open.edits.edit(`how ${this.words().title.toLowerCase()} is calibrated`, {

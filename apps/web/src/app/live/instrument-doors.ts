@@ -1,0 +1,39 @@
+import { inject, Injectable, signal } from '@angular/core';
+import type { HelmState, Instruments, InstrumentSource } from '@grey-keel/model';
+import { Store } from '@ngrx/store';
+import type { Observable } from 'rxjs';
+import { problemOf } from '../api/problem.ts';
+import { ServerApi } from '../api/server-api.ts';
+import { instrumentEvents } from './instruments.ts';
+
+/** What is asked of the server about instruments, and what it said when it would not. */
+@Injectable({ providedIn: 'root' })
+export class InstrumentDoors {
+  private readonly api = inject(ServerApi);
+  private readonly store = inject(Store);
+  readonly problem = signal('');
+
+  put(id: string, source: InstrumentSource): void {
+    this.ask(this.api.putInstrument(id, source));
+  }
+
+  open(id: string, open: boolean): void {
+    this.ask(this.api.openInstrument(id, open));
+  }
+
+  remove(id: string): void {
+    this.ask(this.api.removeInstrument(id));
+  }
+
+  steer(helm: HelmState): void {
+    this.ask(this.api.steer(helm));
+  }
+
+  private ask(asked: Observable<Instruments>): void {
+    this.problem.set('');
+    asked.subscribe({
+      next: (now) => this.store.dispatch(instrumentEvents.heard({ now })),
+      error: (error: unknown) => this.problem.set(problemOf(error).detail),
+    });
+  }
+}

@@ -1,0 +1,243 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
+import { type RunAverage, steadyRun, steadyValue, wrapped } from '@grey-keel/core';
+import type { CalibrationKind, LiveQuantity, Sentence, TakenFrom } from '@grey-keel/model';
+import { Store } from '@ngrx/store';
+import { ProgressBar } from 'primeng/progressbar';
+import { selectInstruments, selectListened } from '../../live/instruments.ts';
+import { LiveSamples } from '../../live/live-samples.ts';
+import { FigurePipe, SentencePipe } from '../../shared/figure-pipe.ts';
+import { PressButton } from '../../shared/press-button.ts';
+import { openBoat } from '../open-boat.ts';
+
+/** A reading taken from the instruments: its figures by their names in the plan, and what it was averaged from. */
+export interface TakenReading {
+  readonly figures: Readonly<Record<string, number>>;
+  readonly from: TakenFrom;
+}
+
+/** Twenty seconds of a run smooth the waves out. */
+const averageS = 20;
+const settledWithinC = 0.15;
+/** A run back is nearer to opposite than to across. */
+const leastApartDeg = 120;
+
+const needs: Readonly<Record<CalibrationKind, readonly LiveQuantity[]>> = {
+  heading: ['headingMagneticDeg', 'cogDeg', 'sogMps'],
+  speed: ['headingMagneticDeg', 'cogDeg', 'sogMps', 'logMps'],
+  temperature: ['temperatureC'],
+  deviation: ['headingMagneticDeg'],
+};
+
+type Shown =
+  | { readonly state: 'waiting' | 'settling'; readonly why: Sentence }
+  | {
+      readonly state: 'averaging' | 'ready';
+      readonly leftS: number;
+      readonly lastedS: number;
+      readonly samples: number;
+      readonly figures: Readonly<Record<string, number>>;
+    };
+
+/** A reading as it forms from the instruments: what is still waited for and why, then the averages, and the way to take it. */
+@Component({
+  selector: 'gk-live-run',
+  imports: [FigurePipe, PressButton, ProgressBar, SentencePipe],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="live" [class.ready]="shown().state === 'ready'" [attr.data-run]="shown().state">
+      @if (waits(); as why) {
+        <p role="status">{{ why | sentence: units() }}</p>
+      }
+      @if (averages(); as it) {
+        <p class="mono figures">
+          @for (one of listed(); track one.name) {
+            <span>{{ one.label }} {{ one.value | figure: one.quantity : units() : { decimals: one.decimals } }}</span>
+          }
+        </p>
+        <p-progressbar
+          [value]="progress()"
+          [showValue]="false"
+          [ariaLabel]="'Averaged for ' + progress() + ' of 100 parts'"
+        />
+        <p class="small">
+          {{ it.state === 'ready' ? 'Averaged long enough' : 'Averaging' }}:
+          {{ it.lastedS | figure: 'wait' : units() }}, {{ it.samples }} samples from {{ source() }}.
+        </p>
+      }
+      @if (barred(); as words) {
+        <p class="check small">{{ words }}</p>
+      }
+      <button
+        type="button"
+        pButton
+        id="take-run"
+        [disabled]="shown().state !== 'ready' || barred() !== ''"
+        (click)="take()"
+      >
+        Take {{ word() }} {{ next() }}
+      </button>
+    </div>
+  `,
+  styles: `
+    .live {
+      display: grid;
+      gap: 6px;
+      padding: 8px 10px;
+      border: var(--hairline) solid var(--rule);
+      border-left: 4px solid var(--hull-light);
+    }
+    .live.ready {
+      border-left-color: var(--fresh);
+    }
+    .figures {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 2px 14px;
+    }
+    .check {
+      color: var(--check);
+    }
+    button {
+      justify-self: start;
+    }
+  `,
+})
+export class LiveRun {
+  readonly kind = input.required<CalibrationKind>();
+  readonly word = input.required<string>();
+  /** The place the next reading gets. */
+  readonly next = input.required<number>();
+  readonly lagS = input.required<number>();
+  /** The heading of the run before; null where there is none. */
+  readonly headingBeforeDeg = input<number | null>(null);
+  /** Heading sensors and position receivers follow as fast as this; only the log is slower. */
+  readonly quickS = input(3);
+  readonly taken = output<TakenReading>();
+
+  private readonly open = openBoat();
+  private readonly live = inject(LiveSamples);
+  private readonly store = inject(Store);
+  private readonly listened = this.store.selectSignal(selectListened);
+  private readonly instruments = this.store.selectSignal(selectInstruments);
+  protected readonly units = this.open.units;
+  private readonly takenAtS = signal(-Infinity);
+
+  protected readonly shown = computed((): Shown => {
+    this.live.beat();
+    const nowS = this.live.nowS();
+    const kind = this.kind();
+    const of = (quantity: LiveQuantity) => this.live.of(this.listened()[quantity]?.id);
+    if (kind === 'temperature') {
+      const it = steadyValue(of('temperatureC'), nowS, {
+        lagS: this.lagS(),
+        averageS,
+        near: settledWithinC,
+        notBeforeS: this.takenAtS(),
+      });
+      return 'value' in it ? { ...it, figures: { displayedC: it.value } } : it;
+    }
+    const heading = this.listened().headingTrueDeg ? of('headingTrueDeg') : of('headingMagneticDeg');
+    const run = steadyRun(
+      {
+        headingDeg: heading,
+        cogDeg: of('cogDeg'),
+        sogMps: of('sogMps'),
+        ...(kind === 'speed' ? { logMps: of('logMps') } : {}),
+      },
+      nowS,
+      {
+        lagS: {
+          heading: kind === 'heading' ? this.lagS() : this.quickS(),
+          position: kind === 'heading' ? this.lagS() : this.quickS(),
+          log: kind === 'speed' ? this.lagS() : 0,
+        },
+        averageS,
+        notBeforeS: this.takenAtS(),
+      },
+    );
+    if (!('average' in run)) return run;
+    const before = this.headingBeforeDeg();
+    // Runs of a heading are pairs: the second one goes back.
+    if (kind === 'heading' && this.next() % 2 === 0 && before !== null) {
+      const apart = Math.abs(wrapped(run.average.headingDeg - before));
+      if (apart < leastApartDeg)
+        return {
+          state: 'waiting',
+          why: ['Now the run back: turn to about ', { value: (before + 180) % 360, quantity: 'angle' }, '.'],
+        };
+    }
+    return { ...run, figures: figuresOf(run.average) };
+  });
+  protected readonly waits = computed(() => {
+    const it = this.shown();
+    return 'why' in it ? it.why : null;
+  });
+  protected readonly averages = computed(() => {
+    const it = this.shown();
+    return 'figures' in it ? it : null;
+  });
+  protected readonly progress = computed(() => {
+    const it = this.averages();
+    return it ? Math.round((100 * Math.min(averageS, it.lastedS)) / averageS) : 0;
+  });
+  protected readonly listed = computed(() => {
+    const it = this.averages();
+    if (!it) return [];
+    const words = [
+      { name: 'headingDeg', label: 'heading', quantity: 'angle' as const, decimals: 1 },
+      { name: 'cogDeg', label: 'course', quantity: 'angle' as const, decimals: 1 },
+      { name: 'sogMps', label: 'over ground', quantity: 'speed' as const, decimals: 2 },
+      { name: 'logMps', label: 'log', quantity: 'speed' as const, decimals: 2 },
+      { name: 'displayedC', label: 'shown', quantity: 'temperature' as const, decimals: 2 },
+    ];
+    return words.flatMap((one) => {
+      const value = it.figures[one.name];
+      return value === undefined ? [] : [{ ...one, value }];
+    });
+  });
+  private readonly sources = computed(() => {
+    const ids = new Set(needs[this.kind()].flatMap((quantity) => this.listened()[quantity]?.sourceId ?? []));
+    return this.instruments().sources.filter(({ id }) => ids.has(id));
+  });
+  protected readonly source = computed(() =>
+    this.sources()
+      .map(({ name }) => name)
+      .join(' and '),
+  );
+  private readonly simulated = computed(() => this.sources().some((one) => one.simulated));
+  /** Why what comes in cannot be taken on this boat; empty where it can. */
+  protected readonly barred = computed(() =>
+    this.simulated() && this.open.plan().practice !== true
+      ? 'This is the simulated boat: its readings are taken on a practice copy alone. Make one from the fleet’s menu.'
+      : '',
+  );
+
+  protected take(): void {
+    const it = this.averages();
+    if (it?.state !== 'ready' || this.barred() !== '') return;
+    const talkers = needs[this.kind()].flatMap((quantity) => {
+      const channel = this.listened()[quantity];
+      return channel ? [`${channel.talker} ${channel.type}`] : [];
+    });
+    this.takenAtS.set(this.live.nowS());
+    this.taken.emit({
+      figures: it.figures,
+      from: {
+        source: `${this.source()}: ${[...new Set(talkers)].join(', ')}`.slice(0, 120),
+        simulated: this.simulated(),
+        at: new Date().toISOString(),
+        lastedS: Math.round(it.lastedS),
+        samples: it.samples,
+      },
+    });
+  }
+}
+
+/** As many figures as such an average carries. */
+const to = (value: number, step: number): number => Number((Math.round(value / step) * step).toFixed(6));
+const figuresOf = ({ headingDeg, cogDeg, sogMps, logMps }: RunAverage): Record<string, number> => ({
+  headingDeg: to(headingDeg, 0.05) % 360,
+  cogDeg: to(cogDeg, 0.05) % 360,
+  sogMps: to(sogMps, 0.001),
+  ...(logMps === null ? {} : { logMps: to(logMps, 0.001) }),
+});

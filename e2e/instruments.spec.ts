@@ -1,0 +1,186 @@
+import { type AddressInfo, createServer, type Socket } from 'node:net';
+import { By, Key } from 'selenium-webdriver';
+import { eventually, find, textOf } from './support/browser.ts';
+import { type Hands, pointer } from './support/hands.ts';
+import { inBrowser } from './support/in-browser.ts';
+
+const minutes = 60_000;
+const knotMps = 1852 / 3600;
+
+const sentence = (body: string): string => {
+  const sum = [...body].reduce((all, letter) => all ^ letter.charCodeAt(0), 0);
+  return `$${body}*${sum.toString(16).toUpperCase().padStart(2, '0')}\r\n`;
+};
+
+/** A gateway of the test's own: two compasses, a position receiver, garbage, bursts and a clock that jumps. */
+const gateway = async () => {
+  const callers = new Set<Socket>();
+  const server = createServer((socket) => {
+    callers.add(socket);
+    socket.on('error', () => undefined);
+    socket.on('close', () => callers.delete(socket));
+  });
+  await new Promise<void>((done) => server.listen(0, '127.0.0.1', done));
+  const run = { headingDeg: 0, cogDeg: 0, sogMps: 3 };
+  let tick = 0;
+  let talks = true;
+  const timer = setInterval(() => {
+    if (!talks) return;
+    tick += 1;
+    const clock = tick % 40 < 20 ? '093000.00' : '181500.00';
+    const lines = [
+      sentence(`HCHDG,${run.headingDeg.toFixed(1)},,,0.0,E`),
+      // Another compass, a quarter turn away, and a sentence garbled on its way.
+      sentence(`IIHDG,${((run.headingDeg + 90) % 360).toFixed(1)},,,0.0,E`),
+      sentence('HCHDG,123.4,,,0.0,E').replace('123.4', '321.9'),
+      sentence(
+        `GPRMC,${clock},A,4700.000,N,02800.000,W,${(run.sogMps / knotMps).toFixed(3)},${run.cogDeg.toFixed(1)},010526,,`,
+      ),
+    ];
+    // Three ticks at once, and nothing in between: a gateway that gathers.
+    if (tick % 3 === 0) for (const socket of callers) socket.write(lines.join('').repeat(3) + 'noise\r\n', 'latin1');
+  }, 100);
+  return {
+    port: (server.address() as AddressInfo).port,
+    sail: (to: typeof run) => Object.assign(run, to),
+    talk: (on: boolean) => (talks = on),
+    close: () => {
+      clearInterval(timer);
+      for (const socket of callers) socket.destroy();
+      server.close();
+    },
+  };
+};
+
+describe('instruments', () => {
+  let hands: Hands;
+  const here = inBrowser('once', ({ browser }) => {
+    hands = pointer(browser.driver);
+    return Promise.resolve();
+  });
+  const drive = () => here.browser.driver;
+  const calibrate = async (boat: string, subject: string): Promise<void> => {
+    await drive().get(`${here.app.address}/boats/${boat}/calibrate`);
+    await hands.press(`[data-calibration="${subject}"]`);
+  };
+  const until = (css: string, holds: (text: string) => boolean, what: string): Promise<string> =>
+    eventually(() => textOf(drive(), css), holds, what, 90_000);
+  const takeRun = async (): Promise<void> => {
+    const count = (await drive().findElements(By.css('tr[data-reading]'))).length;
+    await eventually(
+      () => find(drive(), '#take-run').then((button) => button.isEnabled()),
+      (on) => on,
+      'a run to be ready',
+      90_000,
+    );
+    await hands.press('#take-run');
+    await eventually(
+      () => drive().findElements(By.css('tr[data-reading]')),
+      (rows) => rows.length > count,
+      'the run to be listed',
+    );
+  };
+
+  afterEach(async () => {
+    const list = (await (await fetch(`${here.app.address}/api/instruments`)).json()) as { sources: { id: string }[] };
+    for (const { id } of list.sources)
+      await fetch(`${here.app.address}/api/instruments/sources/${id}`, { method: 'DELETE' });
+  });
+
+  it(
+    'of a gateway give a heading: two talkers, bursts, garbage, a stop; a stopped compass is not taken',
+    async () => {
+      const port = await gateway();
+      try {
+        await calibrate('sable-wren', 'heading-e-compass');
+        await hands.press('#instruments');
+        await hands.choose('#source-way', 'a gateway');
+        await hands.fill('#source-address', '8.8.8.8');
+        await hands.fill('#source-port', String(port.port));
+        await hands.press('#add-source');
+        expect(await textOf(drive(), '.add p-message')).toContain('own network');
+        await hands.fill('#source-address', '127.0.0.1');
+        await hands.press('#add-source');
+        await until('.source', (text) => /[1-9]\d* with a wrong checksum/.test(text), 'wrong checksums to be counted');
+        await eventually(
+          () => find(drive(), '#listen-headingMagneticDeg'),
+          () => true,
+          'two compasses to choose from',
+        );
+        await hands.choose('#listen-headingMagneticDeg', 'HC HDG');
+        await hands.press('gk-instruments-panel .p-drawer-header button');
+        for (const row of await drive().findElements(By.css('[aria-label^="Delete run"]'))) {
+          void row;
+          await hands.press('[aria-label^="Delete run"]');
+        }
+        await hands.fill('#heading-lag', '1');
+        // A compass 7° short, 3 m/s there and back in a current of 1 m/s to the east: worked by hand.
+        port.sail({ headingDeg: 353, cogDeg: 18.43, sogMps: Math.sqrt(10) });
+        await takeRun();
+        port.talk(false);
+        await until('gk-live-run', (text) => text.includes('has stopped'), 'the stop to be said');
+        expect(await (await find(drive(), '#take-run')).isEnabled()).toBeFalse();
+        port.sail({ headingDeg: 173, cogDeg: 161.57, sogMps: Math.sqrt(10) });
+        port.talk(true);
+        await takeRun();
+        const result = await until('#result', (text) => text.includes('°'), 'a result');
+        expect(result).toMatch(/\+7\.[01]°/);
+        expect(result).toContain('Pointing 90.0° true it shows 83');
+        expect(await textOf(drive(), 'gk-runs-picture svg')).toContain('current 1.9 kn');
+        expect(await textOf(drive(), 'tr[data-reading] th[scope=row]')).toContain('live');
+      } finally {
+        port.close();
+      }
+    },
+    4 * minutes,
+  );
+
+  it(
+    'of the simulated boat are refused on a real boat, and give heading and log on its practice copy',
+    async () => {
+      await drive().get(here.app.address);
+      await hands.press('[aria-label="Actions for Old Marl"]');
+      await eventually(
+        () =>
+          drive()
+            .findElement(By.xpath('//*[@role="menuitem" or self::a][contains(., "Practice copy")]'))
+            .then((item) => item.click()),
+        () => true,
+        'the menu',
+      );
+      await until('.boat .practice', (text) => text.includes('practice copy'), 'the practice copy');
+      const address = new URL(await drive().getCurrentUrl()).pathname.split('/')[2] ?? '';
+      await calibrate(address, 'heading-c-compass');
+      await hands.press('#instruments');
+      await hands.choose('#source-way', 'the simulated boat');
+      await hands.fill('#source-seed', '12');
+      await hands.choose('#source-pace', '10');
+      await hands.press('#add-source');
+      await until('.source', (text) => text.includes('open'), 'the simulated boat to be open');
+      await hands.press('gk-instruments-panel .p-drawer-header button');
+      await hands.fill('#heading-lag', '1');
+      await hands.fill('#helm-heading', '40');
+      // By the keyboard: ten steps of throttle.
+      for (let i = 0; i < 10; i++) await (await find(drive(), '#helm-throttle')).sendKeys(Key.ARROW_RIGHT);
+      await takeRun();
+      await hands.press('#helm-back');
+      await takeRun();
+      const result = await until('#result', (text) => text.includes('°'), 'a result');
+      const hidden = (await (await fetch(`${here.app.address}/api/instruments/hidden`)).json()) as {
+        headingOffsetDeg: number;
+        deviationDeg: number[];
+      };
+      const found = Number(/([+\u2212-]?\d+\.\d)°/.exec(result)?.[1]?.replace('\u2212', '-'));
+      // What a pair finds is the offset with the part of the deviation that does not turn with the boat.
+      expect(Math.abs(found - hidden.headingOffsetDeg)).toBeLessThan(
+        1.5 + Math.abs(hidden.deviationDeg[2] ?? 0) + Math.abs(hidden.deviationDeg[3] ?? 0),
+      );
+      expect(await textOf(drive(), 'tr[data-reading] th[scope=row]')).toContain('simulated');
+      // The same instruments on the boat itself are refused.
+      await calibrate('old-marl', 'heading-c-compass');
+      await until('gk-live-run', (text) => text.includes('practice copy alone'), 'the refusal');
+      expect(await (await find(drive(), '#take-run')).isEnabled()).toBeFalse();
+    },
+    4 * minutes,
+  );
+});
