@@ -609,8 +609,8 @@ export const mutants = [
   },
   {
     file: 'instruments/measured-quantities.ts',
-    from: "heading + (of('deviationDeg') ?? 0)",
-    to: "heading - (of('deviationDeg') ?? 0)",
+    from: "heading + (numberIn(fields, 'deviationDeg') ?? 0)",
+    to: "heading - (numberIn(fields, 'deviationDeg') ?? 0)",
   },
   { file: 'instruments/steady-run.ts', from: 'const lagsToSettle = 5;', to: 'const lagsToSettle = 1;' },
   { file: 'instruments/steady-run.ts', from: 'if (sogMps < leastSogMps)', to: 'if (sogMps < 0)' },

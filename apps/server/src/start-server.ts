@@ -8,6 +8,7 @@ import { BoatStore } from './fleet/boat-store.ts';
 import { makePrinter } from './handover/printer.ts';
 import { makeApp } from './http/app.ts';
 import { newsStreams } from './http/events.ts';
+import { Recordings } from './recordings/recordings.ts';
 import { InstrumentSources } from './instruments/instruments.ts';
 
 export interface ServerOptions {
@@ -54,6 +55,8 @@ export const startServer = async (options: ServerOptions): Promise<RunningServer
     ...(simulatorUdpPort === undefined ? {} : { simulatorUdpPort }),
   });
   await instruments.start();
+  const recordings = new Recordings(database, now);
+  await recordings.clearUnfinished();
   const backups = new Backups(database, now);
   for (const left of await backups.clearUnfinished())
     options.log.warn({ left }, 'deleted a copy that was never finished');
@@ -70,6 +73,7 @@ export const startServer = async (options: ServerOptions): Promise<RunningServer
     token: options.token ?? null,
     streams,
     instruments,
+    recordings,
     printer,
     address: () => address,
     boats,
@@ -102,6 +106,7 @@ export const startServer = async (options: ServerOptions): Promise<RunningServer
     stop: async () => {
       clearInterval(daily);
       instruments.stop();
+      await recordings.close();
       boats.stop();
       await new Promise<void>((resolve) => {
         server.close(() => resolve());

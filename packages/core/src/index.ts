@@ -135,7 +135,11 @@ export {
 } from './instruments/steady-run.ts';
 export { type HiddenErrors } from './simulated-boat/hidden-errors.ts';
 export { simulatedBoat, type SimulatedBoat } from './simulated-boat/simulated-boat.ts';
-export { simulatedMark, simulatedSentences } from './simulated-boat/simulated-sentences.ts';
+export { simulatedMark } from './instruments/simulated-mark.ts';
+export { logReader, type LogChannel, type LogCounts } from './instruments/log-reader.ts';
+export { thinned } from './instruments/thinned.ts';
+export { degreesAndMinutes, encodeSentence } from './instruments/nmea-encode.ts';
+export { simulatedSentences } from './simulated-boat/simulated-sentences.ts';
 export { agroundInWords, changeOnEntering, signInWords } from './calibration/offset-words.ts';
 export { cutoffFor, findOutliers, median } from './calibration/outliers.ts';
 export { applyEdits, replayEdits, undoing, type Applied, type Refused } from './job/apply-edits.ts';

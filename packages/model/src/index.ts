@@ -15,6 +15,7 @@ export * from './fields/field-words.ts';
 export * from './findings/finding.ts';
 export * from './fleet.ts';
 export * from './live/instruments.ts';
+export * from './live/recording.ts';
 export * from './plan/advice.ts';
 export * from './plan/boat.ts';
 export * from './plan/calibration.ts';

@@ -51,18 +51,66 @@ export interface SettingRow extends Model<InferAttributes<SettingRow>, InferCrea
   value: string;
 }
 
+export interface RecordingRow extends Model<InferAttributes<RecordingRow>, InferCreationAttributes<RecordingRow>> {
+  id: string;
+  name: string;
+  came_from: string;
+  state: string;
+  simulated: CreationOptional<boolean>;
+  times_known: CreationOptional<string>;
+  started_at: CreationOptional<string | null>;
+  lasted_s: CreationOptional<number>;
+  sentences: CreationOptional<number>;
+  wrong_checksum: CreationOptional<number>;
+  no_sentence: CreationOptional<number>;
+  not_read: CreationOptional<number>;
+  bytes: CreationOptional<number>;
+  made_at: string;
+  removed_at: CreationOptional<string | null>;
+}
+export interface RecordingChannelRow extends Model<
+  InferAttributes<RecordingChannelRow>,
+  InferCreationAttributes<RecordingChannelRow>
+> {
+  recording_id: string;
+  channel: number;
+  talker: string;
+  type: string;
+  quantity: string;
+  samples: number;
+}
+export interface RecordingChunkRow extends Model<
+  InferAttributes<RecordingChunkRow>,
+  InferCreationAttributes<RecordingChunkRow>
+> {
+  recording_id: string;
+  channel: number;
+  part: number;
+  from_s: number;
+  to_s: number;
+  samples: number;
+  times: Buffer;
+  figures: Buffer;
+}
+
 export interface Tables {
   readonly boats: ModelStatic<BoatRow>;
   readonly revisions: ModelStatic<RevisionRow>;
   readonly snapshots: ModelStatic<SnapshotRow>;
   readonly catalogue: ModelStatic<CatalogueRow>;
   readonly settings: ModelStatic<SettingRow>;
+  readonly recordings: ModelStatic<RecordingRow>;
+  readonly recordingChannels: ModelStatic<RecordingChannelRow>;
+  readonly recordingChunks: ModelStatic<RecordingChunkRow>;
 }
 
 // A fresh object each time: Sequelize writes into the ones it is given.
 const text = () => ({ type: DataTypes.TEXT, allowNull: false });
 const whole = () => ({ type: DataTypes.INTEGER, allowNull: false });
 const key = { primaryKey: true } as const;
+const real = () => ({ type: DataTypes.DOUBLE, allowNull: false });
+const blob = () => ({ type: DataTypes.BLOB, allowNull: false });
+const preset = (value: number | string) => ({ defaultValue: value });
 
 /** The tables as the migrations made them; Sequelize never makes or alters one itself. */
 export const defineTables = (sequelize: Sequelize): Tables => {
@@ -104,6 +152,53 @@ export const defineTables = (sequelize: Sequelize): Tables => {
       'snapshot',
       { boat_id: { ...text(), ...key }, number: { ...whole(), ...key }, plan: text() },
       options('snapshots'),
+    ),
+    recordings: sequelize.define<RecordingRow>(
+      'recording',
+      {
+        id: { ...text(), ...key },
+        name: text(),
+        came_from: text(),
+        state: text(),
+        simulated: { type: DataTypes.BOOLEAN, allowNull: false, defaultValue: false },
+        times_known: { ...text(), ...preset('arrival') },
+        started_at: DataTypes.TEXT,
+        lasted_s: { ...real(), ...preset(0) },
+        sentences: { ...whole(), ...preset(0) },
+        wrong_checksum: { ...whole(), ...preset(0) },
+        no_sentence: { ...whole(), ...preset(0) },
+        not_read: { ...whole(), ...preset(0) },
+        bytes: { ...whole(), ...preset(0) },
+        made_at: text(),
+        removed_at: DataTypes.TEXT,
+      },
+      options('recordings'),
+    ),
+    recordingChannels: sequelize.define<RecordingChannelRow>(
+      'recordingChannel',
+      {
+        recording_id: { ...text(), ...key },
+        channel: { ...whole(), ...key },
+        talker: text(),
+        type: text(),
+        quantity: text(),
+        samples: whole(),
+      },
+      options('recording_channels'),
+    ),
+    recordingChunks: sequelize.define<RecordingChunkRow>(
+      'recordingChunk',
+      {
+        recording_id: { ...text(), ...key },
+        channel: { ...whole(), ...key },
+        part: { ...whole(), ...key },
+        from_s: real(),
+        to_s: real(),
+        samples: whole(),
+        times: blob(),
+        figures: blob(),
+      },
+      options('recording_chunks'),
     ),
     settings: sequelize.define<SettingRow>(
       'setting',

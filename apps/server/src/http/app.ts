@@ -20,6 +20,8 @@ import { instrumentRoutes } from './instruments.ts';
 import { onlyFromHere } from './only-from-here.ts';
 import { openApiDocument } from './open-api.ts';
 import { notFound, problemHandler, sendProblem } from './problem.ts';
+import type { Recordings } from '../recordings/recordings.ts';
+import { recordingRoutes } from './recordings.ts';
 import { routesOf } from './routes.ts';
 import { withToken } from './token.ts';
 import { buildOf, webApplication } from './web-application.ts';
@@ -41,6 +43,7 @@ export interface Services {
   readonly printer: Printer;
   readonly streams: NewsStreams;
   readonly instruments: InstrumentSources;
+  readonly recordings: Recordings;
   /** The address the program is used under: the browser keeps what waits by it. */
   readonly address: () => string;
 }
@@ -96,6 +99,7 @@ export const makeApp = (services: Services): Express => {
     ['/catalogue', catalogueRoutes(services, costly)],
     ['/calculations', calculationRoutes()],
     ['/instruments', instrumentRoutes(services)],
+    ['/recordings', recordingRoutes(services, costly)],
     ['/backup', backupRoutes(services, costly)],
     ['/backups', backupsRoutes(services, costly)],
   ];

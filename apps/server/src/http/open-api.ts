@@ -16,6 +16,10 @@ import {
   newBoatSchema,
   openedBoatSchema,
   planSchema,
+  recordingPartSchema,
+  recordingQuerySchema,
+  recordingSchema,
+  recordingsSchema,
   revisionRequestSchema,
   revisionSchema,
 } from '@grey-keel/model';
@@ -23,6 +27,7 @@ import * as z from 'zod';
 import { copySchema } from './boats.ts';
 import { cardQuerySchema } from './cards.ts';
 import { wantSchema } from './instruments.ts';
+import { importQuerySchema, recordSchema } from './recordings.ts';
 import { problemSchema } from './problem.ts';
 import type { Route } from './routes.ts';
 
@@ -109,6 +114,59 @@ const doors = (): Door[] => [
     answer: jsonSchema,
     refusals: [404],
   },
+  { method: 'get', path: '/api/recordings', summary: 'The recordings', answer: recordingsSchema },
+  {
+    method: 'put',
+    path: '/api/recordings/{id}',
+    summary: 'Take in a log of NMEA 0183, sent as it is',
+    query: importQuerySchema,
+    answer: recordingSchema,
+    refusals: [409, 413, 422],
+  },
+  {
+    method: 'delete',
+    path: '/api/recordings/{id}',
+    summary: 'Delete a recording; it can be restored',
+    answer: null,
+    refusals: [404],
+  },
+  {
+    method: 'post',
+    path: '/api/recordings/{id}/recall',
+    summary: 'Restore a deleted recording',
+    answer: recordingSchema,
+    refusals: [404],
+  },
+  {
+    method: 'post',
+    path: '/api/recordings/{id}/record',
+    summary: 'Begin to record what the instruments say',
+    body: recordSchema,
+    answer: recordingSchema,
+    refusals: [409, 422],
+  },
+  {
+    method: 'post',
+    path: '/api/recordings/{id}/stop',
+    summary: 'End a recording',
+    answer: recordingSchema,
+    refusals: [404],
+  },
+  {
+    method: 'get',
+    path: '/api/recordings/{id}/part',
+    summary: 'One channel between two times, thinned so that its peaks stay',
+    query: recordingQuerySchema,
+    answer: recordingPartSchema,
+    refusals: [404, 422],
+  },
+  ...(['nmea', 'csv', 'gpx'] as const).map((format): Door => ({
+    method: 'get',
+    path: `/api/recordings/{id}/export.${format}`,
+    summary: `A recording as ${format.toUpperCase()}`,
+    answer: { nmea: 'text/plain', csv: 'text/csv', gpx: 'application/gpx+xml' }[format],
+    refusals: [404],
+  })),
   {
     method: 'get',
     path: '/api/boats',

@@ -32,6 +32,8 @@ export class Heard {
   constructor(
     private readonly sourceId: string,
     private readonly nextChannel: () => number,
+    /** Every value as it comes, for whoever records. */
+    private readonly took: (channel: Channel, value: number) => void,
   ) {}
 
   /** One line as it came; true where it made a channel that was not there before. */
@@ -56,8 +58,10 @@ export class Heard {
     for (const [quantity, value] of measured) {
       const key = `${read.talker} ${read.type} ${quantity}`;
       const known = this.values.get(key);
-      if (known) Object.assign(known, { value, atMs: nowMs, fresh: true });
-      else if (this.values.size < mostChannels) {
+      if (known) {
+        Object.assign(known, { value, atMs: nowMs, fresh: true });
+        this.took(known.channel, value);
+      } else if (this.values.size < mostChannels) {
         const channel = {
           id: this.nextChannel(),
           sourceId: this.sourceId,
@@ -66,6 +70,7 @@ export class Heard {
           quantity,
         };
         this.values.set(key, { channel, value, atMs: nowMs, fresh: true });
+        this.took(channel, value);
         made = true;
       }
     }

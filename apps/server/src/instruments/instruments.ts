@@ -40,6 +40,8 @@ interface Running {
 interface News {
   status: [Instruments];
   samples: [LiveSamples];
+  /** Every value, as it came in. */
+  value: [Channel, number];
   /** Whoever listens need not wait any longer. */
   stopped: [];
 }
@@ -166,7 +168,11 @@ export class InstrumentSources {
   }
 
   private fresh(id: string, source: InstrumentSource, wanted: boolean): Running {
-    const heard = new Heard(id, () => (this.channelsMade += 1));
+    const heard = new Heard(
+      id,
+      () => (this.channelsMade += 1),
+      (channel, value) => this.news.emit('value', channel, value),
+    );
     return { source, wanted, state: 'off', problem: null, port: null, heard, tries: 0, again: null };
   }
 

@@ -3,12 +3,16 @@ const longestLine = 1024;
 
 /**
  * Cuts what comes in, in whatever pieces, into lines: ends may be mixed, a line may be spread over pieces. Of a line that
- * never ends only the beginning is held, which is passed on as the garbage it is. A tag block in front is taken off.
+ * never ends only the beginning is held, which is passed on as the garbage it is. A tag block in front is taken off,
+ * unless it is asked for.
  */
-export const lineSplitter = (line: (text: string) => void): ((piece: Buffer | string) => void) => {
+export const lineSplitter = (
+  line: (text: string) => void,
+  { keepsTags = false } = {},
+): ((piece: Buffer | string) => void) => {
   let rest = '';
   const end = (text: string): void => {
-    const sentence = text.startsWith('\\') ? text.slice(text.indexOf('\\', 1) + 1) : text;
+    const sentence = !keepsTags && text.startsWith('\\') ? text.slice(text.indexOf('\\', 1) + 1) : text;
     if (sentence !== '') line(sentence.slice(0, longestLine));
   };
   return (piece) => {

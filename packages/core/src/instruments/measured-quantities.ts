@@ -1,13 +1,22 @@
 import type { LiveQuantity } from '@grey-keel/model';
+import type { NmeaFields } from './nmea-types.ts';
 import type { ReadSentence } from './read-sentence.ts';
 
 export type Measured = Partial<Record<LiveQuantity, number>>;
 
-const numberOf = (value: unknown): number | null =>
-  typeof value === 'number' && Number.isFinite(value) ? value : null;
+const numberIn = (fields: NmeaFields, name: string): number | null => {
+  const value = fields[name];
+  return typeof value === 'number' && Number.isFinite(value) ? value : null;
+};
 const round = (deg: number): number => ((deg % 360) + 360) % 360;
-const known = (values: Readonly<Partial<Record<LiveQuantity, number | null>>>): Measured =>
-  Object.fromEntries(Object.entries(values).filter(([, value]) => value !== null));
+const known = (values: Readonly<Partial<Record<LiveQuantity, number | null>>>): Measured => {
+  const there: Measured = {};
+  for (const name in values) {
+    const value = values[name as LiveQuantity];
+    if (value !== null && value !== undefined) there[name as LiveQuantity] = value;
+  }
+  return there;
+};
 
 /**
  * What a sentence says a boat's instruments measure, in the units that the names say. A sentence whose checksum is wrong
@@ -16,51 +25,54 @@ const known = (values: Readonly<Partial<Record<LiveQuantity, number | null>>>): 
  */
 export const measuredQuantities = ({ type, checksumOk, fields }: ReadSentence): Measured => {
   if (checksumOk === false || fields['valid'] === false) return {};
-  const of = (name: string): number | null => numberOf(fields[name]);
   switch (type) {
     case 'DPT':
     case 'DBT':
-      return known({ depthM: of('depthM') });
+      return known({ depthM: numberIn(fields, 'depthM') });
     case 'MTW':
-      return known({ temperatureC: of('temperatureC') });
+      return known({ temperatureC: numberIn(fields, 'temperatureC') });
     case 'VHW':
       return known({
-        logMps: of('speedMps'),
-        headingMagneticDeg: of('headingMagneticDeg'),
-        headingTrueDeg: of('headingTrueDeg'),
+        logMps: numberIn(fields, 'speedMps'),
+        headingMagneticDeg: numberIn(fields, 'headingMagneticDeg'),
+        headingTrueDeg: numberIn(fields, 'headingTrueDeg'),
       });
     case 'HDG': {
-      const heading = of('headingDeg');
+      const heading = numberIn(fields, 'headingDeg');
       return known({
-        headingMagneticDeg: heading === null ? null : round(heading + (of('deviationDeg') ?? 0)),
-        variationDeg: of('variationDeg'),
+        headingMagneticDeg: heading === null ? null : round(heading + (numberIn(fields, 'deviationDeg') ?? 0)),
+        variationDeg: numberIn(fields, 'variationDeg'),
       });
     }
     case 'HDM':
-      return known({ headingMagneticDeg: of('headingDeg') });
+      return known({ headingMagneticDeg: numberIn(fields, 'headingDeg') });
     case 'HDT':
-      return known({ headingTrueDeg: of('headingDeg') });
+      return known({ headingTrueDeg: numberIn(fields, 'headingDeg') });
     case 'VTG':
-      return fields['mode'] === 'N' ? {} : known({ cogDeg: of('cogDeg'), sogMps: of('speedMps') });
+      return fields['mode'] === 'N'
+        ? {}
+        : known({ cogDeg: numberIn(fields, 'cogDeg'), sogMps: numberIn(fields, 'speedMps') });
     case 'RMC':
       return known({
-        cogDeg: of('cogDeg'),
-        sogMps: of('speedMps'),
-        latitudeDeg: of('latitudeDeg'),
-        longitudeDeg: of('longitudeDeg'),
-        variationDeg: of('variationDeg'),
+        cogDeg: numberIn(fields, 'cogDeg'),
+        sogMps: numberIn(fields, 'speedMps'),
+        latitudeDeg: numberIn(fields, 'latitudeDeg'),
+        longitudeDeg: numberIn(fields, 'longitudeDeg'),
+        variationDeg: numberIn(fields, 'variationDeg'),
       });
     case 'GGA':
-      return of('fixQuality') === 0 ? {} : known({ latitudeDeg: of('latitudeDeg'), longitudeDeg: of('longitudeDeg') });
+      return numberIn(fields, 'fixQuality') === 0
+        ? {}
+        : known({ latitudeDeg: numberIn(fields, 'latitudeDeg'), longitudeDeg: numberIn(fields, 'longitudeDeg') });
     case 'GLL':
-      return known({ latitudeDeg: of('latitudeDeg'), longitudeDeg: of('longitudeDeg') });
+      return known({ latitudeDeg: numberIn(fields, 'latitudeDeg'), longitudeDeg: numberIn(fields, 'longitudeDeg') });
     case 'XDR': {
-      const volts = Object.entries(fields).find(([name]) => name.endsWith(' voltageV'));
-      return known({ voltageV: numberOf(volts?.[1]) });
+      const volts = Object.keys(fields).find((name) => name.endsWith(' voltageV'));
+      return known({ voltageV: volts === undefined ? null : numberIn(fields, volts) });
     }
     case 'MWV':
       return fields['windReference'] === 'over the boat'
-        ? known({ windAngleDeg: of('windAngleDeg'), windMps: of('windSpeedMps') })
+        ? known({ windAngleDeg: numberIn(fields, 'windAngleDeg'), windMps: numberIn(fields, 'windSpeedMps') })
         : {};
     default:
       return {};

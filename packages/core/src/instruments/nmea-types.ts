@@ -11,10 +11,15 @@ const numberIn = (text: string | undefined): number | null =>
   text !== undefined && /^[+-]?(\d+\.?\d*|\.\d+)$/.test(text) ? Number(text) : null;
 
 /** Leaves out what is not there. */
-const known = (fields: Readonly<Record<string, number | string | boolean | null>>): NmeaFields =>
-  Object.fromEntries(
-    Object.entries(fields).filter((entry): entry is [string, number | string | boolean] => entry[1] !== null),
-  );
+const known = (fields: Readonly<Record<string, number | string | boolean | null>>): NmeaFields => {
+  const there: NmeaFields = {};
+  // A day's log has a million of them: no list is made of each.
+  for (const name in fields) {
+    const value = fields[name];
+    if (value !== null && value !== undefined) there[name] = value;
+  }
+  return there;
+};
 
 const times = (value: number | null, factor: number): number | null => (value === null ? null : value * factor);
 

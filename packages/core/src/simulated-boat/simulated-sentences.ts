@@ -1,5 +1,6 @@
 import { helmAtRest } from '@grey-keel/model';
 import { degreesAndMinutes, encodeSentence } from '../instruments/nmea-encode.ts';
+import { simulatedMark } from '../instruments/simulated-mark.ts';
 import { type BoatMoment, shownOverGround } from './simulated-boat.ts';
 
 const knot = 1852 / 3600;
@@ -12,9 +13,6 @@ const timeOf = (at: Date): string =>
   `${two(at.getUTCHours())}${two(at.getUTCMinutes())}${two(at.getUTCSeconds())}.${two(Math.floor(at.getUTCMilliseconds() / 10))}`;
 const dateOf = (at: Date): string =>
   `${two(at.getUTCDate())}${two(at.getUTCMonth() + 1)}${two(at.getUTCFullYear() % 100)}`;
-
-/** Of the simulated boat's own: whatever carries it further, it stays known that no boat says this. */
-export const simulatedMark = { talker: 'PG', type: 'SIM' } as const;
 
 /**
  * What the instruments of the simulated boat send at a tick of a tenth of a second: heading ten times a second, course and

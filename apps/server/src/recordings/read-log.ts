@@ -1,0 +1,56 @@
+import { once } from 'node:events';
+import { Worker } from 'node:worker_threads';
+import type { Chunk } from './columns.ts';
+import type { FromThread, ToThread } from './import-messages.ts';
+
+/** So many pieces are on their way to the thread at most: a fast disk does not fill the memory. */
+const mostUnderWay = 8;
+/** So many chunks are stored at once. */
+const storedAtOnce = 24;
+
+export type ReadLog = Extract<FromThread, { readonly type: 'done' }>;
+
+/** Reads a stream of bytes as a log, beside the server; chunks are stored as they come. Rejects when the stream breaks off. */
+export const readLog = async (
+  pieces: AsyncIterable<Buffer>,
+  store: (chunks: readonly Chunk[]) => Promise<void>,
+): Promise<ReadLog> => {
+  const thread = new Worker(new URL('./import-thread.mjs', import.meta.url));
+  const failed = once(thread, 'error').then(([error]) => {
+    throw error as Error;
+  });
+  failed.catch(() => undefined);
+  let chunks: Chunk[] = [];
+  let underWay = 0;
+  let done: ReadLog | null = null;
+  let wake: () => void = () => undefined;
+  thread.on('message', (message: FromThread) => {
+    if (message.type === 'chunk') chunks.push(message.chunk);
+    else if (message.type === 'taken') underWay -= 1;
+    else done = message;
+    wake();
+  });
+  const changed = (): Promise<void> => new Promise((resolve) => (wake = resolve));
+  const say = (message: ToThread): void => thread.postMessage(message);
+  const storeSome = async (least: number): Promise<void> => {
+    if (chunks.length < least || chunks.length === 0) return;
+    const some = chunks;
+    chunks = [];
+    await store(some);
+  };
+  try {
+    for await (const bytes of pieces) {
+      say({ type: 'piece', bytes });
+      underWay += 1;
+      while (underWay >= mostUnderWay) await Promise.race([changed(), failed]);
+      await storeSome(storedAtOnce);
+    }
+    say({ type: 'end' });
+    const finished = (): ReadLog | null => done;
+    while (finished() === null) await Promise.race([changed(), failed]);
+    await storeSome(1);
+    return finished() as ReadLog;
+  } finally {
+    await thread.terminate();
+  }
+};
