@@ -1,4 +1,7 @@
 import { type AddressInfo, createServer, type Socket } from 'node:net';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { By, Key } from 'selenium-webdriver';
 import { eventually, find, textOf } from './support/browser.ts';
 import { type Hands, pointer } from './support/hands.ts';
@@ -8,7 +11,7 @@ const minutes = 60_000;
 const knotMps = 1852 / 3600;
 
 const sentence = (body: string): string => {
-  const sum = [...body].reduce((all, letter) => all ^ letter.charCodeAt(0), 0);
+  const sum = Array.from(body).reduce((all, letter) => all ^ letter.charCodeAt(0), 0);
   return `$${body}*${sum.toString(16).toUpperCase().padStart(2, '0')}\r\n`;
 };
 
@@ -65,6 +68,10 @@ describe('instruments', () => {
   };
   const until = (css: string, holds: (text: string) => boolean, what: string): Promise<string> =>
     eventually(() => textOf(drive(), css), holds, what, 90_000);
+  const deleteRuns = async (): Promise<void> => {
+    while ((await drive().findElements(By.css('[aria-label^="Delete run"]'))).length > 0)
+      await hands.press('[aria-label^="Delete run"]');
+  };
   const takeRun = async (): Promise<void> => {
     const count = (await drive().findElements(By.css('tr[data-reading]'))).length;
     await eventually(
@@ -109,10 +116,7 @@ describe('instruments', () => {
         );
         await hands.choose('#listen-headingMagneticDeg', 'HC HDG');
         await hands.press('gk-instruments-panel .p-drawer-header button');
-        for (const row of await drive().findElements(By.css('[aria-label^="Delete run"]'))) {
-          void row;
-          await hands.press('[aria-label^="Delete run"]');
-        }
+        await deleteRuns();
         await hands.fill('#heading-lag', '1');
         // A compass 7° short, 3 m/s there and back in a current of 1 m/s to the east: worked by hand.
         port.sail({ headingDeg: 353, cogDeg: 18.43, sogMps: Math.sqrt(10) });
@@ -182,5 +186,50 @@ describe('instruments', () => {
       expect(await (await find(drive(), '#take-run')).isEnabled()).toBeFalse();
     },
     4 * minutes,
+  );
+
+  it(
+    'in a log file give a heading: taken in, a run there and a run back cut out by their times',
+    async () => {
+      const folder = mkdtempSync(join(tmpdir(), 'grey-keel-log-'));
+      const file = join(folder, 'monday.nmea');
+      const knots = (Math.sqrt(10) / knotMps).toFixed(3);
+      // A minute north and a minute south, 3 m/s in 1 m/s of current to the east, by a compass 7° short.
+      const lines = Array.from({ length: 130 }, (_, second) => {
+        const [heading, course] = second < 65 ? ['353.0', '18.4'] : ['173.0', '161.6'];
+        const at = new Date(Date.parse('2026-05-01T09:30:00Z') + 1000 * second).toISOString();
+        return `${at} ${sentence(`HCHDG,${heading},,,0.0,E`)}${at} ${sentence(`GPVTG,${course},T,,M,${knots},N,,K`)}`;
+      });
+      writeFileSync(file, `broken\n${lines.join('')}`);
+      try {
+        await calibrate('sable-wren', 'heading-e-compass');
+        await hands.press('#instruments');
+        await hands.give('#take-log', file);
+        await until('gk-recordings-list', (words) => words.includes('monday.nmea'), 'the log to be taken in');
+        expect(await textOf(drive(), 'gk-recordings-list')).toContain('1 no sentence');
+        await hands.press('gk-instruments-panel .p-drawer-header button');
+        await deleteRuns();
+        await hands.press('gk-sensor-procedure .p-accordionheader');
+        await hands.choose('#recording', 'monday.nmea');
+        for (const [from, to] of [
+          ['5', '60'],
+          ['70', '125'],
+        ] as const) {
+          await hands.fill('#cut-to', to);
+          await hands.fill('#cut-from', from);
+          await hands.fill('#cut-to', to);
+          await until(
+            'gk-recorded-run',
+            (words) => words.includes(from === '5' ? '353.0°' : '173.0°'),
+            'the run to be averaged',
+          );
+          await hands.press('#take-cut');
+        }
+        expect(await until('#result', (words) => /[+\u2212]\d/.test(words), 'a result')).toMatch(/\+7\.[01]°/);
+      } finally {
+        rmSync(folder, { recursive: true, force: true });
+      }
+    },
+    2 * minutes,
   );
 });

@@ -119,12 +119,14 @@ export {
 export { calibratedSensors, type CalibratedSensor } from './calibration/calibrated-sensors.ts';
 export { deviationCard } from './calibration/deviation-calibration.ts';
 export { kindWords } from './calibration/kind-words.ts';
+export { type ResultStanding } from './plan/define-result.ts';
 export { entryOf, heldValue, measurementOf, moreFor, standingOf, toleranceOf } from './calibration/measured-by-kind.ts';
 export { calibrationOf, type Measured, type Measurement } from './calibration/sensor-calibration.ts';
 export { bearingOf, circularMean, eastNorth, wrapped } from './calibration/bearings.ts';
 export { measuredQuantities } from './instruments/measured-quantities.ts';
 export { readSentence, type ReadSentence } from './instruments/read-sentence.ts';
 export {
+  averagedRun,
   steadyRun,
   steadyValue,
   type RunAverage,

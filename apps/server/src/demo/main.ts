@@ -3,6 +3,8 @@ import { databaseIn, demoFolder, keepPrivate } from '../data-folder.ts';
 import { openDatabase } from '../database/open-database.ts';
 import { BoatStore } from '../fleet/boat-store.ts';
 import { dataFault } from '../start/start-fault.ts';
+import { Recordings } from '../recordings/recordings.ts';
+import { seedRecordings } from './demo-recordings.ts';
 import { seedDemo } from './seed-demo.ts';
 
 const folder = demoFolder();
@@ -24,6 +26,7 @@ if (fault !== null && process.env['GREY_KEEL_RESET'] !== 'yes') {
 const database = await openDatabase(file);
 const boats = new BoatStore(database);
 const made = await seedDemo(boats, new Date());
+await seedRecordings(new Recordings(database, () => new Date()), new Date());
 await boats.fleet();
 boats.stop();
 await database.close();

@@ -35,7 +35,7 @@ const gateway = async () => {
 };
 
 const checked = (body: string): string => {
-  const sum = [...body].reduce((all, letter) => all ^ letter.charCodeAt(0), 0);
+  const sum = Array.from(body).reduce((all, letter) => all ^ letter.charCodeAt(0), 0);
   return `$${body}*${sum.toString(16).toUpperCase().padStart(2, '0')}\r\n`;
 };
 

@@ -87,7 +87,7 @@ const doors = (): Door[] => [
   {
     method: 'delete',
     path: '/api/instruments/sources/{id}',
-    summary: 'Close a source and take it off the list',
+    summary: 'Close a source and delete it from the list',
     answer: instrumentsSchema,
     refusals: [404],
   },

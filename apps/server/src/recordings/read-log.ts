@@ -22,12 +22,12 @@ export const readLog = async (
   failed.catch(() => undefined);
   let chunks: Chunk[] = [];
   let underWay = 0;
-  let done: ReadLog | null = null;
+  const ended: ReadLog[] = [];
   let wake: () => void = () => undefined;
   thread.on('message', (message: FromThread) => {
     if (message.type === 'chunk') chunks.push(message.chunk);
     else if (message.type === 'taken') underWay -= 1;
-    else done = message;
+    else ended.push(message);
     wake();
   });
   const changed = (): Promise<void> => new Promise((resolve) => (wake = resolve));
@@ -46,10 +46,13 @@ export const readLog = async (
       await storeSome(storedAtOnce);
     }
     say({ type: 'end' });
-    const finished = (): ReadLog | null => done;
-    while (finished() === null) await Promise.race([changed(), failed]);
+    let [done] = ended;
+    while (!done) {
+      await Promise.race([changed(), failed]);
+      [done] = ended;
+    }
     await storeSome(1);
-    return finished() as ReadLog;
+    return done;
   } finally {
     await thread.terminate();
   }

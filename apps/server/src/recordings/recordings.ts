@@ -47,7 +47,12 @@ export class Recordings {
 
   async find(id: string): Promise<Recording | null> {
     const row = await this.database.tables.recordings.findByPk(id);
-    return row && row.removed_at === null ? this.described(row) : null;
+    return row?.removed_at === null ? this.described(row) : null;
+  }
+
+  /** Whether there is one of that id, deleted or not. */
+  async has(id: string): Promise<boolean> {
+    return (await this.database.tables.recordings.findByPk(id)) !== null;
   }
 
   /** Reads a log as it comes in. Where it breaks off nothing of it is left. */
@@ -58,7 +63,7 @@ export class Recordings {
     pieces: AsyncIterable<Buffer>,
   ): Promise<'taken' | 'done'> {
     const { recordings } = this.database.tables;
-    if (await recordings.findByPk(id)) return 'taken';
+    if (await this.has(id)) return 'taken';
     await this.begin(id, name, cameFrom, 'importing');
     try {
       const { channels, counts } = await readLog(pieces, (chunks) =>

@@ -27,8 +27,12 @@ const recorded = (of: CalibrationKind, sensorId: string, readings: readonly obje
         reading: { ...reading, leftOut: false },
       }) as Edit,
   );
-const described = (of: CalibrationKind, sensorId: string, changes: object): Edit =>
-  ({ type: 'describeCalibration', of, sensorId, changes }) as Edit;
+const described = (of: CalibrationKind, sensorId: string, changes: object): Edit => ({
+  type: 'describeCalibration',
+  of,
+  sensorId,
+  changes,
+});
 const known = (plan: Plan, of: CalibrationKind, id: string) => {
   const it = measurementOf(plan, of, id);
   if (!it?.known) throw new Error(it?.wanting);

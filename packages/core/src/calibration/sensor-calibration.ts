@@ -66,10 +66,11 @@ export type SensorPlace = NonNullable<ReturnType<typeof sensorOf>>;
 export const wholeReadings = <K extends CalibrationKind>(
   readings: Calibrations[K][string]['readings'],
 ): (WholeReading<CalibrationReading<K>> & { readonly id: string })[] =>
-  inOrder(readings as Readonly<Record<string, CalibrationReading<K>>>).flatMap(([id, { leftOut, from, ...parts }]) =>
-    leftOut || Object.values(parts).includes(null)
-      ? []
-      : [{ id, ...parts } as unknown as WholeReading<CalibrationReading<K>> & { readonly id: string }],
+  inOrder(readings as Readonly<Record<string, CalibrationReading<K>>>).flatMap(
+    ([id, { leftOut, from: _, ...parts }]) =>
+      leftOut || Object.values(parts).includes(null)
+        ? []
+        : [{ id, ...parts } as unknown as WholeReading<CalibrationReading<K>> & { readonly id: string }],
   );
 
 /** A reading without what is said about it, no part missing. */

@@ -28,9 +28,10 @@ describe('a log', () => {
       ['1777627800500\t', '1777627802000\t'],
       ['\\s:a,c:1777627800500*00\\', '\\c:1777627802000*00\\'],
     ]) {
-      const { depths, counts } = read(`${tags[0]}${depth(4)}`, depth(5), `${tags[1]}${depth(6)}`);
+      const [first = '', second = ''] = tags;
+      const { depths, counts } = read(first + depth(4), depth(5), second + depth(6));
       expect(depths.map(({ timeS }) => timeS))
-        .withContext(tags[0]!)
+        .withContext(first)
         .toEqual([0, 0, 1.5]);
       expect(counts).toEqual(
         jasmine.objectContaining({ timesKnown: 'tags', lastedS: 1.5, startedMs: 1_777_627_800_500 }),

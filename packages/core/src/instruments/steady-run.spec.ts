@@ -1,6 +1,6 @@
 import { formatSentence } from '../units/format-sentence.ts';
 import { unitSets } from '../units/display-units.ts';
-import { type RunSamples, type RunState, type Sample, steadyRun, steadyValue } from './steady-run.ts';
+import { averagedRun, type RunSamples, type RunState, type Sample, steadyRun, steadyValue } from './steady-run.ts';
 
 const rules = { lagS: { heading: 3, position: 3, log: 10 }, averageS: 20 };
 /** Once a second from 0 to `toS`. */
@@ -57,6 +57,18 @@ describe('a steady run', () => {
     expect(why(steadyRun(run(60), 70, rules))).toContain('heading has stopped');
     expect(why(steadyRun({ ...run(60), cogDeg: [] }, 60, rules))).toContain('No course over ground');
     expect(why(steadyRun({ ...run(60), logMps: [] }, 60, rules))).toContain('No log');
+  });
+});
+
+describe('a run cut out of a recording', () => {
+  const sailed = run(200, { headingDeg: (atS) => (atS < 100 ? 40 : 220), cogDeg: (atS) => (atS < 100 ? 50 : 230) });
+  it('is averaged between its ends, and refused where the boat turned within it or little is in it', () => {
+    const cut = averagedRun(sailed, 20, 80);
+    expect('average' in cut && cut.average.headingDeg).toBeCloseTo(40, 6);
+    expect('average' in cut && cut.samples).toBe(61);
+    const across = averagedRun(sailed, 80, 120);
+    expect('why' in across && formatSentence(across.why, unitSets.metric)).toContain('turned within it');
+    expect('why' in averagedRun(sailed, 20, 21)).toBeTrue();
   });
 });
 

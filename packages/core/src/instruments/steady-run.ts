@@ -126,36 +126,55 @@ export const steadyRun = (
         '.',
       ],
     };
-  const headings = since(samples.headingDeg, fromS).map(({ value }) => value);
-  const courses = since(samples.cogDeg, fromS);
-  const speeds = since(samples.sogMps, fromS).map(({ value }) => value);
-  const logs = samples.logMps ? since(samples.logMps, fromS).map(({ value }) => value) : [];
-  if (headings.length < 3 || courses.length < 3 || speeds.length < 3 || (samples.logMps && logs.length < 3))
-    return { state: 'settling', leftS: 1, why: ['Hold heading and throttle: the first figures of the run come in.'] };
-  const sogMps = mean(speeds);
-  if (sogMps < leastSogMps)
-    return waiting('At ', { value: sogMps, quantity: 'speed' }, ' over ground the course says nothing: go faster.');
-  const over = courses.map(({ value }) => eastNorth(value, sogMps));
-  const velocity = { east: mean(over.map(({ east }) => east)), north: mean(over.map(({ north }) => north)) };
-  const cogDeg = bearingOf(velocity);
-  const scatterDeg = spread(
-    courses.map(({ value }) => value),
-    cogDeg,
-  );
-  if (scatterDeg > mostCourseScatterDeg)
-    return waiting(
-      'The course wanders by ',
-      { value: scatterDeg, quantity: 'angle' },
-      ' about its mean: go faster, or wait for less sea.',
-    );
+  const cut = averagedRun(samples, fromS, nowS);
+  if ('why' in cut) return cut.few ? { state: 'settling', leftS: 1, why: cut.why } : { state: 'waiting', why: cut.why };
   const lastedS = nowS - fromS;
   return {
     state: lastedS >= averageS ? 'ready' : 'averaging',
     leftS: Math.max(0, averageS - lastedS),
     lastedS,
+    samples: cut.samples,
+    average: cut.average,
+  };
+};
+
+export type CutRun =
+  { readonly why: Sentence; readonly few: boolean } | { readonly average: RunAverage; readonly samples: number };
+
+/**
+ * The averages of a run between two times, or why it is none: too few figures, a boat that turned or changed its speed within
+ * it, too slow for a course, a course that wanders. Course and speed over ground are averaged as one velocity.
+ */
+export const averagedRun = (samples: RunSamples, fromS: number, toS: number): CutRun => {
+  const within = (list: readonly Sample[]): number[] =>
+    list.flatMap(({ atS, value }) => (atS >= fromS && atS <= toS ? [value] : []));
+  const headings = within(samples.headingDeg);
+  const courses = within(samples.cogDeg);
+  const speeds = within(samples.sogMps);
+  const logs = samples.logMps ? within(samples.logMps) : [];
+  const no = (...why: Sentence): CutRun => ({ why, few: false });
+  if (headings.length < 3 || courses.length < 3 || speeds.length < 3 || (samples.logMps && logs.length < 3))
+    return { why: ['Hold heading and throttle: the first figures of the run come in.'], few: true };
+  const headingDeg = (circularMean(headings) + 360) % 360;
+  if (headings.some((deg) => Math.abs(wrapped(deg - headingDeg)) > 2 * steadyDeg))
+    return no('The boat turned within it: cut the run where the heading holds.');
+  const sogMps = mean(speeds);
+  if (sogMps < leastSogMps)
+    return no('At ', { value: sogMps, quantity: 'speed' }, ' over ground the course says nothing: go faster.');
+  const over = courses.map((deg) => eastNorth(deg, sogMps));
+  const velocity = { east: mean(over.map(({ east }) => east)), north: mean(over.map(({ north }) => north)) };
+  const cogDeg = bearingOf(velocity);
+  const scatterDeg = spread(courses, cogDeg);
+  if (scatterDeg > mostCourseScatterDeg)
+    return no(
+      'The course wanders by ',
+      { value: scatterDeg, quantity: 'angle' },
+      ' about its mean: go faster, or wait for less sea.',
+    );
+  return {
     samples: headings.length,
     average: {
-      headingDeg: (circularMean(headings) + 360) % 360,
+      headingDeg,
       cogDeg,
       sogMps: Math.hypot(velocity.east, velocity.north),
       logMps: logs.length ? mean(logs) : null,

@@ -36,11 +36,10 @@ export const sailedRuns = (
       add(shown.cogDeg, stepped(over.cogDeg, 0.1));
       add(shown.sogMps, stepped(over.sogMps, 0.00514));
       add(shown.logMps, stepped(now.shown.logMps, 0.00514));
-      const { logMps, ...others } = shown;
-      const samples: RunSamples = withLog ? shown : others;
+      const { headingDeg, cogDeg, sogMps } = shown;
+      const samples: RunSamples = withLog ? shown : { headingDeg, cogDeg, sogMps };
       const run = steadyRun(samples, now.timeS, { lagS: { heading: compass, position, log }, averageS });
       if (states[states.length - 1]?.state !== run.state) states.push(run);
-      void logMps;
       if (run.state === 'ready' && now.timeS - startedS > 5) return [run.average];
       if (now.timeS - startedS > mostS) return [];
     }

@@ -42,3 +42,4 @@ export const recordingQuerySchema = z.strictObject({
   toS: z.coerce.number().min(0).default(1e9),
   points: z.coerce.number().int().min(10).max(20_000).default(1200),
 });
+export type RecordingQuery = z.output<typeof recordingQuerySchema>;

@@ -129,10 +129,12 @@ export type CalibrationOf<K extends CalibrationKind> = Calibrations[K][string];
 export type CalibrationSettings<K extends CalibrationKind> = z.output<(typeof calibrationParts)[K]['settings']>;
 export type CalibrationReading<K extends CalibrationKind> = z.output<(typeof calibrationParts)[K]['reading']>;
 
+type AnyReading = CalibrationReading<CalibrationKind>;
+
 /** All readings of all kinds. */
-export const readingsOf = (calibrations: Calibrations): readonly CalibrationReading<CalibrationKind>[] =>
-  calibrationKinds.flatMap((kind) =>
-    Object.values(calibrations[kind]).flatMap(({ readings }): CalibrationReading<CalibrationKind>[] =>
-      Object.values(readings),
+export const readingsOf = ({ speed, temperature, heading, deviation }: Calibrations): readonly AnyReading[] =>
+  [speed, temperature, heading, deviation].flatMap((ofKind) =>
+    Object.values(ofKind).flatMap((one): AnyReading[] =>
+      Object.values(one.readings as Readonly<Record<string, AnyReading>>),
     ),
   );

@@ -9,6 +9,9 @@ import {
   instrumentsSchema,
   savedRevisionSchema,
   openedBoatSchema,
+  recordingPartSchema,
+  recordingSchema,
+  recordingsSchema,
   revisionSchema,
   type BackupEntry,
   type CatalogueEntry,
@@ -23,12 +26,16 @@ import {
   type SavedRevision,
   type NewBoat,
   type OpenedBoat,
+  type Recording,
+  type RecordingPart,
+  type RecordingQuery,
   type Revision,
   type RevisionRequest,
 } from '@grey-keel/model';
 import { map, type Observable, type OperatorFunction } from 'rxjs';
 import * as z from 'zod';
 import { misunderstood } from './problem.ts';
+import { sendFile, type Sending } from './send-file.ts';
 
 /** What is printed: the dash cards, a sheet a station, or the report on one. */
 export type PrintedSheet = 'card' | 'report' | 'shopping' | 'wiring';
@@ -93,6 +100,35 @@ export class ServerApi {
 
   steer(helm: HelmState): Observable<Instruments> {
     return this.http.put('api/instruments/helm', helm).pipe(as(instrumentsSchema));
+  }
+
+  recordings(): Observable<Recording[]> {
+    return this.http.get('api/recordings').pipe(as(recordingsSchema));
+  }
+
+  /** Sent as it is; how far it has come is told as it goes, and whoever stops listening stops the sending. */
+  importRecording(id: string, name: string, file: Blob): Observable<Sending> {
+    return sendFile(`api/recordings/${id}?${new URLSearchParams({ name }).toString()}`, file);
+  }
+
+  record(id: string, name: string): Observable<Recording> {
+    return this.http.post(`api/recordings/${id}/record`, { name }).pipe(as(recordingSchema));
+  }
+
+  stopRecording(id: string): Observable<Recording> {
+    return this.http.post(`api/recordings/${id}/stop`, null).pipe(as(recordingSchema));
+  }
+
+  removeRecording(id: string): Observable<unknown> {
+    return this.http.delete(`api/recordings/${id}`);
+  }
+
+  recallRecording(id: string): Observable<unknown> {
+    return this.http.post(`api/recordings/${id}/recall`, null);
+  }
+
+  recordingPart(id: string, query: Partial<RecordingQuery>): Observable<RecordingPart> {
+    return this.http.get(`api/recordings/${id}/part`, { params: query }).pipe(as(recordingPartSchema));
   }
 
   catalogue(): Observable<CatalogueEntry[]> {

@@ -18,6 +18,7 @@ import { TextField } from '../shared/text-field.ts';
 import { newId } from '../state/open-plan.ts';
 import { InstrumentDoors } from './instrument-doors.ts';
 import { instrumentEvents, selectInstruments, selectListened, selectPanelOpen } from './instruments.ts';
+import { RecordingsList } from './recordings-list.ts';
 import { quantityWords } from './quantity-words.ts';
 
 const ways = ['a gateway that is called (TCP)', 'a port that is listened to (UDP)', 'the simulated boat'] as const;
@@ -26,7 +27,7 @@ type WayIn = (typeof ways)[number];
 /** The instruments: the sources with how much comes and what is wrong with it, and which channel is listened to for what. */
 @Component({
   selector: 'gk-instruments-panel',
-  imports: [ChoiceField, DecimalPipe, Drawer, Message, PressButton, TextField],
+  imports: [ChoiceField, DecimalPipe, Drawer, Message, PressButton, RecordingsList, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p-drawer
@@ -145,6 +146,9 @@ type WayIn = (typeof ways)[number];
             />
           }
         </div>
+      }
+      @if (open()) {
+        <gk-recordings-list />
       }
       @if (now().simulator; as simulator) {
         <p class="small faint">

@@ -33,7 +33,7 @@ export const instrumentsFeature = createFeature({
   reducer: createReducer(
     start,
     on(instrumentEvents.linkChanged, (state, { up }): InstrumentsState => ({ ...state, linked: up })),
-    on(instrumentEvents.heard, (state, { now }): InstrumentsState => ({ ...state, now })),
+    on(instrumentEvents.heard, (state, { now }): InstrumentsState => ({ ...state, now, linked: true })),
     on(instrumentEvents.channelChosen, (state, { quantity, channel }): InstrumentsState => ({
       ...state,
       chosen: { ...state.chosen, [quantity]: channel },

@@ -51,7 +51,6 @@ export class LiveSamples {
     source.addEventListener('status', ({ data }: MessageEvent<string>) => {
       const now = instrumentsSchema.safeParse(JSON.parse(data));
       if (!now.success) return;
-      this.store.dispatch(instrumentEvents.linkChanged({ up: true }));
       this.store.dispatch(instrumentEvents.heard({ now: now.data }));
       this.forget(new Set(now.data.channels.map(({ id }) => id)));
     });

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, linkedSignal, untracked } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { calibratedSensors, depthGivers, measuredOffset, standingOf } from '@grey-keel/core';
+import { calibratedSensors, depthGivers, measuredOffset, standingOf, type ResultStanding } from '@grey-keel/core';
 import { type CalibrationKind, calibrationKinds, type Path, type Quantity, type Target } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
 import { HelmPanel } from '../../live/helm-panel.ts';
@@ -34,6 +34,15 @@ interface Subject {
   readonly kind: 'depth' | CalibrationKind;
   readonly id: string;
   readonly key: string;
+}
+
+/** It, as the list shows it: what was entered, and whether that still holds. */
+interface Listed extends Subject {
+  readonly word: string;
+  readonly name: string;
+  readonly state: ResultStanding['state'];
+  readonly value: number | null;
+  readonly quantity: Quantity;
 }
 
 const subjectAt = (path: Path): string | null => {
@@ -178,7 +187,7 @@ export class CalibratePage {
   private readonly found = inject(Store).selectSignal(selectFindings);
   protected readonly units = this.open.units;
 
-  protected readonly subjects = computed(() => {
+  protected readonly subjects = computed((): Listed[] => {
     const plan = this.open.plan();
     return [
       ...depthGivers(plan).map(({ id, name }) => ({
@@ -189,7 +198,7 @@ export class CalibratePage {
         name,
         state: measuredOffset.standing(plan, id).state,
         value: plan.depthOffsets[id]?.entered?.offsetM ?? null,
-        quantity: 'length' as Quantity,
+        quantity: 'length',
       })),
       ...calibrationKinds.flatMap((kind) =>
         calibratedSensors(plan, kind).map(({ id, name }) => ({

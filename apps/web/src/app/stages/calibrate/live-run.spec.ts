@@ -3,7 +3,7 @@ import type { Channel, Instruments, LiveQuantity, SourceStatus } from '@grey-kee
 import { instrumentEvents } from '../../live/instruments.ts';
 import { LiveSamples } from '../../live/live-samples.ts';
 import { aPlan } from '../../testing/plans.ts';
-import type { QuietSamples } from '../../testing/quiet-samples.ts';
+import { QuietSamples } from '../../testing/quiet-samples.ts';
 import { stageHarness } from '../../testing/stage-harness.ts';
 import { CalibratePage } from './calibrate-page.ts';
 
@@ -34,9 +34,12 @@ const channels: Channel[] = quantities.map((quantity, id) => ({
 
 describe('a reading from the instruments', () => {
   const { store, plan, page, press, text, settle } = stageHarness();
-  const samples = (): QuietSamples => TestBed.inject(LiveSamples) as QuietSamples;
+  const samples = (): QuietSamples => {
+    const live = TestBed.inject(LiveSamples);
+    if (!(live instanceof QuietSamples)) throw new Error('These are the samples of a real stream.');
+    return live;
+  };
   const heard = async (now: Partial<Instruments> = {}): Promise<void> => {
-    store().dispatch(instrumentEvents.linkChanged({ up: true }));
     store().dispatch(instrumentEvents.heard({ now: { sources: [source()], channels, simulator: null, ...now } }));
     await settle();
   };

@@ -235,7 +235,7 @@ export class LiveRun {
 
 /** As many figures as such an average carries. */
 const to = (value: number, step: number): number => Number((Math.round(value / step) * step).toFixed(6));
-const figuresOf = ({ headingDeg, cogDeg, sogMps, logMps }: RunAverage): Record<string, number> => ({
+export const figuresOf = ({ headingDeg, cogDeg, sogMps, logMps }: RunAverage): Record<string, number> => ({
   headingDeg: to(headingDeg, 0.05) % 360,
   cogDeg: to(cogDeg, 0.05) % 360,
   sogMps: to(sogMps, 0.001),

@@ -1,15 +1,17 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { calibratedSensors, calibrationOf, measurementOf, toleranceOf, wrapped } from '@grey-keel/core';
 import { calibrationParts, type CalibrationKind, type Edit } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
 import type * as z from 'zod';
 import { selectInstruments } from '../../live/instruments.ts';
+import { Fold } from '../../shared/fold.ts';
 import { PlanFields } from '../../shared/plan-fields.ts';
 import { PlanPlace } from '../../shared/plan-place.ts';
 import { newId } from '../../state/open-plan.ts';
 import { openBoat } from '../open-boat.ts';
 import { DeviationPicture } from './deviation-picture.ts';
 import { LiveRun, type TakenReading } from './live-run.ts';
+import { RecordedRun } from './recorded-run.ts';
 import { procedureWords } from './procedure-words.ts';
 import { type Residual, ResidualStrip } from './residual-strip.ts';
 import { type PicturedRun, RunsPicture } from './runs-picture.ts';
@@ -20,7 +22,18 @@ import { sensorRows } from './sensor-rows.ts';
 /** A guided procedure for one sensor: how it is done, the picture, the readings as they come, and what they give. */
 @Component({
   selector: 'gk-sensor-procedure',
-  imports: [DeviationPicture, LiveRun, PlanFields, PlanPlace, ResidualStrip, RunsPicture, SensorReadings, SensorResult],
+  imports: [
+    DeviationPicture,
+    Fold,
+    LiveRun,
+    PlanFields,
+    PlanPlace,
+    RecordedRun,
+    ResidualStrip,
+    RunsPicture,
+    SensorReadings,
+    SensorResult,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section
@@ -82,6 +95,13 @@ import { sensorRows } from './sensor-rows.ts';
             [headingBeforeDeg]="headingBefore()"
             (taken)="take($event)"
           />
+        }
+        @if (cuts()) {
+          <gk-fold heading="Cut a run out of a recording" [(open)]="cutting">
+            @if (cutting()) {
+              <gk-recorded-run [kind]="kind()" (taken)="take($event)" />
+            }
+          </gk-fold>
         }
         <gk-sensor-readings [kind]="kind()" [sensorId]="sensorId()" [rows]="rows()" />
         <h3>While these were taken</h3>
@@ -204,6 +224,8 @@ export class SensorProcedure {
   protected readonly listens = computed(
     () => this.kind() !== 'deviation' && this.sources().some(({ wanted }) => wanted),
   );
+  protected readonly cuts = computed(() => this.kind() === 'heading' || this.kind() === 'speed');
+  protected readonly cutting = signal(false);
   protected readonly headingBefore = computed(() => this.rows().at(-1)?.figures['headingDeg'] ?? null);
   protected readonly lagS = computed(() => {
     const settings = this.settings();
@@ -227,6 +249,6 @@ export class SensorProcedure {
       of: this.kind(),
       sensorId: this.sensorId(),
       changes,
-    } as Edit);
+    });
   }
 }

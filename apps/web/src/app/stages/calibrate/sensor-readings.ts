@@ -156,8 +156,7 @@ export class SensorReadings {
 
   protected write(row: SensorRow, name: string, value: number | null): void {
     const where = { of: this.kind(), sensorId: this.sensorId(), readingId: row.id };
-    if (row.recorded)
-      return this.edit(row, { type: 'correctCalibration', ...where, changes: { [name]: value } } as Edit);
+    if (row.recorded) return this.edit(row, { type: 'correctCalibration', ...where, changes: { [name]: value } });
     if (value === null) return;
     const blank = Object.fromEntries(this.columns().map((column) => [column.name, null]));
     this.edit(row, {

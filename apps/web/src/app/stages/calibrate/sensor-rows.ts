@@ -29,7 +29,7 @@ export const sensorRows = (
     id,
     place: i + 1,
     recorded: true,
-    figures: figures as Readonly<Record<string, number | null>>,
+    figures: figures,
     leftOut,
     from: from ?? null,
     left: (measurement?.known && measurement.residuals.find((one) => one.id === id)?.left) || null,

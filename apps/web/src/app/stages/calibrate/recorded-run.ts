@@ -1,0 +1,311 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  input,
+  output,
+  signal,
+  untracked,
+} from '@angular/core';
+import { averagedRun, type RunSamples, type Sample } from '@grey-keel/core';
+import { formatNumber, toDisplay, unitFor } from '@grey-keel/core/units';
+import type { CalibrationKind, LiveQuantity, Recording, RecordingPart } from '@grey-keel/model';
+import type ApexCharts from 'apexcharts';
+import { scaleLinear } from 'd3-scale';
+import { forkJoin, map, type Observable, of } from 'rxjs';
+import * as z from 'zod';
+import { problemOf } from '../../api/problem.ts';
+import { Recordings } from '../../live/recordings.ts';
+import { axisLabels, Chart, chartFrame, type Colour } from '../../shared/chart.ts';
+import { ChoiceField } from '../../shared/choice-field.ts';
+import { FigurePipe, SentencePipe } from '../../shared/figure-pipe.ts';
+import { PressButton } from '../../shared/press-button.ts';
+import { QuantityField } from '../../shared/quantity-field.ts';
+import { openBoat } from '../open-boat.ts';
+import { figuresOf, type TakenReading } from './live-run.ts';
+
+type Drawn = 'headingDeg' | 'cogDeg' | 'sogMps' | 'logMps';
+const quantities: Readonly<Record<Drawn, readonly LiveQuantity[]>> = {
+  headingDeg: ['headingTrueDeg', 'headingMagneticDeg'],
+  cogDeg: ['cogDeg'],
+  sogMps: ['sogMps'],
+  logMps: ['logMps'],
+};
+const chartPoints = 1200;
+const runPoints = 20_000;
+
+/** A run cut out of a recording: by brushing its headings, or by its two times; averaged, and refused where it is none. */
+@Component({
+  selector: 'gk-recorded-run',
+  imports: [Chart, ChoiceField, FigurePipe, PressButton, QuantityField, SentencePipe],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (choices().length) {
+      <gk-choice-field
+        label="Recording"
+        fieldId="recording"
+        [value]="chosen()?.id ?? ''"
+        [choices]="choices()"
+        (changed)="choose($event)"
+      />
+    } @else {
+      <p class="small faint">No recording yet: take in a log, or record what comes in, under Instruments.</p>
+    }
+    @if (chosen(); as it) {
+      @if (heading(); as part) {
+        <gk-chart
+          [label]="'Heading over the minutes of ' + it.name + '; brush it, or write the two times below'"
+          [height]="190"
+          [options]="options()"
+        />
+        <div class="row">
+          <gk-quantity-field
+            fieldId="cut-from"
+            label="From"
+            quantity="wait"
+            [decimals]="0"
+            [schema]="timeSchema()"
+            [value]="fromS()"
+            (changed)="cut($event ?? 0, toS())"
+          />
+          <gk-quantity-field
+            fieldId="cut-to"
+            label="To"
+            quantity="wait"
+            [decimals]="0"
+            [schema]="timeSchema()"
+            [value]="toS()"
+            (changed)="cut(fromS(), $event ?? it.lastedS)"
+          />
+        </div>
+      } @else {
+        <p class="small">{{ problem() || 'The recording is read.' }}</p>
+      }
+      @if (result(); as run) {
+        @if ('why' in run) {
+          <p role="status">{{ run.why | sentence: units() }}</p>
+        } @else {
+          <p class="mono">
+            heading {{ run.average.headingDeg | figure: 'angle' : units() }}, course
+            {{ run.average.cogDeg | figure: 'angle' : units() }},
+            {{ run.average.sogMps | figure: 'speed' : units() : { decimals: 2 } }} over ground
+            @if (run.average.logMps !== null) {
+              , log {{ run.average.logMps | figure: 'speed' : units() : { decimals: 2 } }}
+            }
+          </p>
+          @if (barred()) {
+            <p class="check small">
+              This was recorded of the simulated boat: its readings are taken on a practice copy alone.
+            </p>
+          }
+          <button type="button" pButton id="take-cut" [disabled]="barred()" (click)="take()">Take it as a run</button>
+        }
+      }
+    }
+  `,
+  styles: `
+    :host {
+      display: grid;
+      gap: 8px;
+    }
+    /* Brushing is all its bar is for. */
+    :host ::ng-deep .apexcharts-toolbar {
+      display: none;
+    }
+    .row gk-quantity-field {
+      width: 120px;
+    }
+    .check {
+      color: var(--check);
+    }
+    button {
+      justify-self: start;
+    }
+  `,
+})
+export class RecordedRun {
+  readonly kind = input.required<CalibrationKind>();
+  readonly taken = output<TakenReading>();
+
+  private readonly open = openBoat();
+  private readonly recordings = inject(Recordings);
+  protected readonly units = this.open.units;
+  protected readonly problem = signal('');
+  protected readonly chosen = signal<Recording | null>(null);
+  protected readonly heading = signal<RecordingPart | null>(null);
+  protected readonly fromS = signal(0);
+  protected readonly toS = signal(0);
+  protected readonly result = signal<ReturnType<typeof averagedRun> | null>(null);
+
+  protected readonly choices = computed(() =>
+    this.recordings
+      .list()
+      .filter((one) => this.channel(one, 'headingDeg') !== null)
+      .map(({ id, name }) => ({ value: id, label: name })),
+  );
+  protected readonly timeSchema = computed(() =>
+    z
+      .number()
+      .min(0)
+      .max(Math.max(1, this.chosen()?.lastedS ?? 1)),
+  );
+  protected readonly barred = computed(() => this.chosen()?.simulated === true && this.open.plan().practice !== true);
+  protected readonly options = computed(() => {
+    const part = this.heading();
+    this.units();
+    this.fromS();
+    this.toS();
+    return (colour: Colour): ApexCharts.ApexOptions => this.draw(colour, part);
+  });
+
+  constructor() {
+    effect(() => untracked(() => this.recordings.refresh()));
+  }
+
+  protected choose(id: string): void {
+    const recording = this.recordings.list().find((one) => one.id === id) ?? null;
+    this.chosen.set(recording);
+    this.heading.set(null);
+    this.result.set(null);
+    const channel = recording && this.channel(recording, 'headingDeg');
+    if (!recording || channel === null) return;
+    this.fromS.set(0);
+    this.toS.set(recording.lastedS);
+    this.recordings.part(id, { channel, points: chartPoints }).subscribe({
+      next: (part) => this.heading.set(part),
+      error: (error: unknown) => this.problem.set(problemOf(error).detail),
+    });
+  }
+
+  /** Cuts a run between two times, and averages what is in it. */
+  protected cut(fromS: number, toS: number): void {
+    const recording = this.chosen();
+    if (!recording || toS <= fromS) return;
+    this.fromS.set(Math.round(fromS));
+    this.toS.set(Math.round(toS));
+    const withLog = this.kind() === 'speed';
+    const samples = (name: Drawn): Observable<readonly Sample[]> => {
+      const channel = this.channel(recording, name);
+      if (channel === null) return of([]);
+      return this.recordings
+        .part(recording.id, { channel, fromS, toS, points: runPoints })
+        .pipe(map(({ timesS, values }) => timesS.map((atS, i) => ({ atS, value: values[i] ?? 0 }))));
+    };
+    forkJoin({
+      headingDeg: samples('headingDeg'),
+      cogDeg: samples('cogDeg'),
+      sogMps: samples('sogMps'),
+      logMps: samples('logMps'),
+    }).subscribe({
+      next: ({ logMps, ...others }) => {
+        const run: RunSamples = withLog ? { ...others, logMps } : others;
+        this.result.set(averagedRun(run, fromS, toS));
+      },
+      error: (error: unknown) => this.problem.set(problemOf(error).detail),
+    });
+  }
+
+  protected take(): void {
+    const [recording, run] = [this.chosen(), this.result()];
+    if (!recording || !run || 'why' in run || this.barred()) return;
+    const startedMs = recording.startedAt === null ? Date.now() : Date.parse(recording.startedAt) + 1000 * this.fromS();
+    this.taken.emit({
+      figures: figuresOf(run.average),
+      from: {
+        source: `${recording.name}, ${this.fromS()} to ${this.toS()} s`.slice(0, 120),
+        simulated: recording.simulated,
+        at: new Date(startedMs).toISOString(),
+        lastedS: this.toS() - this.fromS(),
+        samples: run.samples,
+      },
+    });
+  }
+
+  private channel(recording: Recording, name: Drawn): number | null {
+    for (const quantity of quantities[name]) {
+      const [most] = recording.channels
+        .filter((one) => one.quantity === quantity)
+        .sort((one, other) => other.samples - one.samples);
+      if (most) return most.id;
+    }
+    return null;
+  }
+
+  private draw(colour: Colour, part: RecordingPart | null): ApexCharts.ApexOptions {
+    const angle = unitFor('angle', this.units());
+    const frame = chartFrame(colour, 'line', 190);
+    const label = axisLabels(colour);
+    const [, endMin] = scaleLinear([0, Math.max(1, (this.chosen()?.lastedS ?? 0) / 60)], [0, 1])
+      .nice(6)
+      .domain() as [number, number];
+    const points = (part?.timesS ?? []).flatMap((timeS, i) => {
+      const y = toDisplay(part?.values[i] ?? 0, angle);
+      const before = part?.values[i - 1];
+      const x = timeS / 60;
+      // Over north the line is lifted: it does not run down the whole chart.
+      return before !== undefined && Math.abs(y - before) > 180
+        ? [
+            { x, y: null },
+            { x, y },
+          ]
+        : [{ x, y }];
+    });
+    return {
+      ...frame,
+      chart: {
+        ...frame.chart,
+        type: 'line',
+        selection: { enabled: true, type: 'x' },
+        // Selecting is what the bar is for; its icons are not shown.
+        toolbar: {
+          show: true,
+          autoSelected: 'selection',
+          tools: {
+            download: false,
+            selection: true,
+            zoom: false,
+            zoomin: false,
+            zoomout: false,
+            pan: false,
+            reset: false,
+          },
+        },
+        events: {
+          selection: (_chart: unknown, { xaxis }: { xaxis: { min: number; max: number } }) =>
+            this.cut(60 * xaxis.min, 60 * xaxis.max),
+        },
+      },
+      series: [{ name: 'heading', data: points }],
+      colors: [colour('--series-0')],
+      stroke: { width: 1.5 },
+      annotations: {
+        xaxis: [
+          {
+            x: this.fromS() / 60,
+            x2: this.toS() / 60,
+            fillColor: colour('--series-0'),
+            opacity: 0.12,
+            borderColor: 'transparent',
+          },
+        ],
+      },
+      xaxis: {
+        type: 'numeric',
+        min: 0,
+        max: endMin,
+        tickAmount: scaleLinear([0, endMin], [0, 1]).ticks(6).length - 1,
+        labels: { ...label, formatter: (value: string) => formatNumber(Number(value), 1) },
+        title: { text: 'minutes' },
+      },
+      yaxis: {
+        min: 0,
+        max: 360,
+        tickAmount: 4,
+        labels: { ...label, formatter: (value: number) => value.toFixed(0) },
+        title: { text: 'heading, °' },
+      },
+    };
+  }
+}
