@@ -130,11 +130,11 @@ export type CalibrationSettings<K extends CalibrationKind> = z.output<(typeof ca
 export type CalibrationReading<K extends CalibrationKind> = z.output<(typeof calibrationParts)[K]['reading']>;
 
 type AnyReading = CalibrationReading<CalibrationKind>;
+/** Whatever it is of, a calibration has readings. */
+type WithReadings = Readonly<Record<string, { readonly readings: Readonly<Record<string, AnyReading>> }>>;
 
 /** All readings of all kinds. */
 export const readingsOf = ({ speed, temperature, heading, deviation }: Calibrations): readonly AnyReading[] =>
-  [speed, temperature, heading, deviation].flatMap((ofKind) =>
-    Object.values(ofKind).flatMap((one): AnyReading[] =>
-      Object.values(one.readings as Readonly<Record<string, AnyReading>>),
-    ),
+  [speed, temperature, heading, deviation].flatMap((ofKind: WithReadings) =>
+    Object.values(ofKind).flatMap(({ readings }) => Object.values(readings)),
   );

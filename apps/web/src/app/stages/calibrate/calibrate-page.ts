@@ -190,8 +190,8 @@ export class CalibratePage {
   protected readonly subjects = computed((): Listed[] => {
     const plan = this.open.plan();
     return [
-      ...depthGivers(plan).map(({ id, name }) => ({
-        kind: 'depth' as const,
+      ...depthGivers(plan).map(({ id, name }): Listed => ({
+        kind: 'depth',
         id,
         key: `depth-${id}`,
         word: 'Depth',
@@ -201,7 +201,7 @@ export class CalibratePage {
         quantity: 'length',
       })),
       ...calibrationKinds.flatMap((kind) =>
-        calibratedSensors(plan, kind).map(({ id, name }) => ({
+        calibratedSensors(plan, kind).map(({ id, name }): Listed => ({
           kind,
           id,
           key: `${kind}-${id}`,
