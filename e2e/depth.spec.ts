@@ -17,6 +17,11 @@ describe('what can ground a boat', () => {
   };
   const is = (id: string, there = true): Promise<boolean> => findingIs(here.browser.driver, id, there);
   const said = (id: string): Promise<string> => textOf(here.browser.driver, `[data-finding^="${id}"]`);
+  /** Shows one transducer's depth, and waits for it: what was shown before has fields of the same kind. */
+  const look = async (id: string): Promise<void> => {
+    await hands.press(`[data-calibration="depth-${id}"]`);
+    await find(here.browser.driver, `#offset-${id}`);
+  };
   const record = async (lead: string, shown: string): Promise<void> => {
     const id = (await (await find(here.browser.driver, 'tr[data-reading="new"] input')).getAttribute('id')) ?? '';
     await hands.fill(`#${id}`, lead);
@@ -27,7 +32,7 @@ describe('what can ground a boat', () => {
     'is said of the readings: another water, too few, more water than there is, a face in the air',
     async () => {
       await show('calibrate');
-      await hands.press('[data-calibration="depth-a-wide"]');
+      await look('a-wide');
       await record('20', '19.5');
       await record('25', '24.5');
       await is('offset-scale', false);
@@ -37,7 +42,7 @@ describe('what can ground a boat', () => {
       await is('offset-scale', false);
       // What looks ahead feeds a display its depth: it has to have an offset like any other.
       await is('offset-missing:d-ahead');
-      await hands.press('[data-calibration="depth-d-ahead"]');
+      await look('d-ahead');
       await hands.choose('#reading-set-to-d-ahead', 'fresh');
       await record('5', '5.6');
       await is('offset-few:d-ahead');
@@ -53,7 +58,7 @@ describe('what can ground a boat', () => {
     'is said of the alarm: the part that touches first, in the display’s own unit, and the fallback',
     async () => {
       await show('calibrate');
-      await hands.press('[data-calibration="depth-a-wide"]');
+      await look('a-wide');
       await hands.press('#enter-offset');
       await is('offset-stale:a-wide', false);
       expect(await textOf(here.browser.driver, '#result')).toContain('Bow motor reaches 0.24 m below the keel');
@@ -76,7 +81,7 @@ describe('what can ground a boat', () => {
       await is('water-type:a-helm-port');
       expect(await said('water-type:a-helm-port')).toContain('1500.0 m/s');
       await show('calibrate');
-      await hands.press('[data-calibration="depth-b-narrow"]');
+      await look('b-narrow');
       await hands.press('#offset-reference p-togglebutton:nth-of-type(2)');
       await is('fallback-reference:a-helm-port');
     },

@@ -6,6 +6,7 @@ import { By, Key } from 'selenium-webdriver';
 import { eventually, find, textOf } from './support/browser.ts';
 import { type Hands, pointer } from './support/hands.ts';
 import { inBrowser } from './support/in-browser.ts';
+import { actOn } from './support/job.ts';
 
 const minutes = 60_000;
 const knotMps = 1852 / 3600;
@@ -69,8 +70,15 @@ describe('instruments', () => {
   const until = (css: string, holds: (text: string) => boolean, what: string): Promise<string> =>
     eventually(() => textOf(drive(), css), holds, what, 90_000);
   const deleteRuns = async (): Promise<void> => {
-    while ((await drive().findElements(By.css('[aria-label^="Delete run"]'))).length > 0)
+    const there = await drive().findElements(By.css('[aria-label^="Delete run"]'));
+    for (const left of there.keys()) {
       await hands.press('[aria-label^="Delete run"]');
+      await eventually(
+        () => drive().findElements(By.css('[aria-label^="Delete run"]')),
+        (rows) => rows.length === there.length - left - 1,
+        'the run to be deleted',
+      );
+    }
   };
   const takeRun = async (): Promise<void> => {
     const count = (await drive().findElements(By.css('tr[data-reading]'))).length;
@@ -143,15 +151,7 @@ describe('instruments', () => {
     'of the simulated boat are refused on a real boat, and give heading and log on its practice copy',
     async () => {
       await drive().get(here.app.address);
-      await hands.press('[aria-label="Actions for Old Marl"]');
-      await eventually(
-        () =>
-          drive()
-            .findElement(By.xpath('//*[@role="menuitem" or self::a][contains(., "Practice copy")]'))
-            .then((item) => item.click()),
-        () => true,
-        'the menu',
-      );
+      await actOn(drive(), hands, 'Old Marl', 'Practice copy');
       await until('.boat .practice', (text) => text.includes('practice copy'), 'the practice copy');
       const address = new URL(await drive().getCurrentUrl()).pathname.split('/')[2] ?? '';
       await calibrate(address, 'heading-c-compass');

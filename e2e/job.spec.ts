@@ -91,9 +91,9 @@ describe('the whole job', () => {
     await says(driver, '.bar', 'shows these figures');
     await saved(driver);
     await hands.press('gk-head-strip a[href="/"]');
-    await actOn(driver, hands, jobBoat, 2);
+    await actOn(driver, hands, jobBoat, 'Export');
     const bundle = await downloaded(here.browser, '.grey-keel.json');
-    await actOn(driver, hands, jobBoat, 3);
+    await actOn(driver, hands, jobBoat, 'Delete');
     await says(driver, 'gk-toast', 'deleted');
     await hands.give('#bundle-file', bundle);
     await says(driver, 'gk-toast', 'was imported');

@@ -15,6 +15,7 @@ import {
   type DragFrames,
   type PaneFrames,
 } from './bench-drag.ts';
+import { logRows } from './bench-log.ts';
 import { median, milliseconds, row, type Row } from './bench-row.ts';
 import { slowRows } from './bench-slow.ts';
 
@@ -93,6 +94,7 @@ number = await newest();
 
 const rows: Row[] = [
   ...(await coreRows()),
+  ...(await logRows()),
   await row(
     'save an edit over HTTP',
     'ms',

@@ -73,16 +73,17 @@ export const pointer = (driver: WebDriver): Hands => {
 
 /** A finger: it taps, and types on whatever the tap has brought up. */
 export const touch = ({ driver, tap }: Browser): Hands => {
-  const tapOn = async (css: string): Promise<void> => {
-    const target = await find(driver, css);
-    const [x, y] = await driver.executeScript<[number, number]>(
-      `arguments[0].scrollIntoView({block: 'center'});
-       const box = arguments[0].getBoundingClientRect();
-       return [box.left + box.width / 2, box.top + box.height / 2];`,
-      target,
-    );
-    await tap(x, y);
-  };
+  const tapOn = (css: string): Promise<void> =>
+    whileFresh(async () => {
+      const target = await find(driver, css);
+      const [x, y] = await driver.executeScript<[number, number]>(
+        `arguments[0].scrollIntoView({block: 'center'});
+         const box = arguments[0].getBoundingClientRect();
+         return [box.left + box.width / 2, box.top + box.height / 2];`,
+        target,
+      );
+      await tap(x, y);
+    });
   return {
     ...pointer(driver),
     press: tapOn,

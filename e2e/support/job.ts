@@ -41,10 +41,17 @@ export const findingIs = (driver: WebDriver, id: string, there: boolean): Promis
   );
 
 /** Does something to a boat of the fleet by the menu of its line. */
-export const actOn = async (driver: WebDriver, hands: Hands, boat: string, act: number): Promise<void> => {
+export const actOn = async (driver: WebDriver, hands: Hands, boat: string, act: string): Promise<void> => {
   await hands.press(`button[aria-label="Actions for ${boat}"]`);
-  const entry = `.p-menu li:nth-of-type(${act}) .p-menu-item-content`;
-  await find(driver, entry);
+  const place = await eventually(
+    () =>
+      driver.executeScript<number>(
+        `return [...document.querySelectorAll('.p-menu li')].findIndex((one) => one.textContent.trim() === arguments[0])`,
+        act,
+      ),
+    (at) => at >= 0,
+    `the menu to offer ${act}`,
+  );
   await eventually(
     () => driver.executeScript<boolean>(`return document.activeElement?.closest('.p-menu') !== null`),
     (there) => there,
@@ -52,7 +59,7 @@ export const actOn = async (driver: WebDriver, hands: Hands, boat: string, act: 
   );
   await driver
     .actions()
-    .sendKeys(...Array.from({ length: act }, () => Key.ARROW_DOWN), Key.ENTER)
+    .sendKeys(...Array.from({ length: place + 1 }, () => Key.ARROW_DOWN), Key.ENTER)
     .perform();
 };
 

@@ -67,6 +67,9 @@ export const startServer = async (options: ServerOptions): Promise<RunningServer
     backups,
     restored: async () => {
       boats.forget();
+      // The sources are those of the file that stands there now.
+      instruments.stop();
+      await instruments.start();
       await catalogue.ship();
       streams.again();
     },

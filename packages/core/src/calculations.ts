@@ -25,6 +25,7 @@ import { targetRing } from './beams/target-ring.ts';
 import type { Calculation } from './calculation/calculation.ts';
 import { depthOffset } from './calibration/depth-offset.ts';
 import { headingDeviation } from './calibration/heading-deviation.ts';
+import { magneticVariation } from './calibration/magnetic-variation.ts';
 import { headingOffset } from './calibration/heading-offset.ts';
 import { speedFactor } from './calibration/speed-factor.ts';
 import { temperatureOffset } from './calibration/temperature-offset.ts';
@@ -73,6 +74,7 @@ export const calculations: ReadonlyMap<string, Calculation> = new Map(
     speedFactor,
     headingOffset,
     headingDeviation,
+    magneticVariation,
     nmeaDecode,
     legibility,
     paneScale,

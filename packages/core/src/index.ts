@@ -117,6 +117,12 @@ export {
   type DepthOffsetResult,
 } from './calibration/depth-offset-subject.ts';
 export { calibratedSensors, type CalibratedSensor } from './calibration/calibrated-sensors.ts';
+export { magneticVariation, variationModel } from './calibration/magnetic-variation.ts';
+export {
+  calibrateExercises,
+  type HiddenErrorAnswer,
+  type HiddenErrorQuestion,
+} from './stages/calibrate/exercises/hidden-error.ts';
 export { deviationCard } from './calibration/deviation-calibration.ts';
 export { kindWords } from './calibration/kind-words.ts';
 export { type ResultStanding } from './plan/define-result.ts';

@@ -168,6 +168,7 @@ const inputs: Record<string, object[]> = {
   'heading-deviation': [
     { swing: [0, 90, 180, 270].map((compassDeg, i) => ({ compassDeg, magneticDeg: compassDeg + 10.5 - 7 * i + 12 })) },
   ],
+  'magnetic-variation': [{ latitudeDeg: 47, longitudeDeg: -28, date: '2026-06-01' }],
   'nmea-decode': [{ sentence: '$SDDPT,4.1,0.3' }],
 };
 

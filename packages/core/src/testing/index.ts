@@ -1,3 +1,4 @@
 // Test data that other packages build on.
 export * from './sample-entries.ts';
+export * from './sailed-runs.ts';
 export * from './sample-plan.ts';

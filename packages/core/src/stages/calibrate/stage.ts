@@ -3,6 +3,7 @@ import { chooseTransducer } from '../../plan/usual-to-dos.ts';
 import { depthGivers } from '../../sources/depth-givers.ts';
 import { defineStage } from '../define-stage.ts';
 import { calibrateEdits } from './edits.ts';
+import { calibrateExercises } from './exercises/hidden-error.ts';
 import { offsetAboveWater, offsetScale, offsetUnsafe, offsetWrongSign } from './rules/offset-errors.ts';
 import { offsetFew, offsetFlagged, offsetGeometry, offsetUncertain, readingHalf } from './rules/offset-readings.ts';
 import { offsetMissing, offsetStale } from './rules/offset-standing.ts';
@@ -67,7 +68,7 @@ export const calibrateStage = defineStage({
           ...sensorsToMeasure(plan),
         ],
   results: [measuredOffset, ...Object.values(measuredByKind)],
-  exercises: [],
+  exercises: Object.values(calibrateExercises),
   // A depth offset taken over by mistake grounds the other boat.
   forAnotherBoat: () => ({
     depthOffsets: {},

@@ -11,7 +11,9 @@ import { GoTo } from '../../shared/go-to.ts';
 import { Wide } from '../../shared/wide.ts';
 import { selectFindings } from '../../state/plan.selectors.ts';
 import { openBoat } from '../open-boat.ts';
+import { DrillFrame } from '../../shared/drill/drill-frame.ts';
 import { DepthProcedure } from './depth-procedure.ts';
+import { calibrateDrill } from './drill/calibrate-drill.ts';
 import { SensorProcedure } from './sensor-procedure.ts';
 
 const quantities: Readonly<Record<CalibrationKind, Quantity>> = {
@@ -55,6 +57,7 @@ const subjectAt = (path: Path): string | null => {
   selector: 'gk-calibrate-page',
   imports: [
     DepthProcedure,
+    DrillFrame,
     FigurePipe,
     HelmPanel,
     InstrumentsPanel,
@@ -82,6 +85,7 @@ const subjectAt = (path: Path): string | null => {
             [attr.aria-current]="chosen()?.key === one.key"
             (click)="choose(one.key)"
             [attr.data-calibration]="one.key"
+            [attr.data-tab]="one.key"
           >
             <strong>{{ one.word }}</strong>
             <span class="small">{{ one.name }}</span>
@@ -93,11 +97,28 @@ const subjectAt = (path: Path): string | null => {
             <span class="small state {{ one.state }}">{{ one.state }}</span>
           </button>
         }
+        <button
+          type="button"
+          class="drill"
+          [attr.aria-current]="drilling()"
+          (click)="choose(drillKey)"
+          data-calibration="drill"
+          data-tab="drill"
+        >
+          <strong>Drill</strong>
+          <span class="small">hidden errors to find</span>
+        </button>
       </section>
 
       <div class="work">
         <gk-helm-panel />
-        @if (chosen(); as one) {
+        @if (drilling()) {
+          <gk-drill-frame
+            [rows]="drill"
+            about="A boat whose instruments are off by what is not told: find it from as few runs as it takes."
+            needs="open a boat"
+          />
+        } @else if (chosen(); as one) {
           @if (one.kind === 'depth') {
             <gk-depth-procedure [transducerId]="one.id" />
           } @else {
@@ -217,8 +238,12 @@ export class CalibratePage {
   /** The one looked at: the most pressing, until another is chosen. */
   private readonly key = linkedSignal<string[], string>({
     source: computed(() => this.subjects().map(({ key }) => key), { equal: (a, b) => a.join() === b.join() }),
-    computation: (keys, before) => (before && keys.includes(before.value) ? before.value : this.mostPressing()),
+    computation: (keys, before) =>
+      before && (before.value === 'drill' || keys.includes(before.value)) ? before.value : this.mostPressing(),
   });
+  protected readonly drillKey = 'drill';
+  protected readonly drill = calibrateDrill;
+  protected readonly drilling = computed(() => this.key() === this.drillKey);
   protected readonly chosen = computed(
     (): Subject | null => this.subjects().find(({ key }) => key === this.key()) ?? null,
   );

@@ -55,17 +55,8 @@ import { readingRows } from './reading-rows.ts';
       <gk-offset-result [transducerId]="transducerId()" [result]="result()" [rows]="rows()" />
     </div>
   `,
+  styleUrl: './procedure.css',
   styles: `
-    :host {
-      display: grid;
-      gap: 10px;
-      min-width: 0;
-    }
-    .top {
-      display: grid;
-      grid-template-columns: minmax(0, 3fr) minmax(0, 2fr);
-      gap: 14px;
-    }
     .empty {
       min-height: 200px;
       display: grid;
@@ -74,20 +65,6 @@ import { readingRows } from './reading-rows.ts';
     .empty span {
       background: var(--sheet);
       padding: 4px 8px;
-    }
-    .two {
-      display: grid;
-      grid-template-columns: minmax(0, 3fr) minmax(0, 2fr);
-      gap: 10px;
-    }
-    h3 {
-      margin: 10px 0 4px;
-    }
-    @media (max-width: 760px) {
-      .top,
-      .two {
-        grid-template-columns: minmax(0, 1fr);
-      }
     }
   `,
 })

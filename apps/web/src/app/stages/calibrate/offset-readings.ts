@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, signal } from '@angular/core';
 import { conditionsOfFirstReading, removesFrom } from '@grey-keel/core';
 import { depthPairSchema, type DepthPair } from '@grey-keel/model';
-import { TimesIcon } from 'primeng/icons/times';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
 import { QuantityField } from '../../shared/quantity-field.ts';
@@ -9,15 +8,15 @@ import { Wide } from '../../shared/wide.ts';
 import { newId } from '../../state/open-plan.ts';
 import { openBoat } from '../open-boat.ts';
 import type { ReadingRow } from './reading-rows.ts';
+import { ReadingActs } from './reading-acts.ts';
 import { ReadingConditions } from './reading-conditions.ts';
-import { PressButton } from '../../shared/press-button.ts';
 
 const blank: DepthPair = { leadLineM: null, displayedM: null, leftOut: false };
 
 /** The lead-line readings of one transducer, with a line for the next, and what they were taken in. */
 @Component({
   selector: 'gk-offset-readings',
-  imports: [ComputedNumber, FigurePipe, PressButton, QuantityField, ReadingConditions, TimesIcon, Wide],
+  imports: [ComputedNumber, FigurePipe, QuantityField, ReadingActs, ReadingConditions, Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet" aria-labelledby="readings-title">
@@ -78,26 +77,12 @@ const blank: DepthPair = { leadLineM: null, displayedM: null, leftOut: false };
                 </td>
                 <td class="acts">
                   @if (row.recorded) {
-                    <button
-                      type="button"
-                      pButton
-                      text
-                      class="small"
-                      (click)="write(row, { leftOut: !row.pair.leftOut })"
-                      [attr.aria-label]="(row.pair.leftOut ? 'Take back reading ' : 'Leave out reading ') + row.place"
-                    >
-                      {{ row.pair.leftOut ? 'take back' : 'leave out' }}
-                    </button>
-                    <button
-                      type="button"
-                      pButton
-                      text
-                      class="small"
-                      (click)="remove(row)"
-                      [attr.aria-label]="'Delete reading ' + row.place"
-                    >
-                      <svg data-p-icon="times" aria-hidden="true"></svg>
-                    </button>
+                    <gk-reading-acts
+                      [of]="'reading ' + row.place"
+                      [leftOut]="row.pair.leftOut"
+                      (leftOutChanged)="write(row, { leftOut: $event })"
+                      (deleted)="remove(row)"
+                    />
                   }
                 </td>
               </tr>
@@ -124,11 +109,6 @@ const blank: DepthPair = { leadLineM: null, displayedM: null, leftOut: false };
       width: 86px;
       margin-left: auto;
     }
-    .acts .p-button {
-      vertical-align: middle;
-      padding: 0 2px;
-      min-width: 30px;
-    }
     table.figures td {
       padding: 2px 3px;
     }
@@ -142,10 +122,6 @@ const blank: DepthPair = { leadLineM: null, displayedM: null, leftOut: false };
     .flagged {
       color: var(--check);
       font-weight: 700;
-    }
-    /* Beside each other, or below each other where the figures are long. */
-    .acts {
-      white-space: normal;
     }
   `,
 })

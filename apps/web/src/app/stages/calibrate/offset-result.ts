@@ -117,35 +117,7 @@ const noticeableError = 0.002;
       }
     </section>
   `,
-  styles: `
-    :host {
-      display: contents;
-    }
-    .check {
-      color: var(--check);
-    }
-    .result {
-      display: grid;
-      gap: 8px;
-      align-content: start;
-    }
-    .verdict {
-      font-weight: 700;
-    }
-    .verdict.good {
-      color: var(--fresh);
-    }
-    .verdict.bad {
-      color: var(--check);
-    }
-    .wanting {
-      padding: 24px 12px;
-    }
-    .wanting span {
-      background: var(--sheet);
-      padding: 4px 8px;
-    }
-  `,
+  styleUrl: './result.css',
 })
 export class OffsetResult {
   readonly transducerId = input.required<string>();

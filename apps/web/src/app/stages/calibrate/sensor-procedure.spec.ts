@@ -61,6 +61,16 @@ describe('the procedures of speed, temperature and heading', () => {
     await record(root, '180', '6', '180');
     await choose(root, '#heading-north', 'magnetic');
     expect(text(root, '#result')).toContain('variation is missing');
+    // Out at sea, where the model says 11° west or so; a figure of the chart goes before it.
+    expect(text(root, 'gk-variation-here')).toContain('Give the position');
+    await write(root, '#variation-latitude', '80');
+    await write(root, '#variation-longitude', '0');
+    expect(text(root, 'gk-variation-here')).toContain('valid to 2029-11-13');
+    await press(root, '#take-variation');
+    const taken = plan().calibrations.heading['compass'];
+    // 1.3° east in 2025, growing by half a degree a year: the model's own test values.
+    expect(taken?.variationDeg).toBeGreaterThan(1.2);
+    expect(taken?.variationDeg).toBeLessThan(4);
     await write(root, '#heading-variation', '7');
     expect(text(root, '#result')).toContain('\u22127.0°');
   });
@@ -75,6 +85,21 @@ describe('the procedures of speed, temperature and heading', () => {
     await press(root, '[aria-label="Delete reading 6"]');
     expect(Object.keys(plan().calibrations.temperature['log']?.readings ?? {}).length).toBe(5);
     expect(root.querySelectorAll('gk-residual-strip .dot').length).toBe(5);
+  });
+
+  it('are practised on a boat with hidden errors: more runs are taken, a figure entered, and both are scored', async () => {
+    const root = await show('drill');
+    await press(root, '#drill-start');
+    expect(root.querySelectorAll('gk-hidden-error-view tbody tr').length).toBe(2);
+    await press(root, '#drill-more');
+    expect(root.querySelectorAll('gk-hidden-error-view tbody tr').length).toBe(4);
+    expect(root.querySelectorAll('gk-runs-picture g, gk-runs-picture .mark').length).toBeGreaterThan(4);
+    await write(root, '#drill-entered', '5');
+    await press(root, '#drill-score');
+    expect(text(root, '.result')).toContain('The offset was');
+    expect(root.querySelector<HTMLButtonElement>('#drill-more')?.disabled).toBeTrue();
+    await press(root, '#drill-next');
+    expect(text(root, '.question')).toContain('The log is off');
   });
 
   it('make a deviation card of a swing, and a factor of runs', async () => {

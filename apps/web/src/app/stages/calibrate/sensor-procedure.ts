@@ -18,6 +18,7 @@ import { type PicturedRun, RunsPicture } from './runs-picture.ts';
 import { SensorReadings } from './sensor-readings.ts';
 import { SensorResult } from './sensor-result.ts';
 import { sensorRows } from './sensor-rows.ts';
+import { VariationHere } from './variation-here.ts';
 
 /** A guided procedure for one sensor: how it is done, the picture, the readings as they come, and what they give. */
 @Component({
@@ -33,6 +34,7 @@ import { sensorRows } from './sensor-rows.ts';
     RunsPicture,
     SensorReadings,
     SensorResult,
+    VariationHere,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
@@ -115,22 +117,15 @@ import { sensorRows } from './sensor-rows.ts';
             (changed)="set($event)"
           />
         </div>
+        @if (magnetic()) {
+          <gk-variation-here (taken)="set({ variationDeg: $event })" />
+        }
       </section>
       <gk-sensor-result [kind]="kind()" [sensorId]="sensorId()" [measurement]="measurement()" />
     </div>
   `,
+  styleUrl: './procedure.css',
   styles: `
-    :host {
-      display: grid;
-      gap: 10px;
-      align-content: start;
-      min-width: 0;
-    }
-    .top {
-      display: grid;
-      grid-template-columns: minmax(0, 3fr) minmax(0, 2fr);
-      gap: 14px;
-    }
     .how {
       display: grid;
       gap: 6px;
@@ -145,18 +140,10 @@ import { sensorRows } from './sensor-rows.ts';
     .check {
       color: var(--check);
     }
-    .two {
-      display: grid;
-      grid-template-columns: minmax(0, 9fr) minmax(0, 5fr);
-      gap: 10px;
-    }
-    h3 {
-      margin: 10px 0 4px;
-    }
-    @media (max-width: 760px) {
-      .top,
+    /* The runs have four figures each. */
+    @media (min-width: 761px) {
       .two {
-        grid-template-columns: minmax(0, 1fr);
+        grid-template-columns: minmax(0, 9fr) minmax(0, 5fr);
       }
     }
   `,
@@ -191,12 +178,13 @@ export class SensorProcedure {
   protected readonly shape = computed(
     () => calibrationParts[this.kind()].settings.shape as Readonly<Record<string, z.ZodType>>,
   );
-  protected readonly names = computed(() => {
+  protected readonly magnetic = computed(() => {
     const settings = this.settings();
-    return Object.keys(this.shape()).filter(
-      (name) => name !== 'variationDeg' || ('north' in settings && settings.north === 'magnetic'),
-    );
+    return 'north' in settings && settings.north === 'magnetic';
   });
+  protected readonly names = computed(() =>
+    Object.keys(this.shape()).filter((name) => name !== 'variationDeg' || this.magnetic()),
+  );
 
   protected readonly residuals = computed<Residual[]>(() =>
     this.rows().flatMap(({ place, left, apart }) => (left ? [{ place, left, apart }] : [])),

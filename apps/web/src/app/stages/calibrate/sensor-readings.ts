@@ -1,21 +1,20 @@
 import { ChangeDetectionStrategy, Component, computed, input, signal } from '@angular/core';
 import { calibrationParts, type CalibrationKind, type Edit, wordsOf } from '@grey-keel/model';
-import { TimesIcon } from 'primeng/icons/times';
 import type * as z from 'zod';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
 import { PlanPlace } from '../../shared/plan-place.ts';
-import { PressButton } from '../../shared/press-button.ts';
 import { QuantityField } from '../../shared/quantity-field.ts';
 import { Wide } from '../../shared/wide.ts';
 import { newId } from '../../state/open-plan.ts';
 import { openBoat } from '../open-boat.ts';
 import { procedureWords } from './procedure-words.ts';
+import { ReadingActs } from './reading-acts.ts';
 import type { SensorRow } from './sensor-rows.ts';
 
 /** The readings of one sensor, with a line for the next: typed, or taken from the instruments and put right by hand. */
 @Component({
   selector: 'gk-sensor-readings',
-  imports: [FigurePipe, PlanPlace, PressButton, QuantityField, TimesIcon, Wide],
+  imports: [FigurePipe, PlanPlace, QuantityField, ReadingActs, Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div gkWide>
@@ -65,26 +64,12 @@ import type { SensorRow } from './sensor-rows.ts';
               </td>
               <td class="acts">
                 @if (row.recorded) {
-                  <button
-                    type="button"
-                    pButton
-                    text
-                    class="small"
-                    (click)="leaveOut(row)"
-                    [attr.aria-label]="(row.leftOut ? 'Take back ' : 'Leave out ') + word() + ' ' + row.place"
-                  >
-                    {{ row.leftOut ? 'take back' : 'leave out' }}
-                  </button>
-                  <button
-                    type="button"
-                    pButton
-                    text
-                    class="small"
-                    (click)="remove(row)"
-                    [attr.aria-label]="'Delete ' + word() + ' ' + row.place"
-                  >
-                    <svg data-p-icon="times" aria-hidden="true"></svg>
-                  </button>
+                  <gk-reading-acts
+                    [of]="word() + ' ' + row.place"
+                    [leftOut]="row.leftOut"
+                    (leftOutChanged)="leaveOut(row)"
+                    (deleted)="remove(row)"
+                  />
                 }
               </td>
             </tr>
@@ -103,12 +88,7 @@ import type { SensorRow } from './sensor-rows.ts';
       color: var(--ink);
       white-space: nowrap;
     }
-    .acts .p-button {
-      padding: 0 2px;
-      min-width: 30px;
-    }
     .acts {
-      white-space: normal;
       width: 52px;
     }
     table.figures td {

@@ -137,34 +137,8 @@ import { procedureWords } from './procedure-words.ts';
       }
     </section>
   `,
+  styleUrl: './result.css',
   styles: `
-    :host {
-      display: contents;
-    }
-    .check {
-      color: var(--check);
-    }
-    .result {
-      display: grid;
-      gap: 8px;
-      align-content: start;
-    }
-    .verdict {
-      font-weight: 700;
-    }
-    .verdict.good {
-      color: var(--fresh);
-    }
-    .verdict.bad {
-      color: var(--check);
-    }
-    .wanting {
-      padding: 24px 12px;
-    }
-    .wanting span {
-      background: var(--sheet);
-      padding: 4px 8px;
-    }
     .card caption {
       text-align: left;
     }

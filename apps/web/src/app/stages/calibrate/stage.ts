@@ -1,4 +1,5 @@
-import { at, inOrder } from '@grey-keel/core';
+import { at, calibratedSensors, inOrder, kindWords } from '@grey-keel/core';
+import { calibrationKinds } from '@grey-keel/model';
 import type { WebStage } from '../web-stage.ts';
 
 export const calibrateStage: WebStage = {
@@ -6,12 +7,12 @@ export const calibrateStage: WebStage = {
   title: 'Calibrate',
   decides: 'Each number the displays rely on, measured, with its uncertainty.',
   help: [
-    'Correct the depth each display shows, with a lead line over a bottom you can trust.',
+    'Depth: with a lead line over a bottom you can trust; five pairs or more over the depths you work in.',
     'To the waterline: the display shows the depth of the water. To the keel: it shows the water under the keel.',
-    'Take five pairs or more over the depths you work in; one that stands apart is named, never dropped in silence.',
+    'Speed and heading: straight runs there and back; a current cancels in the difference. Temperature: beside a thermometer.',
+    'Readings are typed, taken from instruments as they settle, or cut out of a recording; one that stands apart is named.',
     'Set the display to this water before trusting one offset: a wrong speed of sound grows with depth.',
-    'The sign is said in words beside the figure: read it aloud before entering it. A wrong sign grounds the boat.',
-    'When draught, water or the transducer changes, the result goes stale and the waterline rises past this stage.',
+    'The sign is said in words beside the figure: read it aloud before entering it. What changes afterwards makes a result stale.',
   ],
   page: () => import('./calibrate-page.ts').then(({ CalibratePage }) => CalibratePage),
   found: (plan) => [
@@ -20,5 +21,12 @@ export const calibrateStage: WebStage = {
       name: 'Depth offset to the waterline or the keel',
       target: at('depthOffsets', inOrder(plan.transducers)[0]?.[0] ?? ''),
     },
+    ...calibrationKinds.flatMap((kind) =>
+      calibratedSensors(plan, kind).map(({ id, name }) => ({
+        kind: 'setting' as const,
+        name: `${kindWords[kind]}, ${name}`,
+        target: at('calibrations', kind, id),
+      })),
+    ),
   ],
 };

@@ -1,0 +1,105 @@
+import { answerOf, calculations, wrapped, type Calculation } from '@grey-keel/core';
+import { normal, sailedRuns, seeded } from '@grey-keel/core/testing';
+import { parseArgs } from 'node:util';
+
+/**
+ * How often the 95 % interval of each procedure holds what a simulated boat hides, at its least count and the next two, with
+ * the mean half interval: `npm run intervals -- --count 10000`. Boats whose runs could not be taken are told as refused.
+ */
+const { values } = parseArgs({ options: { count: { type: 'string', default: '1000' } } });
+const boats = Number(values.count);
+
+interface Found {
+  readonly off: number;
+  readonly half: number;
+}
+const named = (name: string): Calculation => {
+  const found = calculations.get(name);
+  if (!found) throw new Error(`There is no calculation ${name}.`);
+  return found;
+};
+const answer = (name: string, input: unknown): Record<string, number> =>
+  answerOf(named(name), input) as unknown as Record<string, number>;
+const pairsFrom = (firstDeg: number, pairs: number): number[] =>
+  Array.from({ length: 2 * pairs }, (_, i) => (firstDeg + 180 * i + 90 * Math.floor(i / 2)) % 360);
+
+const heading = (seed: number, pairs: number): Found | null => {
+  const { boat, runs } = sailedRuns(seed, pairsFrom(seed, pairs), { withLog: false, averageS: 20 });
+  if (runs.length < 2 * pairs) return null;
+  const shown = runs.map(({ headingDeg, sogMps, cogDeg }) => ({ headingDeg, sogMps, cogDeg }));
+  const { offsetDeg = 0, halfInterval95Deg = 0 } = answer('heading-offset', { runs: shown });
+  return { off: wrapped(offsetDeg - boat.errors.headingOffsetDeg), half: halfInterval95Deg };
+};
+const speed = (seed: number, count: number): Found | null => {
+  const headings = Array.from({ length: count }, (_, k) => (13 * seed + (k * 360) / count) % 360);
+  const { boat, runs } = sailedRuns(seed, headings, { averageS: 20 });
+  if (runs.length < count) return null;
+  const turn = boat.errors.headingOffsetDeg + 360;
+  const shown = runs.map(({ logMps, headingDeg, ...over }) => ({
+    ...over,
+    logMps: logMps ?? 0,
+    headingDeg: (headingDeg + turn) % 360,
+  }));
+  const { factor = 0, factorHalfInterval95 = 0 } = answer('speed-factor', { runs: shown });
+  return { off: factor - boat.errors.logFactor, half: factorHalfInterval95 };
+};
+const temperature = (seed: number, count: number): Found => {
+  const uniform = seeded(seed);
+  const offset = 2 * (uniform() - 0.5);
+  const readings = Array.from({ length: count }, () => {
+    const waterC = 8 + 6 * uniform();
+    const stepped = (value: number): number => Math.round(10 * value) / 10;
+    return {
+      referenceC: stepped(waterC + 0.12 * normal(uniform)),
+      displayedC: stepped(waterC - offset + 0.12 * normal(uniform)),
+    };
+  });
+  const { offsetC = 0, halfInterval95C = 0 } = answer('temperature-offset', { readings });
+  return { off: offsetC - offset, half: halfInterval95C };
+};
+/** Of the first coefficient, on so many headings all round. */
+const deviation = (seed: number, count: number): Found => {
+  const uniform = seeded(seed);
+  const [a = 0, b = 0, c = 0] = Array.from({ length: 3 }, () => 8 * (uniform() - 0.5));
+  const first = 360 * uniform();
+  const swing = Array.from({ length: count }, (_, i) => {
+    const compassDeg = (first + (360 * i) / count) % 360;
+    const theta = (compassDeg * Math.PI) / 180;
+    const magneticDeg = compassDeg + a + b * Math.sin(theta) + c * Math.cos(theta) + normal(uniform);
+    return { compassDeg, magneticDeg: (magneticDeg + 360) % 360 };
+  });
+  const found = answerOf(named('heading-deviation'), { swing }) as unknown as {
+    aDeg: number;
+    halfIntervals95Deg: readonly number[];
+  };
+  return { off: found.aDeg - a, half: found.halfIntervals95Deg[0] ?? 0 };
+};
+
+const procedures: readonly (readonly [
+  name: string,
+  counts: readonly number[],
+  find: (seed: number, count: number) => Found | null,
+])[] = [
+  ['heading, pairs', [2, 3, 4], heading],
+  ['speed, runs', [2, 3, 4], speed],
+  ['temperature, readings', [2, 3, 4], temperature],
+  ['deviation, headings', [8, 9, 10], deviation],
+];
+let poor = 0;
+for (const [name, counts, find] of procedures)
+  for (const count of counts) {
+    const found = Array.from({ length: boats }, (_, i) => find(100_000 * count + i, count)).filter(
+      (one) => one !== null,
+    );
+    const held = found.filter(({ off, half }) => Math.abs(off) <= half).length / found.length;
+    const refused = 1 - found.length / boats;
+    // Within what chance allows of 93 to 97 in a hundred.
+    const slack = 3 * Math.sqrt((0.95 * 0.05) / found.length);
+    const good = held > 0.93 - slack && held < 0.97 + slack && refused <= 0.1;
+    poor += good ? 0 : 1;
+    const half = found.reduce((sum, one) => sum + one.half, 0) / found.length;
+    console.log(
+      `${name.padEnd(24)}${String(count).padStart(3)}  holds ${(100 * held).toFixed(1)} %  refused ${(100 * refused).toFixed(1)} %  half ${half.toFixed(4)}${good ? '' : '  OUT'}`,
+    );
+  }
+process.exit(poor > 0 ? 1 : 0);
