@@ -1,5 +1,5 @@
 import { calculations } from '@grey-keel/core';
-import { editSchema, type Bundle, type OpenedBoat } from '@grey-keel/model';
+import { editSchema, helmAtRest, type Bundle, type OpenedBoat } from '@grey-keel/model';
 import { Agent, request as ask } from 'node:http';
 import { randomUUID } from 'node:crypto';
 import { extremePlan, valueFrom } from '../packages/core/src/testing/extreme-plans.ts';
@@ -247,6 +247,20 @@ export const fuzz = async (address: string, counts: FuzzCounts, seed: number): P
         differs('PUT catalogue', JSON.parse(text));
     },
     () => send('POST', '/api/catalogue', garbledText({ items: [{ id: newId(), item: pick(catalogue) }] }, random)),
+    () => send('PUT', '/api/instruments/helm', garbledText(helmAtRest, random)),
+    // No port that could be opened is named: a garbled source is refused, or listed and found to be closed.
+    () =>
+      send(
+        'PUT',
+        `/api/instruments/sources/${token()}`,
+        garbledText({ name: pick(oddTexts), connection: { by: 'udp', port: pick(oddTexts) } }, random),
+      ),
+    () => send('GET', `/api/recordings/${newId()}/part?channel=${encodeURIComponent(token())}`),
+    // A thread for each: few are enough.
+    async () => {
+      if (random() < 0.05)
+        await send('PUT', `/api/recordings/${newId()}?name=Log`, garbledText(pick(catalogue), random));
+    },
   ];
   await many(counts.writing, async () => {
     await pick(writing)();

@@ -13,6 +13,8 @@ export interface Place {
   readonly name: string;
   readonly stage: string | null;
   readonly tab: number | null;
+  /** What stands on that tab; null where there is none. */
+  readonly words: string | null;
 }
 
 /** In pairs with everything else: the least there is room for on a desk, on a tablet and in a hand. */
@@ -25,11 +27,11 @@ const boats = ['sable-wren', longNamed] as const;
 /** Everything a view has to stand: where one looks, by which light, on which screen, in which units, at whose boat. */
 export const conditions = {
   place: [
-    { name: 'fleet', stage: null, tab: null },
+    { name: 'fleet', stage: null, tab: null, words: null },
     ...stageViews.flatMap(({ stage, tabs }): Place[] =>
       tabs.length === 0
-        ? [{ name: stage, stage, tab: null }]
-        : tabs.map((words, tab) => ({ name: `${stage}, ${words}`, stage, tab })),
+        ? [{ name: stage, stage, tab: null, words: null }]
+        : tabs.map((words, tab) => ({ name: `${stage}, ${words}`, stage, tab, words })),
     ),
   ] as readonly Place[],
   theme: ['shop', 'sun', 'night'] as const,
@@ -71,9 +73,10 @@ export const lookAt = async (browser: Browser, address: string, look: Look): Pro
   await driver.get(place.stage === null ? address : `${address}/boats/${boat}/${place.stage}`);
   await find(driver, '.sheet');
   if (place.tab !== null && place.tab > 0) {
-    const tab = (await driver.findElements({ css: 'gk-stage-tabs [role="tab"]' }))[place.tab];
+    // Tabs of the library, or a list of the stage's own that does what they do.
+    const tab = await find(driver, `[data-tab="${place.words ?? ''}"]`);
     await driver.executeScript('arguments[0].click()', tab);
-    await find(driver, `gk-stage-tabs [role="tab"]:nth-of-type(${place.tab + 1})[aria-selected="true"]`);
+    await find(driver, `[data-tab="${place.words ?? ''}"]:is([aria-selected="true"], [aria-current="true"])`);
     await find(driver, '.sheet');
   }
   await eventually(

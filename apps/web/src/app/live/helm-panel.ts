@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { formatFigure } from '@grey-keel/core/units';
+import { formatFigure, toSi, unitFor } from '@grey-keel/core/units';
 import { type HelmState, helmSchema } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
 import { Fold } from '../shared/fold.ts';
@@ -199,7 +199,10 @@ export class HelmPanel {
       `${(24 + (x - west) * scale).toFixed(1)} ${(height - 50 - (y - south) * scale).toFixed(1)}`;
     const headings = this.live.of(headingMagneticDeg?.id);
     const heading = headings[headings.length - 1]?.value ?? 0;
-    const barM = [10, 20, 50, 100, 200, 500, 1000].find((m) => m * scale > 50) ?? 1000;
+    // Round in the unit that is shown.
+    const shown = unitFor('length', this.units());
+    const bars = [10, 20, 50, 100, 200, 500, 1000, 2000, 5000].map((round) => toSi(round, shown));
+    const barM = bars.find((m) => m * scale > 50) ?? 1000;
     const barWords = formatFigure({ value: barM, quantity: 'length' }, this.units(), { decimals: 0 });
     return {
       path: points.map((point, i) => `${i ? 'L' : 'M'}${at(point)}`).join(' '),

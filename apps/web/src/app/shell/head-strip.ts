@@ -31,7 +31,7 @@ const waterOf = (plan: Plan): string => {
         <div class="boat" [title]="it.boat.name + ', ' + water()">
           <strong>{{ it.boat.name }}</strong>
           @if (it.practice) {
-            <span class="practice" role="note">practice copy: no figure here is of a real boat</span>
+            <span class="practice" role="note">practice copy, no real figures</span>
           }
           <span class="small faint">
             {{ it.boat.lengthM | figure: 'length' : units() : { decimals: 1 } }} {{ it.boat.hullForm }} · {{ water() }}

@@ -198,7 +198,7 @@ const subjectAt = (path: Path): string | null => {
         display: flex;
       }
       .list button {
-        min-width: 150px;
+        min-width: 178px;
       }
     }
   `,

@@ -18,7 +18,7 @@ const bottom = 214;
       @for (line of it.lines; track line.deg) {
         <line
           x1="${left}"
-          x2="${width - 8}"
+          x2="${width - 22}"
           [attr.y1]="line.y"
           [attr.y2]="line.y"
           [class.axis]="line.deg === 0"
@@ -78,7 +78,7 @@ export class DeviationPicture {
     const most = Math.max(2, ...[...curve, ...dots].map(({ deviationDeg }) => Math.abs(deviationDeg)));
     const step = [1, 2, 5, 10, 20, 45, 90].find((size) => most / size <= 3) ?? 90;
     const edge = step * Math.ceil(most / step);
-    const x = (deg: number): number => left + ((width - 8 - left) * deg) / 360;
+    const x = (deg: number): number => left + ((width - 22 - left) * deg) / 360;
     const y = (deg: number): number => (top + bottom) / 2 - (deg * (bottom - top)) / 2 / edge;
     return {
       lines: Array.from({ length: (2 * edge) / step + 1 }, (_, i) => i * step - edge).map((deg) => ({

@@ -109,6 +109,10 @@ const blank: DepthPair = { leadLineM: null, displayedM: null, leftOut: false };
       width: 86px;
       margin-left: auto;
     }
+    /* Beside each other, or below each other where the figures are long. */
+    .acts {
+      white-space: normal;
+    }
     table.figures td {
       padding: 2px 3px;
     }

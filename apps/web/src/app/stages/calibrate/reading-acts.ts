@@ -28,10 +28,6 @@ import { PressButton } from '../../shared/press-button.ts';
       padding: 0 2px;
       min-width: 30px;
     }
-    /* Beside each other, or below each other where the figures are long. */
-    :host {
-      white-space: normal;
-    }
   `,
 })
 export class ReadingActs {

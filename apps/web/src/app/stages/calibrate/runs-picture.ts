@@ -27,6 +27,11 @@ const radius = 128;
   template: `
     @let it = drawing();
     <svg viewBox="0 0 ${width} ${height}" role="img" [attr.aria-label]="it.words">
+      @if (it.runs.length === 0) {
+        <text x="${centre.x}" y="${centre.y + 4}" text-anchor="middle" class="quiet">
+          Runs are drawn here, north up, as they are taken.
+        </text>
+      }
       @for (ring of it.rings; track ring.words) {
         <circle cx="${centre.x}" cy="${centre.y}" [attr.r]="ring.r" class="ring" />
         <text [attr.x]="${centre.x} + 4" [attr.y]="${centre.y} + ring.r - 4" class="quiet mono">{{ ring.words }}</text>
@@ -157,7 +162,7 @@ export class RunsPicture {
       runs: drawn,
       current: at(flow),
       flows: current && drift > 0.02 ? speed(drift) : '',
-      rings: [0.5, 1].map((share) => ({ r: radius * share, words: speed(most * share) })),
+      rings: (runs.length ? [0.5, 1] : []).map((share) => ({ r: radius * share, words: speed(most * share) })),
       words: runs.length
         ? `Runs in plan, north up: ${runs
             .map(

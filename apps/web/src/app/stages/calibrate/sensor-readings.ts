@@ -90,6 +90,14 @@ import type { SensorRow } from './sensor-rows.ts';
     }
     .acts {
       width: 52px;
+      white-space: normal;
+    }
+    /* Where the list stands above, there is room for both beside each other. */
+    @media (max-width: 1100px) {
+      .acts {
+        width: auto;
+        white-space: nowrap;
+      }
     }
     table.figures td {
       padding: 2px;

@@ -2,8 +2,8 @@ import type { StageViews } from '../stage-views.ts';
 
 export const calibrateViews: StageViews = {
   stage: 'calibrate',
-  // What is calibrated on the boat the demo opens on; the first, a depth, is shown at once.
-  tabs: ['temperature-a-wide', 'heading-e-compass', 'deviation-e-compass', 'drill'],
+  // What is calibrated on the boat the demo opens on; the first is shown at once.
+  tabs: ['depth-b-narrow', 'temperature-a-wide', 'heading-e-compass', 'deviation-e-compass', 'drill'],
   pictures: [
     { name: 'calibrate', theme: 'shop', press: [] },
     { name: 'working', theme: 'shop', press: ['[data-calibration="heading-e-compass"]', '#result gk-number button'] },
