@@ -590,7 +590,11 @@ export const mutants = [
     from: "north === 'true' ? 0 : variationDeg",
     to: "north === 'true' ? variationDeg : 0",
   },
-  { file: 'calibration/more-readings.ts', from: 'n - fitted) / Math.sqrt(n)', to: 'n - fitted) / n' },
+  {
+    file: 'calibration/more-readings.ts',
+    from: 'equations * n - fitted) / Math.sqrt(n)',
+    to: 'equations * n - fitted) / n',
+  },
   {
     file: 'calibration/measured-by-kind.ts',
     from: 'Math.abs(then - set) > 1e-6 ? set :',

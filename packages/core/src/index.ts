@@ -129,10 +129,12 @@ export { type ResultStanding } from './plan/define-result.ts';
 export { entryOf, heldValue, measurementOf, moreFor, standingOf, toleranceOf } from './calibration/measured-by-kind.ts';
 export { calibrationOf, type Measured, type Measurement } from './calibration/sensor-calibration.ts';
 export { bearingOf, circularMean, eastNorth, wrapped } from './calibration/bearings.ts';
+export { headingFrom } from './instruments/heading-from.ts';
 export { measuredQuantities } from './instruments/measured-quantities.ts';
 export { readSentence, type ReadSentence } from './instruments/read-sentence.ts';
 export {
   averagedRun,
+  type CutRun,
   steadyRun,
   steadyValue,
   type RunAverage,

@@ -36,8 +36,7 @@ const compute = ({ readings }: DeviationInputs): Measurement => {
   return {
     known: true,
     measured: angle(largest),
-    // The curve is known anywhere about as well as its terms together.
-    half: halves === null ? null : angle(Math.hypot(...halves)),
+    half: halves === null ? null : angle(halfOfCurve(halves)),
     enter: coefficients.map(angle),
     sign: [
       'Deviation is up to ',
@@ -51,11 +50,19 @@ const compute = ({ readings }: DeviationInputs): Measurement => {
     naive: null,
     readings: readings.length,
     fitted: answer.termsFitted,
+    equations: 1,
     together: 1,
     flags: answer.flags,
     working: answer.working,
   };
 };
+
+/**
+ * Half of the 95 % interval of the curve at any heading, from those of its terms: sine and cosine of one term share its
+ * uncertainty between them. Exact for headings evenly round.
+ */
+const halfOfCurve = ([a = 0, b = 0, c = 0, d = 0, e = 0]: readonly number[]): number =>
+  Math.sqrt(a ** 2 + (b ** 2 + c ** 2 + d ** 2 + e ** 2) / 2);
 
 /** Deviation at every 15° by compass, from the coefficients A to E. */
 export const deviationCard = (

@@ -75,6 +75,7 @@ const compute = ({ readings, setDeg, northTurnDeg: turn }: HeadingInputs): Measu
     ],
     readings: readings.length,
     fitted: 1,
+    equations: 1,
     together: 2,
     flags: answer.flags,
     working: answer.working,

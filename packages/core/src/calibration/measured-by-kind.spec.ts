@@ -123,6 +123,17 @@ describe('how many more readings', () => {
     const { readings } = headingReadings(seeded(8), 1);
     const plan = edited(aboard(), ...recorded('heading', 'compass', readings));
     expect(moreFor(plan, 'heading', 'compass', known(plan, 'heading', 'compass'))).toBe(2);
+    // Two runs of a log give four equations for three values: their interval is wide, and more runs are known to help.
+    const runs = [
+      { logMps: 3, headingDeg: 0, sogMps: 3.1, cogDeg: 1 },
+      { logMps: 3, headingDeg: 180, sogMps: 2.9, cogDeg: 181 },
+    ];
+    const log = edited(aboard(), ...recorded('speed', 'log', runs));
+    const it = known(log, 'speed', 'log');
+    const more = moreFor(log, 'speed', 'log', it);
+    expect(it.half).not.toBeNull();
+    expect(more).toBeGreaterThan(0);
+    expect(more).toBeLessThan(12);
     expect(toleranceOf(plan, 'heading', 'compass')).toEqual({ value: 2, quantity: 'angle' });
   });
 });

@@ -73,6 +73,7 @@ export const moreFor = (plan: Plan, kind: CalibrationKind, id: string, it: Measu
   const more = moreReadings({
     readings: it.readings / it.together,
     fitted: it.fitted,
+    equations: it.equations,
     half: it.half.value,
     tolerance: toleranceOf(plan, kind, id).value,
   });

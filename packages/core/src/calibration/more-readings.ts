@@ -6,23 +6,23 @@ const mostMore = 40;
 /**
  * How many more readings are likely to bring the half of a 95 % interval within a tolerance, if the next scatter as the
  * first did; 0 where it is there, null where forty more would not do. `fitted` values are worked out from the readings;
- * they come in groups of `together`. Source: standard error of a mean, Student 1908.
+ * each reading gives so many `equations`. Source: standard error of a mean, Student 1908.
  */
 export const moreReadings = ({
   readings,
   fitted,
+  equations = 1,
   half,
   tolerance,
-  together = 1,
 }: {
   readonly readings: number;
   readonly fitted: number;
+  readonly equations?: number;
   readonly half: number;
   readonly tolerance: number;
-  readonly together?: number;
 }): number | null => {
-  const perReading = (n: number): number => tQuantile(0.975, n - fitted) / Math.sqrt(n);
-  for (let more = 0; more <= mostMore; more += together)
+  const perReading = (n: number): number => tQuantile(0.975, equations * n - fitted) / Math.sqrt(n);
+  for (let more = 0; more <= mostMore; more++)
     if ((half * perReading(readings + more)) / perReading(readings) <= tolerance) return more;
   return null;
 };

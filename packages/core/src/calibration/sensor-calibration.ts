@@ -30,8 +30,9 @@ export interface Measured {
   /** What the usual short way would have given, and why it is not taken; null where there is none. */
   readonly naive: Sentence | null;
   readonly readings: number;
-  /** Values worked out from them, and how many readings come at once. */
+  /** Values worked out from them, how many equations one reading gives for these, and how many readings come at once. */
   readonly fitted: number;
+  readonly equations: number;
   readonly together: number;
   readonly flags: readonly string[];
   readonly working: readonly WorkingStep[];

@@ -49,6 +49,7 @@ const compute = ({ readings, setByC }: TemperatureInputs): Measurement => {
     naive: null,
     readings: readings.length,
     fitted: 1,
+    equations: 1,
     together: 1,
     flags: answer.flags,
     working: answer.working,

@@ -46,6 +46,8 @@ export interface RunRules {
 const lagsToSettle = 5;
 /** Older than so an instrument has stopped. */
 const stoppedS = 5;
+/** What an instrument shows now is the mean of so long. */
+const newestS = 3;
 /** A boat whose heading swings by more is turning; a speed that changes by more is not steady. */
 const steadyDeg = 8;
 const steadyShare = 0.12;
@@ -61,26 +63,31 @@ const mean = (values: readonly number[]): number => values.reduce((sum, value) =
 const spread = (degrees: readonly number[], middle: number): number =>
   Math.sqrt(mean(degrees.map((deg) => wrapped(deg - middle) ** 2)));
 
-/** Since when each later sample lies near the mean of the newest ones. */
+/** Since when each later sample lies near the mean of the newest ones. Asked ten times a second: the mean is made once. */
 const steadySince = (
   samples: readonly Sample[],
   nowS: number,
-  off: (value: number, newest: readonly number[]) => boolean,
+  meanOf: (values: readonly number[]) => number,
+  off: (value: number, now: number) => boolean,
 ): number => {
-  const newest = since(samples, nowS - 3).map(({ value }) => value);
+  const newest: number[] = [];
   for (let i = samples.length - 1; i >= 0; i--) {
     const sample = samples[i];
-    if (sample && newest.length && off(sample.value, newest)) return sample.atS;
+    if (!sample || sample.atS < nowS - newestS) break;
+    newest.push(sample.value);
+  }
+  if (newest.length === 0) return samples[0]?.atS ?? nowS;
+  const now = meanOf(newest);
+  for (let i = samples.length - 1; i >= 0; i--) {
+    const sample = samples[i];
+    if (sample && off(sample.value, now)) return sample.atS;
   }
   return samples[0]?.atS ?? nowS;
 };
 
-const turns = (value: number, newest: readonly number[]): boolean =>
-  Math.abs(wrapped(value - circularMean(newest))) > steadyDeg;
-const changes = (value: number, newest: readonly number[]): boolean => {
-  const now = mean(newest);
-  return Math.abs(value - now) > Math.max(steadyMps, steadyShare * now);
-};
+const turns = (deg: number, nowDeg: number): boolean => Math.abs(wrapped(deg - nowDeg)) > steadyDeg;
+const changes = (mps: number, nowMps: number): boolean =>
+  Math.abs(mps - nowMps) > Math.max(steadyMps, steadyShare * nowMps);
 
 /**
  * How far a straight run has come, from what the instruments have shown until now. Averaging begins five lags after the
@@ -105,10 +112,8 @@ export const steadyRun = (
     if (nowS - newest.atS > stoppedS)
       return waiting(`The ${word} has stopped, `, { value: nowS - newest.atS, quantity: 'wait' }, ' ago.');
   }
-  const turnedS = steadySince(samples.headingDeg, nowS, turns);
-  const fasterS = samples.logMps
-    ? steadySince(samples.logMps, nowS, changes)
-    : steadySince(samples.sogMps, nowS, changes);
+  const turnedS = steadySince(samples.headingDeg, nowS, circularMean, turns);
+  const fasterS = steadySince(samples.logMps ?? samples.sogMps, nowS, mean, changes);
   const changedS = Math.max(turnedS, fasterS);
   if (nowS - changedS < 1)
     return waiting(
@@ -205,7 +210,7 @@ export const steadyValue = (
   if (!newest) return { state: 'waiting', why: ['Nothing comes in. Choose where it comes from.'] };
   if (nowS - newest.atS > stoppedS)
     return { state: 'waiting', why: ['It has stopped, ', { value: nowS - newest.atS, quantity: 'wait' }, ' ago.'] };
-  const changedS = steadySince(samples, nowS, (value, now) => Math.abs(value - mean(now)) > near);
+  const changedS = steadySince(samples, nowS, mean, (value, now) => Math.abs(value - now) > near);
   const fromS = Math.max(changedS + lagsToSettle * lagS, notBeforeS);
   const counted = since(samples, fromS).map(({ value }) => value);
   if (nowS < fromS || counted.length < 3)

@@ -25,7 +25,7 @@ const recording = (changes: Partial<Recording> = {}): Recording => ({
   noSentence: 0,
   notRead: 4,
   bytes: 1_500_000,
-  channels: (['headingMagneticDeg', 'cogDeg', 'sogMps'] as const).map((quantity, id) => ({
+  channels: (['headingTrueDeg', 'cogDeg', 'sogMps'] as const).map((quantity, id) => ({
     id,
     talker: 'II',
     type: 'HDG',
@@ -119,6 +119,7 @@ describe('the recordings', () => {
       const flush = (channel: number, value: number): void =>
         http()
           .match(({ url, params }) => url.includes(`${id}/part`) && params.get('channel') === String(channel))
+          .filter(({ cancelled }) => !cancelled)
           .forEach((one) => one.flush({ timesS, values: timesS.map(() => value), samples: 60 }));
       flush(0, 85);
       await settle();

@@ -1,5 +1,5 @@
 import { DatePipe, DecimalPipe } from '@angular/common';
-import { ChangeDetectionStrategy, Component, computed, effect, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { Store } from '@ngrx/store';
 import { Message } from 'primeng/message';
 import { ProgressBar } from 'primeng/progressbar';
@@ -125,7 +125,7 @@ export class RecordingsList {
   });
 
   constructor() {
-    effect(() => this.recordings.refresh());
+    this.recordings.refresh();
   }
 
   protected take([file]: readonly File[]): void {

@@ -1,9 +1,13 @@
 import { inject, Injectable, signal } from '@angular/core';
-import type { Recording, RecordingPart, RecordingQuery } from '@grey-keel/model';
-import type { Observable, Subscription } from 'rxjs';
+import type { Sample } from '@grey-keel/core';
+import type { LiveQuantity, Recording, RecordingPart, RecordingQuery } from '@grey-keel/model';
+import { map, type Observable, of, type Subscription } from 'rxjs';
 import { problemOf } from '../api/problem.ts';
 import { ServerApi } from '../api/server-api.ts';
 import { newId } from '../state/open-plan.ts';
+
+/** As many as the server gives at once. */
+const mostPoints = 20_000;
 
 /** The recordings of the shop, and what is being done with them. What they hold stays at the server until it is looked at. */
 @Injectable({ providedIn: 'root' })
@@ -68,6 +72,18 @@ export class Recordings {
   /** One channel between two times, as it is needed. */
   part(id: string, query: Partial<RecordingQuery>): Observable<RecordingPart> {
     return this.api.recordingPart(id, query);
+  }
+
+  /** What a recording has of a quantity between two times: of several channels the one with the most. */
+  samples(recording: Recording, quantity: LiveQuantity, fromS: number, toS: number): Observable<readonly Sample[]> {
+    const [most] = recording.channels
+      .filter((one) => one.quantity === quantity)
+      .sort((one, other) => other.samples - one.samples);
+    return most
+      ? this.part(recording.id, { channel: most.id, fromS, toS, points: mostPoints }).pipe(
+          map(({ timesS, values }) => timesS.map((atS, i) => ({ atS, value: values[i] ?? 0 }))),
+        )
+      : of([]);
   }
 
   private ask(asked: Observable<unknown>): void {

@@ -7,7 +7,7 @@ import { QuietSamples } from '../../testing/quiet-samples.ts';
 import { stageHarness } from '../../testing/stage-harness.ts';
 import { CalibratePage } from './calibrate-page.ts';
 
-const quantities: readonly LiveQuantity[] = ['headingMagneticDeg', 'cogDeg', 'sogMps', 'logMps', 'temperatureC'];
+const quantities: readonly LiveQuantity[] = ['headingTrueDeg', 'cogDeg', 'sogMps', 'logMps', 'temperatureC'];
 const source = (changes: Partial<SourceStatus> = {}): SourceStatus => ({
   id: 'gateway',
   name: 'Gateway',
@@ -33,7 +33,7 @@ const channels: Channel[] = quantities.map((quantity, id) => ({
 }));
 
 describe('a reading from the instruments', () => {
-  const { store, plan, page, press, text, settle } = stageHarness();
+  const { store, plan, page, press, choose, write, text, settle } = stageHarness();
   const samples = (): QuietSamples => {
     const live = TestBed.inject(LiveSamples);
     if (!(live instanceof QuietSamples)) throw new Error('These are the samples of a real stream.');
@@ -91,6 +91,22 @@ describe('a reading from the instruments', () => {
     expect(text(root, '#result')).toContain('no run back yet');
   });
 
+  it('from magnetic north is not taken for a true one: the variation is asked for', async () => {
+    const root = await show('heading-compass');
+    const magnetic = channels.map((one) =>
+      one.quantity === 'headingTrueDeg' ? { ...one, quantity: 'headingMagneticDeg' as const } : one,
+    );
+    await heard({ channels: magnetic });
+    await pass(60, [85, 90, 3, 3, 9]);
+    expect(text(root, '.live')).toContain('from magnetic north, and no variation comes with it');
+    expect(button(root).disabled).toBeTrue();
+    await choose(root, '#heading-north', 'magnetic');
+    await write(root, '#heading-variation', '5');
+    await pass(1, [85, 90, 3, 3, 9]);
+    await press(root, '#take-run');
+    expect(Object.values(plan().calibrations.heading['compass']?.readings ?? {})[0]?.headingDeg).toBe(85);
+  });
+
   it('of the simulated boat is taken on a practice copy alone', async () => {
     const root = await show('heading-compass');
     await heard({ sources: [source({ simulated: true })] });
@@ -129,6 +145,6 @@ describe('a reading from the instruments', () => {
     await pass(1, [85]);
     expect(root.querySelector('[data-live="logMps"]')?.classList).toContain('is-missing');
     expect(text(root, '[data-live="logMps"]')).toContain('10 s ago');
-    expect(root.querySelector('[data-live="headingMagneticDeg"]')?.classList).not.toContain('is-missing');
+    expect(root.querySelector('[data-live="headingTrueDeg"]')?.classList).not.toContain('is-missing');
   });
 });

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
-import { type RunAverage, steadyRun, steadyValue, wrapped } from '@grey-keel/core';
+import { headingFrom, type RunAverage, steadyRun, steadyValue, wrapped } from '@grey-keel/core';
 import type { CalibrationKind, LiveQuantity, Sentence, TakenFrom } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
 import { ProgressBar } from 'primeng/progressbar';
@@ -21,11 +21,12 @@ const settledWithinC = 0.15;
 /** A run back is nearer to opposite than to across. */
 const leastApartDeg = 120;
 
+const headings = ['headingTrueDeg', 'headingMagneticDeg'] as const;
 const needs: Readonly<Record<CalibrationKind, readonly LiveQuantity[]>> = {
-  heading: ['headingMagneticDeg', 'cogDeg', 'sogMps'],
-  speed: ['headingMagneticDeg', 'cogDeg', 'sogMps', 'logMps'],
+  heading: [...headings, 'cogDeg', 'sogMps'],
+  speed: [...headings, 'cogDeg', 'sogMps', 'logMps'],
   temperature: ['temperatureC'],
-  deviation: ['headingMagneticDeg'],
+  deviation: headings,
 };
 
 type Shown =
@@ -108,6 +109,8 @@ export class LiveRun {
   /** The place the next reading gets. */
   readonly next = input.required<number>();
   readonly lagS = input.required<number>();
+  /** The north the heading is shown from on this boat's displays. */
+  readonly north = input<'true' | 'magnetic'>('true');
   /** The heading of the run before; null where there is none. */
   readonly headingBeforeDeg = input<number | null>(null);
   /** Heading sensors and position receivers follow as fast as this; only the log is slower. */
@@ -136,10 +139,15 @@ export class LiveRun {
       });
       return 'value' in it ? { ...it, figures: { displayedC: it.value } } : it;
     }
-    const heading = this.listened().headingTrueDeg ? of('headingTrueDeg') : of('headingMagneticDeg');
+    const heading = headingFrom(this.north(), {
+      trueDeg: of('headingTrueDeg'),
+      magneticDeg: of('headingMagneticDeg'),
+      variationDeg: of('variationDeg'),
+    });
+    if ('why' in heading) return { state: 'waiting', why: heading.why };
     const run = steadyRun(
       {
-        headingDeg: heading,
+        headingDeg: heading.samples,
         cogDeg: of('cogDeg'),
         sogMps: of('sogMps'),
         ...(kind === 'speed' ? { logMps: of('logMps') } : {}),

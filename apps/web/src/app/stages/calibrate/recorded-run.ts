@@ -1,20 +1,11 @@
-import {
-  ChangeDetectionStrategy,
-  Component,
-  computed,
-  effect,
-  inject,
-  input,
-  output,
-  signal,
-  untracked,
-} from '@angular/core';
-import { averagedRun, type RunSamples, type Sample } from '@grey-keel/core';
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, input, output, signal } from '@angular/core';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
+import { averagedRun, type CutRun, headingFrom, type Sample } from '@grey-keel/core';
 import { formatNumber, toDisplay, unitFor } from '@grey-keel/core/units';
 import type { CalibrationKind, LiveQuantity, Recording, RecordingPart } from '@grey-keel/model';
 import type ApexCharts from 'apexcharts';
 import { scaleLinear } from 'd3-scale';
-import { forkJoin, map, type Observable, of } from 'rxjs';
+import { catchError, forkJoin, map, type Observable, of, Subject, switchMap } from 'rxjs';
 import * as z from 'zod';
 import { problemOf } from '../../api/problem.ts';
 import { Recordings } from '../../live/recordings.ts';
@@ -26,15 +17,21 @@ import { QuantityField } from '../../shared/quantity-field.ts';
 import { openBoat } from '../open-boat.ts';
 import { figuresOf, type TakenReading } from './live-run.ts';
 
-type Drawn = 'headingDeg' | 'cogDeg' | 'sogMps' | 'logMps';
-const quantities: Readonly<Record<Drawn, readonly LiveQuantity[]>> = {
-  headingDeg: ['headingTrueDeg', 'headingMagneticDeg'],
-  cogDeg: ['cogDeg'],
-  sogMps: ['sogMps'],
-  logMps: ['logMps'],
-};
 const chartPoints = 1200;
-const runPoints = 20_000;
+/** Longer than so nobody holds a straight line, and its samples would come thinned. */
+const longestRunS = 1200;
+
+interface Cut {
+  readonly recording: Recording;
+  readonly fromS: number;
+  readonly toS: number;
+}
+
+/** The heading that is drawn: the one there is most of. */
+const headingOf = ({ channels }: Recording): Recording['channels'][number] | null =>
+  channels
+    .filter(({ quantity }) => quantity === 'headingTrueDeg' || quantity === 'headingMagneticDeg')
+    .sort((one, other) => other.samples - one.samples)[0] ?? null;
 
 /** A run cut out of a recording: by brushing its headings, or by its two times; averaged, and refused where it is none. */
 @Component({
@@ -127,6 +124,8 @@ const runPoints = 20_000;
 })
 export class RecordedRun {
   readonly kind = input.required<CalibrationKind>();
+  /** The north the heading is shown from on this boat's displays. */
+  readonly north = input.required<'true' | 'magnetic'>();
   readonly taken = output<TakenReading>();
 
   private readonly open = openBoat();
@@ -137,12 +136,14 @@ export class RecordedRun {
   protected readonly heading = signal<RecordingPart | null>(null);
   protected readonly fromS = signal(0);
   protected readonly toS = signal(0);
-  protected readonly result = signal<ReturnType<typeof averagedRun> | null>(null);
+  protected readonly result = signal<CutRun | null>(null);
+  private readonly cuts = new Subject<Cut>();
+  private readonly destroyed = inject(DestroyRef);
 
   protected readonly choices = computed(() =>
     this.recordings
       .list()
-      .filter((one) => this.channel(one, 'headingDeg') !== null)
+      .filter((one) => headingOf(one) !== null)
       .map(({ id, name }) => ({ value: id, label: name })),
   );
   protected readonly timeSchema = computed(() =>
@@ -161,7 +162,16 @@ export class RecordedRun {
   });
 
   constructor() {
-    effect(() => untracked(() => this.recordings.refresh()));
+    this.recordings.refresh();
+    this.cuts
+      .pipe(
+        switchMap((cut) => this.averaged(cut).pipe(catchError((error: unknown) => of(problemOf(error))))),
+        takeUntilDestroyed(),
+      )
+      .subscribe((found) => {
+        if ('detail' in found) this.problem.set(found.detail);
+        else this.result.set(found);
+      });
   }
 
   protected choose(id: string): void {
@@ -169,42 +179,52 @@ export class RecordedRun {
     this.chosen.set(recording);
     this.heading.set(null);
     this.result.set(null);
-    const channel = recording && this.channel(recording, 'headingDeg');
-    if (!recording || channel === null) return;
+    const channel = recording && headingOf(recording);
+    if (!recording || !channel) return;
     this.fromS.set(0);
     this.toS.set(recording.lastedS);
-    this.recordings.part(id, { channel, points: chartPoints }).subscribe({
-      next: (part) => this.heading.set(part),
-      error: (error: unknown) => this.problem.set(problemOf(error).detail),
-    });
+    this.recordings
+      .part(id, { channel: channel.id, points: chartPoints })
+      .pipe(takeUntilDestroyed(this.destroyed))
+      .subscribe({
+        next: (part) => this.chosen()?.id === id && this.heading.set(part),
+        error: (error: unknown) => this.problem.set(problemOf(error).detail),
+      });
   }
 
-  /** Cuts a run between two times, and averages what is in it. */
+  /** Cuts a run between two times; what is in it is averaged once it is there. */
   protected cut(fromS: number, toS: number): void {
     const recording = this.chosen();
     if (!recording || toS <= fromS) return;
     this.fromS.set(Math.round(fromS));
     this.toS.set(Math.round(toS));
-    const withLog = this.kind() === 'speed';
-    const samples = (name: Drawn): Observable<readonly Sample[]> => {
-      const channel = this.channel(recording, name);
-      if (channel === null) return of([]);
-      return this.recordings
-        .part(recording.id, { channel, fromS, toS, points: runPoints })
-        .pipe(map(({ timesS, values }) => timesS.map((atS, i) => ({ atS, value: values[i] ?? 0 }))));
-    };
-    forkJoin({
-      headingDeg: samples('headingDeg'),
+    this.cuts.next({ recording, fromS, toS });
+  }
+
+  /** The newest cut alone counts: an answer to one before it is let go. */
+  private averaged({ recording, fromS, toS }: Cut): Observable<CutRun> {
+    if (toS - fromS > longestRunS)
+      return of({
+        why: ['No straight run lasts longer than ', { value: longestRunS, quantity: 'wait' }, ': cut a part.'],
+        few: false,
+      });
+    const samples = (quantity: LiveQuantity): Observable<readonly Sample[]> =>
+      this.recordings.samples(recording, quantity, fromS, toS);
+    return forkJoin({
+      trueDeg: samples('headingTrueDeg'),
+      magneticDeg: samples('headingMagneticDeg'),
+      variationDeg: samples('variationDeg'),
       cogDeg: samples('cogDeg'),
       sogMps: samples('sogMps'),
       logMps: samples('logMps'),
-    }).subscribe({
-      next: ({ logMps, ...others }) => {
-        const run: RunSamples = withLog ? { ...others, logMps } : others;
-        this.result.set(averagedRun(run, fromS, toS));
-      },
-      error: (error: unknown) => this.problem.set(problemOf(error).detail),
-    });
+    }).pipe(
+      map(({ cogDeg, sogMps, logMps, ...headings }): CutRun => {
+        const heading = headingFrom(this.north(), headings);
+        if ('why' in heading) return { why: heading.why, few: false };
+        const log = this.kind() === 'speed' ? { logMps } : {};
+        return averagedRun({ headingDeg: heading.samples, cogDeg, sogMps, ...log }, fromS, toS);
+      }),
+    );
   }
 
   protected take(): void {
@@ -221,16 +241,6 @@ export class RecordedRun {
         samples: run.samples,
       },
     });
-  }
-
-  private channel(recording: Recording, name: Drawn): number | null {
-    for (const quantity of quantities[name]) {
-      const [most] = recording.channels
-        .filter((one) => one.quantity === quantity)
-        .sort((one, other) => other.samples - one.samples);
-      if (most) return most.id;
-    }
-    return null;
   }
 
   private draw(colour: Colour, part: RecordingPart | null): ApexCharts.ApexOptions {

@@ -20,7 +20,9 @@ const half = 54;
   template: `
     @let it = drawing();
     <svg viewBox="0 0 ${width} ${height}" role="img" [attr.aria-label]="it.words">
-      <rect x="64" width="${width - 64}" [attr.y]="it.band.y" [attr.height]="it.band.height" class="tolerance" />
+      @if (it.judged) {
+        <rect x="64" width="${width - 64}" [attr.y]="it.band.y" [attr.height]="it.band.height" class="tolerance" />
+      }
       @if (it.sure; as sure) {
         <rect x="64" width="${width - 64}" [attr.y]="sure.y" [attr.height]="sure.height" class="sure" />
       }
@@ -78,6 +80,8 @@ export class ResidualStrip {
     const step = (width - 90) / Math.max(1, residuals.length);
     return {
       band: span(edge),
+      /** Speeds that a factor leaves over are not held against a tolerance of shares. */
+      judged: same,
       sure: same && this.half() ? span(Math.min(most, this.half()?.value ?? 0)) : null,
       upper: write(edge),
       lower: write(-edge),

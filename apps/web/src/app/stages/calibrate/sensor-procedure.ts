@@ -94,6 +94,7 @@ import { VariationHere } from './variation-here.ts';
             [word]="words().reading"
             [next]="rows().length + 1"
             [lagS]="lagS()"
+            [north]="north()"
             [headingBeforeDeg]="headingBefore()"
             (taken)="take($event)"
           />
@@ -101,7 +102,7 @@ import { VariationHere } from './variation-here.ts';
         @if (cuts()) {
           <gk-fold heading="Cut a run out of a recording" [(open)]="cutting">
             @if (cutting()) {
-              <gk-recorded-run [kind]="kind()" (taken)="take($event)" />
+              <gk-recorded-run [kind]="kind()" [north]="north()" (taken)="take($event)" />
             }
           </gk-fold>
         }
@@ -178,10 +179,11 @@ export class SensorProcedure {
   protected readonly shape = computed(
     () => calibrationParts[this.kind()].settings.shape as Readonly<Record<string, z.ZodType>>,
   );
-  protected readonly magnetic = computed(() => {
+  protected readonly north = computed(() => {
     const settings = this.settings();
-    return 'north' in settings && settings.north === 'magnetic';
+    return 'north' in settings ? settings.north : 'true';
   });
+  protected readonly magnetic = computed(() => this.north() === 'magnetic');
   protected readonly names = computed(() =>
     Object.keys(this.shape()).filter((name) => name !== 'variationDeg' || this.magnetic()),
   );

@@ -11,7 +11,7 @@ import { procedureWords } from './procedure-words.ts';
 import { ReadingActs } from './reading-acts.ts';
 import type { SensorRow } from './sensor-rows.ts';
 
-/** The readings of one sensor, with a line for the next: typed, or taken from the instruments and put right by hand. */
+/** The readings of one sensor, with a line for the next: typed, or taken from the instruments and corrected. */
 @Component({
   selector: 'gk-sensor-readings',
   imports: [FigurePipe, PlanPlace, QuantityField, ReadingActs, Wide],

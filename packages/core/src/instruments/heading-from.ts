@@ -1,0 +1,34 @@
+import type { Sentence } from '@grey-keel/model';
+import type { Sample } from './steady-run.ts';
+
+/** What instruments say of the heading: from true north, from magnetic north, and what lies between the two there. */
+export interface HeadingSamples {
+  readonly trueDeg: readonly Sample[];
+  readonly magneticDeg: readonly Sample[];
+  /** East positive. */
+  readonly variationDeg: readonly Sample[];
+}
+
+/**
+ * The headings from the north that a display shows them from. One from the other north is turned by the variation that the
+ * instruments tell with it; where they tell none, it is refused with what to do: taken as it is, the variation would be taken
+ * for an error of the compass.
+ */
+export const headingFrom = (
+  north: 'true' | 'magnetic',
+  { trueDeg, magneticDeg, variationDeg }: HeadingSamples,
+): { readonly samples: readonly Sample[] } | { readonly why: Sentence } => {
+  const [wanted, other] = north === 'true' ? [trueDeg, magneticDeg] : [magneticDeg, trueDeg];
+  if (wanted.length > 0 || other.length === 0) return { samples: wanted };
+  const variation = variationDeg[variationDeg.length - 1];
+  if (!variation)
+    return {
+      why: [
+        north === 'true'
+          ? 'The heading that comes in is from magnetic north, and no variation comes with it: below, say that it is shown from magnetic north, and give the variation.'
+          : 'The heading that comes in is from true north: below, say that it is shown from true north.',
+      ],
+    };
+  const byDeg = north === 'true' ? variation.value : -variation.value;
+  return { samples: other.map(({ atS, value }) => ({ atS, value: (((value + byDeg) % 360) + 360) % 360 })) };
+};
