@@ -85,12 +85,13 @@ export const recordingRoutes = (
           detail: 'No instruments are open. Open a source first.',
         });
       const names = sources.map(({ name }) => name).join(', ');
-      const live = await recordings.record(id, wanted.name, names, () =>
-        instruments.status().sources.some(({ simulated, wanted: open }) => simulated && open),
+      await recordings.record(
+        id,
+        wanted.name,
+        names,
+        () => instruments.simulated(),
+        (take) => instruments.hear(take),
       );
-      const take = (channel: Parameters<typeof live.add>[0], value: number): void => live.add(channel, value);
-      instruments.news.on('value', take);
-      recordings.whenStopped(id, () => instruments.news.off('value', take));
       response.status(201).json(await recordings.find(id));
     }),
   );

@@ -155,6 +155,17 @@ export class InstrumentSources {
     return true;
   }
 
+  /** Every value as it comes in, to whoever records; what it gives back ends that. */
+  hear(take: (channel: Channel, value: number) => void): () => void {
+    this.news.on('value', take);
+    return () => this.news.off('value', take);
+  }
+
+  /** Whether the simulated boat is among what is open. */
+  simulated(): boolean {
+    return this.status().sources.some(({ simulated, wanted }) => simulated && wanted);
+  }
+
   steer(helm: HelmState): boolean {
     if (!this.simulator) return false;
     this.simulator.helm = helm;

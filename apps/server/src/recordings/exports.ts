@@ -4,6 +4,9 @@ import type { Recordings } from './recordings.ts';
 
 const knot = 1852 / 3600;
 
+/** A speed in the two units in which sentences have it, each with its letter. */
+const bothSpeeds = (mps: number): string[] => [(mps / knot).toFixed(3), 'N', (mps * 3.6).toFixed(3), 'K'];
+
 /** A value as a sentence of the kind that says just it, by the talker it came from; null for what needs another beside it. */
 const sentenceOf = (talker: string, quantity: LiveQuantity, value: number): string | null => {
   switch (quantity) {
@@ -12,16 +15,7 @@ const sentenceOf = (talker: string, quantity: LiveQuantity, value: number): stri
     case 'temperatureC':
       return encodeSentence(talker, 'MTW', [value.toFixed(2), 'C']);
     case 'logMps':
-      return encodeSentence(talker, 'VHW', [
-        '',
-        'T',
-        '',
-        'M',
-        (value / knot).toFixed(3),
-        'N',
-        (value * 3.6).toFixed(3),
-        'K',
-      ]);
+      return encodeSentence(talker, 'VHW', ['', 'T', '', 'M', ...bothSpeeds(value)]);
     case 'headingMagneticDeg':
       return encodeSentence(talker, 'HDM', [value.toFixed(2), 'M']);
     case 'headingTrueDeg':
@@ -29,16 +23,7 @@ const sentenceOf = (talker: string, quantity: LiveQuantity, value: number): stri
     case 'cogDeg':
       return encodeSentence(talker, 'VTG', [value.toFixed(2), 'T', '', 'M', '', 'N', '', 'K']);
     case 'sogMps':
-      return encodeSentence(talker, 'VTG', [
-        '',
-        'T',
-        '',
-        'M',
-        (value / knot).toFixed(3),
-        'N',
-        (value * 3.6).toFixed(3),
-        'K',
-      ]);
+      return encodeSentence(talker, 'VTG', ['', 'T', '', 'M', ...bothSpeeds(value)]);
     case 'voltageV':
       return encodeSentence(talker, 'XDR', ['U', value.toFixed(2), 'V', 'voltage']);
     default:

@@ -10,7 +10,6 @@ import { readLog } from './read-log.ts';
 const flushEveryMs = 5000;
 
 interface Live {
-  readonly add: (channel: LogChannel, value: number) => void;
   readonly stop: () => Promise<void>;
 }
 
@@ -23,7 +22,6 @@ const floatsOf = (blob: Buffer): Float64Array => {
 /** Recordings as the database has them: columns in chunks, never a line of text. */
 export class Recordings {
   private readonly live = new Map<string, Live>();
-  private readonly ends = new Map<string, () => void>();
 
   constructor(
     private readonly database: Database,
@@ -77,8 +75,14 @@ export class Recordings {
     }
   }
 
-  /** Begins to record what is handed to it, until it is stopped. */
-  async record(id: string, name: string, cameFrom: string, simulated: () => boolean): Promise<Live> {
+  /** Begins to record what it hears, until it is stopped. `listen` gives back what ends the listening. */
+  async record(
+    id: string,
+    name: string,
+    cameFrom: string,
+    simulated: () => boolean,
+    listen: (take: (channel: LogChannel, value: number) => void) => () => void,
+  ): Promise<void> {
     await this.begin(id, name, cameFrom, 'recording');
     const started = this.now();
     const channels = new Map<number, LogChannel>();
@@ -115,27 +119,19 @@ export class Recordings {
     };
     const timer = setInterval(() => void flush('recording').catch(() => undefined), flushEveryMs);
     timer.unref();
-    const recording: Live = {
-      add: (channel, value) => {
-        channels.set(channel.id, channel);
-        sentences += 1;
-        gathered.add(channel, lastedS(), value);
-      },
+    const stopListening = listen((channel, value) => {
+      channels.set(channel.id, channel);
+      sentences += 1;
+      gathered.add(channel, lastedS(), value);
+    });
+    this.live.set(id, {
       stop: async () => {
         clearInterval(timer);
         this.live.delete(id);
-        this.ends.get(id)?.();
-        this.ends.delete(id);
+        stopListening();
         await flush('ready');
       },
-    };
-    this.live.set(id, recording);
-    return recording;
-  }
-
-  /** What is to be done when a recording that is under way ends. */
-  whenStopped(id: string, end: () => void): void {
-    this.ends.set(id, end);
+    });
   }
 
   async stop(id: string): Promise<boolean> {

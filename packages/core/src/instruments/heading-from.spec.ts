@@ -1,8 +1,10 @@
+import { unitSets } from '../units/display-units.ts';
+import { formatSentence } from '../units/format-sentence.ts';
 import { headingFrom } from './heading-from.ts';
 
 const at = (...values: number[]) => values.map((value, atS) => ({ atS, value }));
 const valuesOf = (found: ReturnType<typeof headingFrom>) =>
-  'samples' in found ? found.samples.map(({ value }) => value) : found.why.join('');
+  'samples' in found ? found.samples.map(({ value }) => value) : formatSentence(found.why, unitSets.metric);
 
 describe('headings from the north they are shown from', () => {
   it('are turned by the variation that comes with them: magnetic and easterly variation make true', () => {
