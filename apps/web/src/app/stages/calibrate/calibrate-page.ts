@@ -88,7 +88,7 @@ const subjectAt = (path: Path): string | null => {
             [attr.data-tab]="one.key"
           >
             <strong>{{ one.word }}</strong>
-            <span class="small">{{ one.name }}</span>
+            <span class="small name" [title]="one.name">{{ one.name }}</span>
             <span class="value mono" [class.is-stale]="one.state === 'stale'" [class.is-missing]="one.value === null">{{
               one.value === null
                 ? 'missing'
@@ -132,7 +132,7 @@ const subjectAt = (path: Path): string | null => {
   styles: `
     :host {
       display: grid;
-      grid-template-columns: 176px minmax(0, 1fr);
+      grid-template-columns: 200px minmax(0, 1fr);
       gap: 10px;
     }
     .strip {
@@ -170,6 +170,14 @@ const subjectAt = (path: Path): string | null => {
     .list .small {
       grid-column: 1;
     }
+    /* Two lines of a long name; all of it stands over its procedure. */
+    .list .name {
+      display: -webkit-box;
+      -webkit-box-orient: vertical;
+      -webkit-line-clamp: 2;
+      overflow: hidden;
+      overflow-wrap: anywhere;
+    }
     .list .value {
       grid-column: 2;
       grid-row: 1;
@@ -196,6 +204,10 @@ const subjectAt = (path: Path): string | null => {
       }
       .list {
         display: flex;
+      }
+      .list .name {
+        display: block;
+        overflow: visible;
       }
       .list button {
         min-width: 178px;

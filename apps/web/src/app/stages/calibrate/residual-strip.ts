@@ -8,7 +8,7 @@ export interface Residual {
   readonly apart: boolean;
 }
 
-const width = 440;
+const width = 300;
 const height = 150;
 const middle = 74;
 const half = 54;
@@ -77,7 +77,7 @@ export class ResidualStrip {
     const edgeQuantity = same ? quantity : (residuals[0]?.left.quantity ?? quantity);
     const write = (value: number): string =>
       formatFigure({ value, quantity: edgeQuantity }, this.units(), { signed: true });
-    const step = (width - 90) / Math.max(1, residuals.length);
+    const step = (width - 76) / Math.max(1, residuals.length);
     return {
       band: span(edge),
       /** Speeds that a factor leaves over are not held against a tolerance of shares. */
@@ -88,7 +88,7 @@ export class ResidualStrip {
       dots: residuals.map(({ place, left, apart }, i) => ({
         place,
         apart,
-        x: 78 + step * (i + 0.5),
+        x: 68 + step * (i + 0.5),
         y: middle - left.value * scale,
       })),
       words: `Left over: ${residuals
