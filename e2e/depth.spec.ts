@@ -103,6 +103,8 @@ describe('what can ground a boat', () => {
       await show('beams');
       await hands.fill('#working-depth', '141');
       await is('order-of-values:working-depth');
+      // It is of the brief: there it stands open.
+      await show('brief');
       expect(await said('order-of-values:working-depth')).toContain('141.0 m, and that is more than'.slice(0, 3));
     },
     2 * minutes,

@@ -180,12 +180,25 @@ describe('instruments', () => {
         1.5 + Math.abs(hidden.deviationDeg[2] ?? 0) + Math.abs(hidden.deviationDeg[3] ?? 0),
       );
       expect(await textOf(drive(), 'tr[data-reading] th[scope=row]')).toContain('simulated');
+      // The log: four headings, each across the one before.
+      await hands.press('[data-calibration="speed-d-log"]');
+      await hands.fill('#speed-lag', '1');
+      for (let i = 0; i < 4; i++) {
+        await takeRun();
+        await hands.press('#helm-across');
+      }
+      const log = await until('#result', (text) => /\d %/.test(text), 'a factor');
+      const { logFactor } = (await (await fetch(`${here.app.address}/api/instruments/hidden`)).json()) as {
+        logFactor: number;
+      };
+      // Its compass is off by degrees still, which costs a factor the cosine of it.
+      expect(Math.abs(Number(/(\d+\.\d) %/.exec(log)?.[1]) / 100 - logFactor)).toBeLessThan(0.04);
       // The same instruments on the boat itself are refused.
       await calibrate('old-marl', 'heading-c-compass');
       await until('gk-live-run', (text) => text.includes('practice copy alone'), 'the refusal');
       expect(await (await find(drive(), '#take-run')).isEnabled()).toBeFalse();
     },
-    4 * minutes,
+    6 * minutes,
   );
 
   it(

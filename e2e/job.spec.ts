@@ -195,7 +195,8 @@ describe('the whole job', () => {
       await driver.actions().sendKeys('?').perform();
       await says(driver, '[role="dialog"]', 'Shortcuts');
       await driver.actions().sendKeys(Key.ESCAPE).perform();
-      await driver.actions().sendKeys('u').perform();
+      // Past miles and kilometres the sets begin again.
+      for (let i = 0; i < 3; i++) await driver.actions().sendKeys('u').perform();
       await eventually(depth, (text) => text.endsWith(' m'), 'metres');
       for (let i = 0; i < 2; i++) await driver.actions().sendKeys('u').perform();
       for (let i = 0; i < 2; i++)

@@ -225,6 +225,35 @@ export const scrollFrames = async (address: string): Promise<Omit<DragFrames, 'w
   }
 };
 
+/** Watches the instruments of the simulated boat come in ten times a second, on the procedure that draws the most of them. */
+export const streamFrames = async (address: string): Promise<Omit<DragFrames, 'workP95'>> => {
+  const source = `${address}/api/instruments/sources/bench`;
+  const { driver, close } = await openBrowser();
+  const watched = async (): Promise<number[]> => {
+    await driver.executeScript(watchFrames);
+    await new Promise((resolve) => setTimeout(resolve, 6000));
+    return driver.executeScript<number[]>(gaps);
+  };
+  try {
+    await driver.get(`${address}/boats/sable-wren/calibrate`);
+    await (await find(driver, '[data-calibration="heading-e-compass"]')).click();
+    await new Promise((resolve) => setTimeout(resolve, 1500));
+    const atRest = await watched();
+    await fetch(source, {
+      method: 'PUT',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ name: 'Bench', connection: { by: 'simulated boat', seed: 7, pace: 1 } }),
+    });
+    await find(driver, 'gk-live-run');
+    await new Promise((resolve) => setTimeout(resolve, 2000));
+    const moving = await watched();
+    return { gapP95: p95(moving), restGapP95: p95(atRest) };
+  } finally {
+    await fetch(source, { method: 'DELETE' });
+    await close();
+  }
+};
+
 export interface FirstView {
   readonly kilobytes: number;
   readonly milliseconds: number;

@@ -12,6 +12,7 @@ import {
   layoutTimes,
   paneFrames,
   scrollFrames,
+  streamFrames,
   type DragFrames,
   type PaneFrames,
 } from './bench-drag.ts';
@@ -77,6 +78,7 @@ const shopTimes = await fleetTimes(
   Array.from({ length: 1000 }, (_, i) => `marl-${i}`),
 );
 const pageTimes = await fleetPageTimes();
+const streamed = await streamFrames(app.address);
 const scrolled = await scrollFrames(thousand.address);
 await thousand.remove();
 const first = await firstView(app.address);
@@ -123,6 +125,14 @@ const rows: Row[] = [
     baseline: 'budget',
     baselineValue: 10,
     ratio: dragged('workP95') / 10,
+  },
+  {
+    name: 'instruments at 10 Hz: gap between frames, p95',
+    value: streamed.gapP95,
+    unit: 'ms',
+    baseline: 'the same page at rest',
+    baselineValue: streamed.restGapP95,
+    ratio: streamed.gapP95 / streamed.restGapP95,
   },
   {
     name: 'a page of 10 000 boats over HTTP, p95',

@@ -123,13 +123,16 @@ export const eventually = async <T>(
   }
 };
 
-/** Does it again when the page has drawn the element anew in the meantime, as a person would look again. */
+/** Does it again when the page has drawn the element anew in the meantime or only begins to show it, as a person would look again. */
 export const whileFresh = async <T>(work: () => Promise<T>): Promise<T> => {
+  const end = Date.now() + patienceMs;
   for (let tries = 1; ; tries++)
     try {
       return await work();
     } catch (fault) {
-      if (!(fault instanceof error.StaleElementReferenceError) || tries === 5) throw fault;
+      const late = fault instanceof error.ElementNotInteractableError && Date.now() < end;
+      if (!late && !(fault instanceof error.StaleElementReferenceError && tries < 5)) throw fault;
+      await new Promise((resolve) => setTimeout(resolve, late ? 60 : 0));
     }
 };
 

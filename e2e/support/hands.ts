@@ -20,14 +20,30 @@ const wholeOf = (driver: WebDriver, css: string): Promise<void> =>
 
 /** The entries of the list that is open. */
 const listed = '.p-select-overlay [role="option"]';
+/** So long a list may take to open; a page that still scrolls closes it at once, and it is opened again. */
+const openMs = 4000;
+
 /** It opens over a few frames, and nothing in it can be read or pressed before. */
-const opened = async (driver: WebDriver): Promise<void> => {
-  await find(driver, listed);
-  await eventually(
-    () => driver.executeScript<boolean>('return document.getAnimations().length === 0'),
+const opened = (driver: WebDriver): Promise<boolean> =>
+  eventually(
+    () =>
+      driver.executeScript<boolean>(
+        `const list = document.querySelector('.p-select-overlay');
+         return list !== null && list.querySelector('[role="option"]') !== null &&
+           document.getAnimations().length === 0 && getComputedStyle(list).opacity === '1';`,
+      ),
     (still) => still,
     'the list to stand still',
-  );
+    openMs,
+  ).catch(() => false);
+const mostTries = 3;
+/** Opens a list in whatever way, again where it closed by itself. */
+const open = async (driver: WebDriver, press: () => Promise<void>): Promise<void> => {
+  for (let i = 0; i < mostTries; i++) {
+    await press();
+    if (await opened(driver)) return;
+  }
+  throw new Error('The list does not open, or closes as soon as it does.');
 };
 const gone = async (driver: WebDriver): Promise<void> => {
   await eventually(
@@ -54,14 +70,17 @@ export const pointer = (driver: WebDriver): Hands => {
     press: (css) => whileFresh(async () => (await inView(css)).click()),
     choose: (css, label) =>
       whileFresh(async () => {
-        await (await inView(css)).click();
-        await opened(driver);
-        for (const option of await driver.findElements({ css: listed }))
-          if ((await option.getText()).startsWith(label)) {
+        await open(driver, async () => (await inView(css)).click());
+        const entries: string[] = [];
+        for (const option of await driver.findElements({ css: listed })) {
+          const entry = await option.getText();
+          if (entry.startsWith(label)) {
             await option.click();
             return gone(driver);
           }
-        throw new Error(`${css} has no entry "${label}"`);
+          entries.push(entry);
+        }
+        throw new Error(`${css} has no entry "${label}" but ${entries.join('; ')}`);
       }),
     give: async (css, path) => (await find(driver, css)).sendKeys(path),
     stage: async (number) => {
@@ -132,14 +151,22 @@ export const keyboard = (driver: WebDriver): Hands => {
       await driver.actions().keyDown(Key.CONTROL).sendKeys('a').keyUp(Key.CONTROL).perform();
       await type(text, Key.TAB);
     },
-    press: async (css) => {
-      await reach(css);
-      await type(Key.ENTER);
-    },
+    press: (css) =>
+      whileFresh(async () => {
+        // Tabs are gone along with the arrows, from the chosen one; each is chosen as it is reached.
+        if ((await (await find(driver, css)).getAttribute('role')) === 'tab') {
+          await reach('[role=tab][aria-selected=true]');
+          for (let i = 0; i < mostTabs && !(await onIt(css)); i++) await type(Key.ARROW_LEFT);
+          return;
+        }
+        await reach(css);
+        await type(Key.ENTER);
+      }),
     choose: async (css, label) => {
-      await reach(css);
-      await type(Key.ARROW_DOWN);
-      await opened(driver);
+      await open(driver, async () => {
+        await reach(css);
+        await type(Key.ARROW_DOWN);
+      });
       const [wanted, now] = await driver.executeScript<[number, number]>(
         `const options = [...document.querySelectorAll(arguments[0])];
          return [options.findIndex((option) => option.textContent.trim().startsWith(arguments[1])),

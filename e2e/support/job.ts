@@ -100,6 +100,7 @@ export const chooseWays = async (driver: WebDriver, press: (css: string) => Prom
 /** Stage 2: two transducers by hand from their sheets, one quoted at -10 dB. */
 export const chooseBeams = async (driver: WebDriver, hands: Hands): Promise<void> => {
   await hands.stage(2);
+  await hands.press('[data-tab=section]');
   await find(driver, '#sheet-name');
   await hands.fill('#working-depth', '10');
   const sheet = async (name: string, kHz: string, cone: string, level: string): Promise<void> => {

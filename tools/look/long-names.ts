@@ -18,9 +18,23 @@ const lengthened = (value: unknown, path: readonly string[] = []): unknown => {
   return Object.fromEntries(Object.entries(value).map(([key, inner]) => [key, lengthened(inner, [...path, key])]));
 };
 
+/** What stands in the brief, each marked as assumed: a boat that was started from its kind is looked at, too. */
+const assumedIn = ({ stations }: { readonly stations: object }): Record<string, true> =>
+  Object.fromEntries(
+    [
+      ...['lengthM', 'beamM', 'hullMaterial', 'cruiseSpeedMps', 'bowMotor'].map((name) => `boat/${name}`),
+      ...Object.keys(stations).map((id) => `stations/${id}`),
+      'ways',
+    ].map((place) => [place, true]),
+  );
+
 /** Adds a copy of a boat whose names are as long as the schema lets them be. */
 export const addLongNamed = async (address: string, from = 'sable-wren'): Promise<void> => {
-  const bundle = (await (await fetch(`${address}/api/boats/${from}/bundle`)).json()) as { plan: unknown };
+  const bundle = (await (await fetch(`${address}/api/boats/${from}/bundle`)).json()) as { plan: { stations: object } };
   // A practice copy besides, so that its mark is looked at in every light, too.
-  await bring(address, longNamed, { ...(lengthened(bundle.plan) as object), practice: true });
+  await bring(address, longNamed, {
+    ...(lengthened(bundle.plan) as object),
+    assumed: assumedIn(bundle.plan),
+    practice: true,
+  });
 };

@@ -12,7 +12,6 @@ const { make } = createRequire(import.meta.url)('covertable') as typeof import('
 export interface Place {
   readonly name: string;
   readonly stage: string | null;
-  readonly tab: number | null;
   /** What stands on that tab; null where there is none. */
   readonly words: string | null;
 }
@@ -27,11 +26,11 @@ const boats = ['sable-wren', longNamed] as const;
 /** Everything a view has to stand: where one looks, by which light, on which screen, in which units, at whose boat. */
 export const conditions = {
   place: [
-    { name: 'fleet', stage: null, tab: null, words: null },
+    { name: 'fleet', stage: null, words: null },
     ...stageViews.flatMap(({ stage, tabs }): Place[] =>
       tabs.length === 0
-        ? [{ name: stage, stage, tab: null, words: null }]
-        : tabs.map((words, tab) => ({ name: `${stage}, ${words}`, stage, tab, words })),
+        ? [{ name: stage, stage, words: null }]
+        : tabs.map((words) => ({ name: `${stage}, ${words}`, stage, words })),
     ),
   ] as readonly Place[],
   theme: ['shop', 'sun', 'night'] as const,
@@ -72,11 +71,11 @@ export const lookAt = async (browser: Browser, address: string, look: Look): Pro
   await driver.executeScript(`localStorage.setItem('grey-keel-view', arguments[0])`, JSON.stringify({ units, theme }));
   await driver.get(place.stage === null ? address : `${address}/boats/${boat}/${place.stage}`);
   await find(driver, '.sheet');
-  if (place.tab !== null && place.tab > 0) {
+  if (place.words !== null) {
     // Tabs of the library, or a list of the stage's own that does what they do.
-    const tab = await find(driver, `[data-tab="${place.words ?? ''}"]`);
+    const tab = await find(driver, `[data-tab="${place.words}"]`);
     await driver.executeScript('arguments[0].click()', tab);
-    await find(driver, `[data-tab="${place.words ?? ''}"]:is([aria-selected="true"], [aria-current="true"])`);
+    await find(driver, `[data-tab="${place.words}"]:is([aria-selected="true"], [aria-current="true"])`);
     await find(driver, '.sheet');
   }
   await eventually(

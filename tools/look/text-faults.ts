@@ -16,6 +16,7 @@ const script = `
     const words = node.textContent.trim();
     const holder = node.parentElement;
     if (words === '' || !holder || holder.closest('option, script, style, title') || !shown(holder)) continue;
+    if (words.includes('{{')) faults.push('not written out: ' + words.slice(0, 50));
     const range = document.createRange();
     range.selectNodeContents(node);
     // What is there for a reader alone is a pixel in size.

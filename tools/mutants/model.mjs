@@ -9,6 +9,11 @@ export const mutants = [
     to: '3: (plan) => ({\n    ...plan,',
   },
   { file: 'plan/upgrade.ts', from: '5: (plan) => ({ ...plan, loadings: {} }),', to: '5: (plan) => plan,' },
+  {
+    file: 'plan/plan.ts',
+    from: '    ...Object.values(depthOffsets).flatMap(({ readings }) => Object.values(readings)),',
+    to: '    ...Object.values(depthOffsets).slice(1e9).flatMap(({ readings }) => Object.values(readings)),',
+  },
   { file: 'plan/id.ts', from: '(?!constructor$)', to: '' },
   { file: 'plan/id.ts', from: 'Object.keys(record).length <= most', to: 'Object.keys(record).length <= most + 1' },
   { file: 'plan/id.ts', from: '/[^\\s\\p{C}]/u', to: '/[^\\s]/u' },

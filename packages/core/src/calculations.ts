@@ -23,12 +23,18 @@ import { steeredSector } from './beams/steered-sector.ts';
 import { targetArea } from './beams/target-area.ts';
 import { targetRing } from './beams/target-ring.ts';
 import type { Calculation } from './calculation/calculation.ts';
+import { antennaVector } from './calibration/antenna-vector.ts';
+import { batteryPack } from './calibration/battery-pack.ts';
 import { depthOffset } from './calibration/depth-offset.ts';
 import { headingDeviation } from './calibration/heading-deviation.ts';
 import { magneticVariation } from './calibration/magnetic-variation.ts';
 import { headingOffset } from './calibration/heading-offset.ts';
+import { measuredNoise } from './calibration/measured-noise.ts';
+import { pairedOffset } from './calibration/paired-offset.ts';
+import { rangeScale } from './calibration/range-scale.ts';
 import { speedFactor } from './calibration/speed-factor.ts';
 import { temperatureOffset } from './calibration/temperature-offset.ts';
+import { waterSound } from './calibration/water-sound.ts';
 import { nmeaDecode } from './instruments/nmea-decode.ts';
 import { legibility } from './pages/legibility.ts';
 import { paneScale } from './pages/pane-scale.ts';
@@ -75,6 +81,12 @@ export const calculations: ReadonlyMap<string, Calculation> = new Map(
     headingOffset,
     headingDeviation,
     magneticVariation,
+    waterSound,
+    pairedOffset,
+    rangeScale,
+    antennaVector,
+    batteryPack,
+    measuredNoise,
     nmeaDecode,
     legibility,
     paneScale,

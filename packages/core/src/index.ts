@@ -37,6 +37,9 @@ export { sectionAt, type Section, type SectionBeam, type SectionRing } from './b
 export { speedTable, type AtSpeed, type SpeedRow } from './beams/speed-table.ts';
 export { compareBeams, type PlainBeam, type TwoBeams } from './beams/two-beams.ts';
 export { act, at } from './plan/target.ts';
+export { assumedPlaces } from './plan/assumed.ts';
+export { newPlan } from './templates/new-plan.ts';
+export { displayOf, fitDisplayEdits } from './plan/fit-display.ts';
 export { workingBeamOf } from './beams/working-beam.ts';
 export { silhouetteOf, type Point, type Silhouette } from './beams/silhouette.ts';
 export { targetRing } from './beams/target-ring.ts';
@@ -50,6 +53,14 @@ export {
   type ImagingPlace,
   type ImagingRanking,
 } from './advice/imaging.ts';
+export { layoutInWords } from './pages/layout-in-words.ts';
+export { makeMissingPages, missingPages } from './pages/missing-pages.ts';
+export { type EnteredAboard, enteredAboard, enteredInWords } from './handover/entered-aboard.ts';
+export { whoseBoat } from './handover/whose-boat.ts';
+export { workingDepthFollows } from './plan/working-depth.ts';
+export { whyIt } from './advice/why-it.ts';
+export { entryToPlace, placeEdits, type PlacedAs, type ToPlace } from './fit/place-edits.ts';
+export { entriesOf, warnedOf } from './job/warned-of.ts';
 export { measureWorking } from './advice/measure-working.ts';
 export { measuresOf, type BeamMeasures, type Measures } from './advice/measures.ts';
 export {
@@ -108,6 +119,7 @@ export { calculations } from './calculations.ts';
 export { depthOffset, removesFrom } from './calibration/depth-offset.ts';
 export {
   depthOffsetOf,
+  isLetDown,
   measuredOffset,
   readingSetTo,
   readingSoundSpeedMps,
@@ -126,7 +138,18 @@ export {
 export { deviationCard } from './calibration/deviation-calibration.ts';
 export { kindWords } from './calibration/kind-words.ts';
 export { type ResultStanding } from './plan/define-result.ts';
-export { entryOf, heldValue, measurementOf, moreFor, standingOf, toleranceOf } from './calibration/measured-by-kind.ts';
+export {
+  alsoEntered,
+  entryOf,
+  followsFrom,
+  heldValue,
+  isHeld,
+  measurementOf,
+  moreFor,
+  standingOf,
+  toleranceOf,
+} from './calibration/measured-by-kind.ts';
+export { heldAgainst } from './calibration/step-calibration.ts';
 export { calibrationOf, type Measured, type Measurement } from './calibration/sensor-calibration.ts';
 export { bearingOf, circularMean, eastNorth, wrapped } from './calibration/bearings.ts';
 export { headingFrom } from './instruments/heading-from.ts';
@@ -145,6 +168,10 @@ export {
 } from './instruments/steady-run.ts';
 export { type HiddenErrors } from './simulated-boat/hidden-errors.ts';
 export { simulatedBoat, type SimulatedBoat } from './simulated-boat/simulated-boat.ts';
+export { dropsOut } from './simulated-boat/drop-outs.ts';
+export { followScript, type RunningScript } from './simulated-boat/helm-script.ts';
+export { metresFrom, overGround, placeFrom } from './calibration/local-metres.ts';
+export { overTheSide } from './simulated-boat/over-the-side.ts';
 export { simulatedMark } from './instruments/simulated-mark.ts';
 export { logReader, type LogChannel, type LogCounts } from './instruments/log-reader.ts';
 export { thinned } from './instruments/thinned.ts';
@@ -184,7 +211,18 @@ export {
 } from './handover/card.ts';
 export { actionInWords, isFrequent, isRisky, sameAction } from './keys/action-words.ts';
 export { bindingsAt, slotOf, slotsOf, type Binding, type Slot } from './keys/key-slots.ts';
-export { bindProposal, keySchools, proposeKeys, type KeySchool, type ProposedKey } from './keys/propose-keys.ts';
+export {
+  bindFreeKeys,
+  bindProposal,
+  changedKeys,
+  keySchools,
+  keySchoolsOf,
+  proposeKeys,
+  type KeyChange,
+  type KeySchool,
+  type ProposedKey,
+} from './keys/propose-keys.ts';
+export { nameAll } from './sources/name-all.ts';
 export { changePane, removePane, resizeBands, resizePanes, splitPane, type PanePlace } from './pages/change-layout.ts';
 export { leastAngleArcmin, legibility, type Light } from './pages/legibility.ts';
 export { hardestSight, sightsOf, type Sight } from './pages/number-legibility.ts';
@@ -210,7 +248,6 @@ export { stationSight, type StationSight } from './fit/station-sight.ts';
 export { readBundle, type ReadBundle } from './exchange/read-bundle.ts';
 export { faceAboveWater } from './stages/beams/rules/face-above-water.ts';
 export { placeRules } from './stages/fit/rules/places.ts';
-export { asUsuallyPlaced } from './fit/as-usually-placed.ts';
 export { hullChanges, usualPropellers } from './fit/places.ts';
 export { deepestWaterM, beamRangeSaid, type BeamRangeSaid } from './beams/beam-range-said.ts';
 export { electricalFloorOf } from './acoustics/electrical-floor.ts';
@@ -243,6 +280,9 @@ export { devicesOf, newNetworkDevice, takesTransducers, type Device } from './ne
 export { freePlug, socketOf } from './network/sockets.ts';
 export { diagramOf, type Diagram, type DiagramNode } from './network/diagram.ts';
 export { laidDiagram, layoutGraph, type LaidDiagram } from './network/diagram-layout.ts';
+export { glossary, type Term, type TermGroup } from './words/glossary.ts';
+export { backTo } from './plan/back-to.ts';
+export { aboardSheets, type AboardTable } from './sheets/aboard-sheet.ts';
 export { wiringSheets, type SheetTable } from './sheets/wiring-sheet.ts';
 export { copyPlan } from './job/copy-plan.ts';
 export { fingerprint, quantised } from './plan/fingerprint.ts';
@@ -251,7 +291,7 @@ export { areaOf, type WhereAnswer, type WhereQuestion } from './stages/beams/exe
 export type { WhichBeamAnswer, WhichBeamQuestion } from './stages/beams/exercises/which-beam-shows-it.ts';
 export type { WhichFrequencyAnswer, WhichFrequencyQuestion } from './stages/beams/exercises/which-frequency.ts';
 export { builtStages, stages, type BuiltStage } from './job/stages.ts';
-export { nextStep } from './job/next-step.ts';
+export { needsOf, nextStep, stageAfter } from './job/next-step.ts';
 export { stageStates, waterline, type StageStanding } from './job/stage-states.ts';
 export type { ToDo } from './plan/to-do.ts';
 export type { RefusalCode } from './edits/edit-refused.ts';

@@ -33,7 +33,71 @@ const fourRuns = [350, 170, 80, 260].map((headingDeg, i) => ({
   cogDeg: (headingDeg + 9 - 2 * i) % 360,
 }));
 
+const mark = (headingDeg: number, northDeg: number, eastDeg: number): object => ({
+  headingDeg,
+  latitudeDeg: 58.2 + northDeg,
+  longitudeDeg: 5.7 + eastDeg,
+});
+
 const inputs: Record<string, object[]> = {
+  'water-sound': [
+    {
+      samples: [
+        { depthM: 0, temperatureC: 15, salinityPpt: 8 },
+        { depthM: 12, temperatureC: 7, salinityPpt: 9 },
+      ],
+      setMps: 1500,
+    },
+  ],
+  'paired-offset': [
+    {
+      unit: 'deg',
+      pairs: [
+        { known: 20, shown: 15 },
+        { known: -40, shown: -46 },
+        { known: 4, shown: 0 },
+      ],
+    },
+  ],
+  'range-scale': [
+    {
+      targets: [
+        { knownM: 20, shownM: 21, heightM: 6, targetHeightM: 0 },
+        { knownM: 35, shownM: 34, heightM: 7, targetHeightM: 1 },
+      ],
+    },
+  ],
+  'antenna-vector': [{ marks: [mark(0, 0, 0), mark(180, 0.00006, 0.00001), mark(90, 0.00003, -0.00005)] }],
+  'battery-pack': [
+    {
+      chemistry: 'lead-acid',
+      nominalV: 12,
+      capacityAh: 80,
+      readings: [
+        { trip: 1, usedAh: 0, currentA: 0, voltsV: 12.72 },
+        { trip: 1, usedAh: 10, currentA: 8, voltsV: 12.33 },
+        { trip: 1, usedAh: 20, currentA: 0, voltsV: 12.3 },
+        { trip: 1, usedAh: 30, currentA: 8, voltsV: 11.97 },
+        { trip: 1, usedAh: 38, currentA: 1, voltsV: 11.99 },
+      ],
+    },
+  ],
+  'measured-noise': [
+    {
+      readings: [
+        { lost: 'sinker', depthM: 38, speedMps: 0, sizeCm: 3 },
+        { lost: 'lure', depthM: 50, speedMps: 0, sizeCm: 8 },
+        { lost: 'bottom', depthM: 60, speedMps: 12, sizeCm: 0 },
+      ],
+      frequencyHz: 200_000,
+      sourceLevelDb: 213,
+      bandwidthHz: 4000,
+      directivityIndexDb: 22,
+      acrossDeg: 16,
+      resolutionM: 0.2,
+      absorptionDbPerM: 0.014,
+    },
+  ],
   'sound-speed': [{ temperatureC: 9, salinityPpt: 0, depthM: 32 }],
   absorption: [{ frequencyHz: 190_000, temperatureC: 9, salinityPpt: 18 }],
   beamwidth: [

@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { severitySchema, stageSchema, stageStateSchema } from './findings/finding.ts';
+import { boatTemplateSchema } from './plan/boat-template.ts';
 import { hullForms } from './plan/boat.ts';
 import { idSchema, instantSchema, nameSchema } from './plan/id.ts';
 
@@ -23,6 +24,10 @@ export const fleetEntrySchema = z.strictObject({
   keptAt: instantSchema,
 });
 export type FleetEntry = z.output<typeof fleetEntrySchema>;
+
+/** A boat that was deleted and can be had back. */
+export const removedBoatSchema = fleetEntrySchema.pick({ id: true, name: true }).extend({ removedAt: instantSchema });
+export type RemovedBoat = z.output<typeof removedBoatSchema>;
 
 /** Which boats are listed. */
 export const fleetShows = ['all', 'with a stop', 'with findings', 'not finished', 'finished'] as const;
@@ -54,6 +59,10 @@ export const fleetPageSchema = z.strictObject({
 });
 export type FleetPage = z.output<typeof fleetPageSchema>;
 
-/** A boat to be made: its name, and as much of its hull as is known. */
-export const newBoatSchema = z.strictObject({ name: nameSchema, hullForm: z.enum(hullForms).optional() });
+/** A boat to be made: its name, and as much of its hull as is known, or the kind of boat it is started from. */
+export const newBoatSchema = z.strictObject({
+  name: nameSchema,
+  hullForm: z.enum(hullForms).optional(),
+  template: boatTemplateSchema.optional(),
+});
 export type NewBoat = z.output<typeof newBoatSchema>;

@@ -1,5 +1,5 @@
 import { entryOf } from '@grey-keel/core';
-import type { CalibrationKind, Edit, Plan } from '@grey-keel/model';
+import type { CalibrationKind, CalibrationReading, Edit, Plan } from '@grey-keel/model';
 import { knots } from './demo-boat.ts';
 
 const radian = Math.PI / 180;
@@ -58,6 +58,23 @@ export const temperatureEdits = (sensorId: string, pairs: readonly (readonly [nu
     readingId: `a${i + 1}`,
     reading: { referenceC, displayedC, leftOut: false },
   }));
+
+/** Readings of any kind as they were typed. */
+export const typedEdits = <K extends CalibrationKind>(
+  of: K,
+  sensorId: string,
+  readings: readonly Omit<CalibrationReading<K>, 'leftOut' | 'from'>[],
+): Edit[] =>
+  readings.map(
+    (reading, i) =>
+      ({
+        type: 'recordCalibration',
+        of,
+        sensorId,
+        readingId: `a${i + 1}`,
+        reading: { ...reading, leftOut: false },
+      }) as unknown as Edit,
+  );
 
 export const enterSensor = (plan: Plan, of: CalibrationKind, sensorId: string, at: string): Edit => {
   const entered = entryOf(plan, of, sensorId, { at, by: 'Tarrowby Sonar Works' });

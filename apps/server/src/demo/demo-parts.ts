@@ -1,3 +1,4 @@
+import { displayOf } from '@grey-keel/core';
 import type {
   Circuit,
   FittedDisplay,
@@ -23,16 +24,9 @@ export const fromCatalogue = (entryId: string, place: Place, transmitsIn: WaySet
 
 export const displayFrom = (entryId: string, changes: Partial<FittedDisplay> = {}): FittedDisplay => {
   const entry = shippedCatalogue.find(({ id }) => id === entryId);
-  if (entry?.item.type !== 'display') throw new Error(`The catalogue ships no display "${entryId}".`);
-  const { type: _type, sockets: _sockets, travellingSettings: travels, ...screen } = entry.item;
-  return {
-    ...screen,
-    catalogue: { entryId, version: 1 },
-    seatedDistanceM: null,
-    readAtNight: false,
-    travels,
-    ...changes,
-  };
+  const display = entry && displayOf({ ...entry, version: 1 });
+  if (!display) throw new Error(`The catalogue ships no display "${entryId}".`);
+  return { ...display, ...changes };
 };
 
 /** Bands of views with their weights: `[[2, 'side-scan'], [1, 'chart', 'sounder']]`. */

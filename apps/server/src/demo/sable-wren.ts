@@ -1,5 +1,5 @@
 import type { Plan, Water } from '@grey-keel/model';
-import { headingEdits } from './demo-calibrations.ts';
+import { headingEdits, typedEdits } from './demo-calibrations.ts';
 import { boatOf, day, knots, type DemoBoat } from './demo-boat.ts';
 import { fromCatalogue } from './demo-parts.ts';
 import { after, enter, readingEdits } from './demo-readings.ts';
@@ -134,6 +134,41 @@ export const sableWren = (now: Date): DemoBoat => {
         }),
         at: at(1),
       },
+      { edits: pictures, at: at(1) },
     ],
   };
 };
+
+/** A pile ahead and a pier aside, a buoy passed on four headings, and the starting battery through a day. */
+const pictures = [
+  ...typedEdits('sides', 'c-sides', [
+    { known: 'port', shown: 'port' },
+    { known: 'starboard', shown: 'starboard' },
+  ]),
+  ...typedEdits('pointing', 'd-ahead', [
+    { knownDeg: -20, shownDeg: -24.5 },
+    { knownDeg: 0, shownDeg: -4 },
+    { knownDeg: 25, shownDeg: 21 },
+    { knownDeg: 40, shownDeg: 35 },
+  ]),
+  ...typedEdits('range', 'c-sides', [
+    { knownM: 12, shownM: 14, heightM: 7, targetHeightM: 0.5 },
+    { knownM: 20, shownM: 21.5, heightM: 7.2, targetHeightM: 0.5 },
+    { knownM: 30, shownM: 31, heightM: 8, targetHeightM: 0.5 },
+  ]),
+  // This display takes its depth from the unit at the bow, five metres ahead of the antenna.
+  ...typedEdits('antenna', 'b-helm-starboard', [
+    { headingDeg: 10, latitudeDeg: 47.009_953, longitudeDeg: -28.020_013 },
+    { headingDeg: 190, latitudeDeg: 47.010_047, longitudeDeg: -28.019_986 },
+    { headingDeg: 100, latitudeDeg: 47.010_012, longitudeDeg: -28.020_066 },
+    { headingDeg: 280, latitudeDeg: 47.009_988, longitudeDeg: -28.019_936 },
+  ]),
+  ...typedEdits('battery', 'a-start', [
+    { trip: 1, usedAh: 0, currentA: 0.4, voltsV: 12.71 },
+    { trip: 1, usedAh: 9, currentA: 6.2, voltsV: 12.47 },
+    { trip: 1, usedAh: 18, currentA: 0.4, voltsV: 12.43 },
+    { trip: 1, usedAh: 27, currentA: 6.2, voltsV: 12.23 },
+    { trip: 1, usedAh: 36, currentA: 0.4, voltsV: 12.24 },
+    { trip: 1, usedAh: 44, currentA: 6.2, voltsV: 12.05 },
+  ]),
+];

@@ -2,7 +2,9 @@ import { bundleVersion, type Bundle, type CatalogueEntry, type Plan } from '@gre
 import type { CatalogueStore } from '../catalogue/catalogue-store.ts';
 
 /** Packs a boat with the catalogue entries it was equipped from. */
-export const packBundle = async (plan: Plan, catalogue: CatalogueStore, at: Date): Promise<Bundle> => {
+export const packBundle = async (whole: Plan, catalogue: CatalogueStore, at: Date): Promise<Bundle> => {
+  // Its revisions stay here: elsewhere there is nothing that a named state could lead back to.
+  const { restorePoints: _points, ...plan } = whole;
   const wanted = new Map(
     [...Object.values(plan.transducers), ...Object.values(plan.displays)].flatMap(({ catalogue: from }) =>
       from ? [[`${from.entryId}/${from.version}`, from] as const] : [],

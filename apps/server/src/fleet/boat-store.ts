@@ -12,6 +12,7 @@ import {
   type OpenedBoat,
   type Plan,
   type Revision,
+  type RemovedBoat,
   type RevisionRequest,
 } from '@grey-keel/model';
 import { EventEmitter } from 'node:events';
@@ -31,6 +32,9 @@ const notJudged = 0;
 
 /** How many open boats are held in memory. */
 const heldPlans = 32;
+
+/** How many deleted boats are listed. */
+const mostRemoved = 300;
 
 export type Appended =
   | { readonly kind: 'kept'; readonly kept: SavedRevision; readonly again: boolean }
@@ -147,6 +151,16 @@ export class BoatStore {
   /** Deletes a boat from the fleet; its history stays, and it can be recalled. */
   async remove(id: string): Promise<boolean> {
     return this.setRemoved(id, this.now().toISOString());
+  }
+
+  /** The boats that were deleted and can be recalled, the last one first; no more than the last few hundred. */
+  async removed(): Promise<RemovedBoat[]> {
+    const rows = await this.database.tables.boats.findAll({
+      where: { removed_at: { [Op.not]: null } },
+      order: [['removed_at', 'DESC']],
+      limit: mostRemoved,
+    });
+    return rows.flatMap(({ id, name, removed_at: removedAt }) => (removedAt === null ? [] : [{ id, name, removedAt }]));
   }
 
   async recall(id: string): Promise<boolean> {

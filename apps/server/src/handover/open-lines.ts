@@ -16,8 +16,9 @@ export const openCounts = (plan: Plan): string => {
   const found = findings(plan);
   const stops = found.filter(({ severity }) => severity === 'stop').length;
   const checks = found.filter(({ severity }) => severity === 'check').length;
-  const stale = stageStates(plan, found).filter(({ state }) => state !== 'fresh').length;
-  return stops + checks + stale === 0
+  // The card itself is what is being printed.
+  const open = stageStates(plan, found).filter(({ stage, state }) => state !== 'fresh' && stage !== 'handover').length;
+  return stops + checks + open === 0
     ? 'Everything on this card is fresh.'
-    : `Not settled: ${stops} to stop for, ${checks} to check, ${stale} stages not fresh. The report names them.`;
+    : `Not settled: ${stops} to stop for, ${checks} to check, ${open} ${open === 1 ? 'stage' : 'stages'} not done. The report names them.`;
 };

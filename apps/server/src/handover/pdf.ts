@@ -9,3 +9,17 @@ pdfmake.setUrlAccessPolicy(() => false);
 
 /** A document as PDF. */
 export const pdf = async (document: TDocumentDefinitions): Promise<Buffer> => pdfmake.createPdf(document).getBuffer();
+
+/** A document as PDF, and how many sheets it takes. */
+export const countedPdf = async (document: TDocumentDefinitions): Promise<{ sheets: number; buffer: Buffer }> => {
+  let sheets = 0;
+  const { footer } = document;
+  const buffer = await pdf({
+    ...document,
+    footer: (page, pages, size) => {
+      sheets = pages;
+      return typeof footer === 'function' ? footer(page, pages, size) : footer;
+    },
+  });
+  return { sheets, buffer };
+};

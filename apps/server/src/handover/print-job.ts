@@ -1,7 +1,7 @@
 import type { CatalogueEntry, Plan } from '@grey-keel/model';
 import type { PrintOptions } from './sheet.ts';
 
-export const printedSheets = ['card', 'report', 'shopping', 'wiring'] as const;
+export const printedSheets = ['card', 'report', 'shopping', 'wiring', 'aboard'] as const;
 export type PrintedSheet = (typeof printedSheets)[number];
 
 export interface PrintJob {

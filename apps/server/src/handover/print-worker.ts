@@ -1,3 +1,4 @@
+import { aboardPdf } from './aboard-pdf.ts';
 import { cardPdf } from './card-pdf.ts';
 import { reportPdf } from './report-pdf.ts';
 import type { PrintJob } from './print-job.ts';
@@ -15,5 +16,7 @@ export default ({ sheet, plan, catalogue, options }: PrintJob): Promise<Buffer> 
       return shoppingPdf(plan, catalogue, options);
     case 'wiring':
       return wiringPdf(plan, options);
+    case 'aboard':
+      return aboardPdf(plan, options);
   }
 };

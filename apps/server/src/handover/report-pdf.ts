@@ -1,13 +1,14 @@
-import { cardOf, sectionAt } from '@grey-keel/core';
+import { cardOf, sectionAt, whoseBoat } from '@grey-keel/core';
 import type { Plan } from '@grey-keel/model';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces.js';
 import { openLines } from './open-lines.ts';
-import { pdf } from './pdf.ts';
+import { countedPdf } from './pdf.ts';
 import { sectionSvg } from './section-svg.ts';
 import {
   agroundLines,
   boatLine,
   cautions,
+  enteredLines,
   ringLines,
   sheet,
   sheetWidths,
@@ -16,6 +17,9 @@ import {
   writer,
   type PrintOptions,
 } from './sheet.ts';
+
+/** The report is one sheet: of long notes so much is printed, the rest is in the program. */
+const mostOfNotes = 400;
 
 /** The report: the boat's figures, section, stations and what is not settled, of which at most so many lines. */
 const reportDocument = (plan: Plan, options: PrintOptions, mostOpen: number): TDocumentDefinitions => {
@@ -34,9 +38,13 @@ const reportDocument = (plan: Plan, options: PrintOptions, mostOpen: number): TD
   return sheet(`${plan.boat.name}: report`, options, [
     words(card.boat.name, { fontSize: 22, bold: true }),
     words(boatLine(card, write), { margin: [0, 2, 0, 6] }),
+    ...[whoseBoat(plan.boat), plan.boat.notes.slice(0, mostOfNotes)]
+      .filter((text) => text !== '')
+      .map((text) => words(text)),
     ...agroundLines(card, units),
     transducerTable(card, write),
     ...ringLines(card, write),
+    ...enteredLines(plan, units),
     { svg: sectionSvg(sectionAt(plan, card.depthM), units, sheetWidths[paper], 210), margin: [0, 8, 0, 6] },
     ...stations,
     words(open.length ? 'Not settled' : 'Everything on this report is fresh.', { bold: true, margin: [0, 8, 0, 2] }),
@@ -48,16 +56,7 @@ const reportDocument = (plan: Plan, options: PrintOptions, mostOpen: number): TD
 /** The report as a PDF of one sheet: as many open points as fit, the rest counted. */
 export const reportPdf = async (plan: Plan, options: PrintOptions): Promise<Buffer> => {
   for (let mostOpen = 40; ; mostOpen -= 2) {
-    let sheets = 0;
-    const document = reportDocument(plan, options, mostOpen);
-    const { footer } = document;
-    const buffer = await pdf({
-      ...document,
-      footer: (page, pages, size) => {
-        sheets = pages;
-        return typeof footer === 'function' ? footer(page, pages, size) : footer;
-      },
-    });
+    const { sheets, buffer } = await countedPdf(reportDocument(plan, options, mostOpen));
     if (sheets <= 1 || mostOpen <= 0) return buffer;
   }
 };

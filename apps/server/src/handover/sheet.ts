@@ -1,6 +1,7 @@
 import {
   agroundInWords,
   cardCautions,
+  enteredAboard,
   formatFigure,
   formatSentence,
   type Card,
@@ -8,7 +9,7 @@ import {
   type FormatOptions,
   type UnitChoice,
 } from '@grey-keel/core';
-import type { Quantity } from '@grey-keel/model';
+import type { Plan, Quantity } from '@grey-keel/model';
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces.js';
 import { fontFor } from './fonts.ts';
 import { seriesColour } from './section-svg.ts';
@@ -74,12 +75,32 @@ export const ringLines = (card: Card, write: Write): Content[] =>
       ]
     : [];
 
-export const agroundLines = (card: Card, units: UnitChoice): Content[] =>
+export const agroundLines = (card: Card, units: UnitChoice, fontSize = 10): Content[] =>
   card.transducers.flatMap(({ name, offset }) =>
     offset?.state === 'fresh'
-      ? [words(`${name}: ${formatSentence(agroundInWords(offset.aground), units)}`, { bold: true })]
+      ? [words(`${name}: ${formatSentence(agroundInWords(offset.aground), units)}`, { bold: true, fontSize })]
       : [],
   );
+
+/** What was entered on which instrument, when and by whom. */
+export const enteredLines = (plan: Plan, units: UnitChoice): Content[] => {
+  const lines = enteredAboard(plan).map(({ of, value, state, at, by, seenAgainAt, held }) => {
+    const seen = seenAgainAt
+      ? `seen again after power off ${onDay.format(new Date(seenAgainAt))}`
+      : 'not seen again yet';
+    const told = [
+      onDay.format(new Date(at)),
+      ...(by ? [`by ${by}`] : []),
+      ...(held && state === 'fresh' ? [seen] : []),
+    ];
+    return `${of}: ${formatSentence(value, units)}, ${told.join(', ')}${state === 'stale' ? '; OUT OF DATE' : ''}.`;
+  });
+  if (lines.length === 0) return [];
+  return [
+    words('Entered on the instruments', { bold: true, margin: [0, 6, 0, 2] }),
+    { ul: lines.map((line) => words(line, { fontSize: 9 })) },
+  ];
+};
 
 /** The title of a column. */
 export const head = (text: string, alignment: 'left' | 'right' = 'right'): TableCell =>
@@ -118,6 +139,11 @@ export const cautions = (): Content[] => [
   { ul: cardCautions.map((line) => words(line, { fontSize: 9 })) },
 ];
 
+const onDay = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium' });
+
+/** The time as the clock on the wall has it where it is printed. */
+const printedAt = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
+
 /** Paper, margins, type and the line at the foot that every printed sheet has. */
 export const sheet = (
   title: string,
@@ -138,9 +164,9 @@ export const sheet = (
   defaultStyle: { font: 'Archivo', fontSize: 10, color: '#1D272D' },
   info: { title },
   footer: (page, pages) =>
-    words(
-      `Grey Keel, revision ${revision}, printed ${at.toISOString().slice(0, 16).replace('T', ' ')} UTC, page ${page} of ${pages}`,
-      { fontSize: 8, margin: [40, 12, 40, 0] },
-    ),
+    words(`Grey Keel, revision ${revision}, printed ${printedAt.format(at)}, page ${page} of ${pages}`, {
+      fontSize: 8,
+      margin: [40, 12, 40, 0],
+    }),
   content,
 });

@@ -9,7 +9,7 @@ import type { BoatStore } from '../fleet/boat-store.ts';
 import type { Printer } from '../handover/printer.ts';
 import type { Backups } from '../database/backups.ts';
 import { backupRoutes, backupsRoutes } from './backup.ts';
-import { boatRoutes } from './boats.ts';
+import { boatRoutes, removedBoatRoutes } from './boats.ts';
 import { bundleRoutes } from './bundles.ts';
 import { calculationRoutes } from './calculations.ts';
 import { cardRoutes } from './cards.ts';
@@ -94,6 +94,7 @@ export const makeApp = (services: Services): Express => {
   const mounts: readonly (readonly [path: string, router: Router])[] = [
     ['/events', services.streams.router],
     ['/boats', boatRoutes(services)],
+    ['/removed-boats', removedBoatRoutes(services)],
     ['/boats', cardRoutes(services, costly)],
     ['/bundles', bundleRoutes(services, costly)],
     ['/catalogue', catalogueRoutes(services, costly)],

@@ -47,7 +47,11 @@ describe('boats over HTTP', () => {
       expect([gone.status, (gone.body as { deleted?: boolean }).deleted]).toEqual([404, true]);
     expect((await send('PUT', '/second', { name: 'Second' })).status).toBe(409);
     expect((await listed()).length).toBe(1);
+    const removed = async (): Promise<{ id: string; name: string }[]> =>
+      (await ask(server.address, 'GET', '/api/removed-boats')).body as { id: string; name: string }[];
+    expect((await removed()).map(({ id, name }) => [id, name])).toEqual([['second', 'Second']]);
     expect((await send('POST', '/second/recall')).status).toBe(200);
+    expect(await removed()).toEqual([]);
     expect((await opened('second')).plan.boat.name).toBe('Second');
   });
 

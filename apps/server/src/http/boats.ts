@@ -1,14 +1,5 @@
-import { copyPlan } from '@grey-keel/core';
-import {
-  emptyPlan,
-  fleetQuerySchema,
-  idSchema,
-  nameSchema,
-  newBoatSchema,
-  revisionRequestSchema,
-  type NewBoat,
-  type Plan,
-} from '@grey-keel/model';
+import { copyPlan, newPlan } from '@grey-keel/core';
+import { fleetQuerySchema, idSchema, nameSchema, newBoatSchema, revisionRequestSchema } from '@grey-keel/model';
 import { Router, type Response } from 'express';
 import * as z from 'zod';
 import type { BoatStore } from '../fleet/boat-store.ts';
@@ -34,11 +25,6 @@ export const idTaken: Problem = {
   status: 409,
   title: 'Id taken',
   detail: 'There is another boat of this id, or there was one and it was deleted. Use another id.',
-};
-
-const newPlan = ({ name, hullForm }: NewBoat): Plan => {
-  const plan = emptyPlan(name);
-  return hullForm ? { ...plan, boat: { ...plan.boat, hullForm } } : plan;
 };
 
 /** The fleet, and each boat's plan by edits. */
@@ -169,5 +155,14 @@ export const boatRoutes = ({ boats }: { boats: BoatStore }): Router => {
       }
     }),
   );
+  return router;
+};
+
+/** The boats that were deleted: each can be recalled by its id. */
+export const removedBoatRoutes = ({ boats }: { boats: BoatStore }): Router => {
+  const router = Router();
+  router.get('/', async (_request, response) => {
+    response.json(await boats.removed());
+  });
   return router;
 };

@@ -1,4 +1,4 @@
-import type { Bundle, CatalogueEntry, ImportedBundle, OpenedBoat } from '@grey-keel/model';
+import { type Bundle, type CatalogueEntry, type ImportedBundle, type OpenedBoat, planVersion } from '@grey-keel/model';
 import { demoServer } from '../testing/demo-server.ts';
 
 interface ProblemBody {
@@ -71,8 +71,8 @@ describe('bundles over HTTP', () => {
     const newer = await refused({ ...bundle, version: 2 });
     expect([newer.status, newer.errors[0]?.field]).toEqual([422, 'version']);
     expect(newer.detail).toContain('newer Grey Keel');
-    const newerPlan = await refused({ ...bundle, plan: { ...bundle.plan, version: 9 } });
-    expect(newerPlan.detail).toContain('version 9');
+    const newerPlan = await refused({ ...bundle, plan: { ...bundle.plan, version: planVersion + 1 } });
+    expect(newerPlan.detail).toContain(`version ${planVersion + 1}`);
     const unknown = await refused({
       ...bundle,
       plan: { ...bundle.plan, boat: { ...bundle.plan.boat, colour: 'grey' } },

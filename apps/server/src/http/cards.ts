@@ -9,10 +9,14 @@ import { NotPrinted, type Printer } from '../handover/printer.ts';
 import { notFound, sendProblem } from './problem.ts';
 import { validated, withId } from './validated.ts';
 
-export const cardQuerySchema = unitChoiceSchema.extend({ paper: z.enum(['A4', 'LETTER']).default('A4') });
+export const cardQuerySchema = unitChoiceSchema.extend({
+  paper: z.enum(['A4', 'LETTER']).default('A4'),
+  /** Shown by the browser before it is saved, or saved at once. */
+  as: z.enum(['inline', 'attachment']).default('attachment'),
+});
 
-const fileName = (name: string, ending: string): string =>
-  `attachment; filename="${name.replace(/[^A-Za-z0-9]+/g, '-').replace(/^-+|-+$/g, '') || 'boat'}${ending}"`;
+const fileName = (name: string, ending: string, as = 'attachment'): string =>
+  `${as}; filename="${name.replace(/[^A-Za-z0-9]+/g, '-').replace(/^-+|-+$/g, '') || 'boat'}${ending}"`;
 
 /** What leaves the program about one boat: the dash cards and the report as PDF, and the bundle. */
 export const cardRoutes = (
@@ -34,7 +38,7 @@ export const cardRoutes = (
         if (!query) return;
         const boat = await boats.open(id);
         if (!boat) return sendProblem(response, notFound('boat of that id in the fleet'));
-        const { paper, ...units } = query;
+        const { paper, as, ...units } = query;
         try {
           const pdf = await printer.print({
             sheet,
@@ -44,7 +48,7 @@ export const cardRoutes = (
           });
           response
             .type('application/pdf')
-            .set('Content-Disposition', fileName(boat.plan.boat.name, `-${sheet}.pdf`))
+            .set('Content-Disposition', fileName(boat.plan.boat.name, `-${sheet}.pdf`, as))
             .send(pdf);
         } catch (error) {
           if (!(error instanceof NotPrinted)) throw error;

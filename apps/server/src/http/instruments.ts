@@ -81,5 +81,10 @@ export const instrumentRoutes = ({ instruments }: { instruments: InstrumentSourc
     if (hidden) response.json(hidden);
     else sendProblem(response, notFound('simulated boat under way: open it first'));
   });
+  router.get('/over-the-side', (_request, response) => {
+    const seen = instruments.overTheSide();
+    if (seen) response.json(seen);
+    else sendProblem(response, notFound('simulated boat under way: open it first'));
+  });
   return router;
 };

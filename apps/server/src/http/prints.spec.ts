@@ -38,6 +38,7 @@ describe('sheets over HTTP', () => {
         'A wrong sign grounds the boat',
         '\u22120.39 m',
         'Helm, starboard',
+        'Entered on the instruments',
       ])
         expect(report).toContain(unspaced(part));
     }
@@ -71,6 +72,15 @@ describe('sheets over HTTP', () => {
         expect(pages).toContain(unspaced(part));
     }
     expect((await printed('pewter-skua', unitSets.metric, 'wiring')).join('')).toContain(unspaced('Nothing yet.'));
+  });
+
+  it('prints what must be read aboard with a blank lead-line form, and shows any sheet in the browser first', async () => {
+    const pages = (await printed('sable-wren', unitSets.metric, 'aboard')).join('');
+    for (const part of ['Tag on its cable', 'Lead line under', 'Draught to the keel', 'A wrong sign grounds the boat'])
+      expect(pages).toContain(unspaced(part));
+    const asked = new URLSearchParams({ ...unitSets.metric, as: 'inline' });
+    const shown = await fetch(`${server().address}/api/boats/sable-wren/aboard.pdf?${asked.toString()}`);
+    expect(shown.headers.get('content-disposition')).toMatch(/^inline; filename="Sable-Wren-aboard\.pdf"$/);
   });
 
   it('prints the diagram of thirty devices on one sheet, its letters large enough to be read', async () => {
@@ -113,7 +123,7 @@ describe('sheets over HTTP', () => {
       for (const [i, station] of ['Helm, port', 'Helm, starboard', 'Bow'].entries())
         expect(cards[i]).toMatch(new RegExp(`^SableWren,${unspaced(station)}`));
       for (const card of cards)
-        for (const part of ['+0.50 m', 'A wrong sign grounds the boat', 'Not settled'])
+        for (const part of ['+0.50 m', 'A wrong sign grounds the boat', 'Not settled', 'From astern'])
           expect(card).toContain(unspaced(part));
       for (const part of ['2 Search', 'on the spot, trolling', 'side-scan', 'stop transmitting'])
         expect(cards.join('')).toContain(unspaced(part));

@@ -7,6 +7,7 @@ import {
   type InstrumentSource,
   type LiveSamples,
   type SourceStatus,
+  type OverTheSide,
 } from '@grey-keel/model';
 import { EventEmitter } from 'node:events';
 import * as z from 'zod';
@@ -176,6 +177,11 @@ export class InstrumentSources {
   /** What the simulated boat hid, for whoever has had enough of looking for it; null while it does not run. */
   hidden(): Simulator['hidden'] | null {
     return this.simulator?.hidden ?? null;
+  }
+
+  /** What a person aboard the simulated boat reads; null while it does not run. */
+  overTheSide(): OverTheSide | null {
+    return this.simulator?.overTheSide() ?? null;
   }
 
   private fresh(id: string, source: InstrumentSource, wanted: boolean): Running {

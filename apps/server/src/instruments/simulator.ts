@@ -1,5 +1,13 @@
-import { type HiddenErrors, simulatedBoat, simulatedSentences } from '@grey-keel/core';
-import { helmAtRest, type HelmState } from '@grey-keel/model';
+import {
+  dropsOut,
+  followScript,
+  type RunningScript,
+  type HiddenErrors,
+  overTheSide,
+  simulatedBoat,
+  simulatedSentences,
+} from '@grey-keel/core';
+import { helmAtRest, type HelmState, type OverTheSide } from '@grey-keel/model';
 import { createSocket } from 'node:dgram';
 import { type AddressInfo, createServer, type Socket } from 'node:net';
 
@@ -17,6 +25,8 @@ export interface Simulator {
   readonly address: string;
   helm: HelmState;
   readonly hidden: HiddenErrors;
+  /** What a person aboard reads at this moment. */
+  readonly overTheSide: () => OverTheSide;
   readonly stop: () => void;
 }
 
@@ -34,6 +44,7 @@ export const startSimulator = (
   // Nobody listens there mostly, which this machine says at each datagram.
   udp.on('error', () => undefined);
   let tick = 0;
+  let running: RunningScript | null = null;
   const server = createServer((socket) => {
     callers.add(socket);
     socket.once('close', () => callers.delete(socket));
@@ -51,6 +62,7 @@ export const startSimulator = (
         udpPort,
         helm: helmAtRest,
         hidden: boat.errors,
+        overTheSide: () => overTheSide(boat),
         stop: () => {
           clearInterval(timer);
           for (const caller of callers) caller.destroy();
@@ -60,8 +72,11 @@ export const startSimulator = (
       };
       const timer = setInterval(() => {
         for (let i = 0; i < pace; i++) {
-          boat.step(tickMs / 1000, simulator.helm);
-          const said = `${simulatedSentences(boat.now(), tick, now(), simulator.helm.entered).join('\r\n')}\r\n`;
+          ({ helm: simulator.helm, running } = followScript(simulator.helm, running, boat.now()));
+          const moment = boat.step(tickMs / 1000, simulator.helm);
+          const silent = (sensor: Parameters<typeof dropsOut>[1]): boolean =>
+            dropsOut(seed, sensor, moment.timeS, moment.throughMps);
+          const said = `${simulatedSentences(moment, tick, now(), simulator.helm.entered, silent).join('\r\n')}\r\n`;
           tick += 1;
           for (const caller of callers)
             if (caller.writableLength > mostWaiting) caller.destroy();

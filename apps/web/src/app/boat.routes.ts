@@ -6,6 +6,7 @@ import { stageRegister } from './stages/stages.ts';
 import { BoatShell } from './shell/boat-shell.ts';
 import { PlanEffects } from './state/plan.effects.ts';
 import { instrumentsFeature } from './live/instruments.ts';
+import { UndoEffects } from './state/undo.effects.ts';
 import { planFeature } from './state/plan.reducer.ts';
 import { bringStageParts } from './theme/stage-preset.ts';
 
@@ -17,7 +18,7 @@ export const boatRoutes: Routes = [
     providers: [
       provideState(planFeature),
       provideState(instrumentsFeature),
-      provideEffects(PlanEffects),
+      provideEffects(PlanEffects, UndoEffects),
       provideEnvironmentInitializer(bringStageParts),
     ],
     children: [

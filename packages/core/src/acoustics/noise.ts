@@ -27,7 +27,7 @@ const ownAtDb: Record<Mounting, number> = {
 /** A doubling of speed adds 18 dB, as self-noise of small craft does about, Urick 1983, ch. 11. */
 const perSpeedDecadeDb = 60;
 /** Below this flow adds nothing to what engine and pumps make. */
-const idleMps = 1.5;
+export const idleMps = 1.5;
 
 /** Own-ship noise at the face, dB re 1 µPa²/Hz. */
 export const ownShipNoiseDb = (mounting: Mounting, boatSpeedMps: number, frequencyHz: number): number =>
@@ -67,6 +67,8 @@ export const noiseSpectrum = defineCalculation({
     windSpeedMps: z.number().min(0).max(40).default(4),
     boatSpeedMps: z.number().min(0).max(60).default(0),
     mounting: mountingSchema.default(mountings[0]),
+    /** As the trial measured it: how much louder than the round figure. */
+    ownNoiseByDb: z.number().min(-40).max(40).default(0),
   }),
   output: z.strictObject({
     noiseSpectrumDb: z.number(),
@@ -75,10 +77,10 @@ export const noiseSpectrum = defineCalculation({
     ownShipDb: z.number(),
     loudest: z.enum(['thermal', 'wind', 'own boat']),
   }),
-  run: ({ frequencyHz, windSpeedMps, boatSpeedMps, mounting }) => {
+  run: ({ frequencyHz, windSpeedMps, boatSpeedMps, mounting, ownNoiseByDb }) => {
     const thermalDb = thermalNoiseDb(frequencyHz);
     const windDb = windNoiseDb(frequencyHz, windSpeedMps);
-    const ownShipDb = ownShipNoiseDb(mounting, boatSpeedMps, frequencyHz);
+    const ownShipDb = ownShipNoiseDb(mounting, boatSpeedMps, frequencyHz) + ownNoiseByDb;
     const noiseSpectrumDb = together(thermalDb, windDb, ownShipDb);
     const loudest =
       ownShipDb >= Math.max(thermalDb, windDb)
@@ -93,7 +95,10 @@ export const noiseSpectrum = defineCalculation({
       windDb,
       ownShipDb,
       loudest,
-      flags: ["The own boat's noise is a round figure for boats of this kind; the trial corrects it."],
+      flags:
+        ownNoiseByDb === 0
+          ? ["The own boat's noise is a round figure for boats of this kind; the trial corrects it."]
+          : [],
       working: [
         calculated(
           {
@@ -124,11 +129,12 @@ export const noiseSpectrum = defineCalculation({
             symbol: 'No',
             value: ownShipDb,
             unit: 'dB',
-            expression: `${ownAtDb[mounting]} + ${perSpeedDecadeDb} * log10(max(${idleMps}, v) / ${atSpeedMps}) - 20 * log10(f / ${atHz})`,
+            expression: `${ownAtDb[mounting]} + ${perSpeedDecadeDb} * log10(max(${idleMps}, v) / ${atSpeedMps}) - 20 * log10(f / ${atHz})${ownNoiseByDb === 0 ? '' : ' + b'}`,
             source: 'round figures; rise with speed after Urick 1983, ch. 11',
           },
           given('v', boatSpeedMps, 'm/s', 'speed of the boat'),
           f,
+          ...(ownNoiseByDb === 0 ? [] : [given('b', ownNoiseByDb, 'dB', 'louder than the round figure, as measured')]),
         ),
         calculated(
           {

@@ -18,10 +18,10 @@ const best = (beams: readonly BeamMeasures[], of: (beam: BeamMeasures) => number
 
 const reachSteps = (beam: BeamMeasures, requirements: Requirements): WorkingStep[] => {
   const { deepest: acoustics, terms, mounting, frequencyHz } = beam;
-  const { water, windMps, boatSpeedMps, depthM, electricalFloorDb } = requirements.conditions;
+  const { water, windMps, boatSpeedMps, depthM, electricalFloorDb, ownNoiseByDb } = requirements.conditions;
   const { bandwidthHz } = acoustics;
   const { directivityIndexDb } = acoustics.shape;
-  const noise = answerOf(noiseSpectrum, { frequencyHz, windSpeedMps: windMps, boatSpeedMps, mounting });
+  const noise = answerOf(noiseSpectrum, { frequencyHz, windSpeedMps: windMps, boatSpeedMps, mounting, ownNoiseByDb });
   const target = answerOf(targetStrength, { lengthCm: requirements.lengthCm, frequencyHz, model: 'love-dorsal' });
   const reach = answerOf(detectionRange, {
     frequencyHz,

@@ -110,6 +110,7 @@ export const beamRange = defineCalculation({
       windMps: it.windMps,
       boatSpeedMps: it.speedMps,
       electricalFloorDb: it.electricalFloorDb,
+      ownNoiseByDb: 0,
     });
     const target = answerOf(targetStrength, {
       lengthCm: it.lengthCm,

@@ -24,7 +24,15 @@ import {
 } from './beam-range.ts';
 
 const water = { temperatureC: 9, salinityPpt: 0 };
-const at = { water, soundSpeedMps: 1443, depthM: 0, windMps: 4, boatSpeedMps: 2, electricalFloorDb: -300 };
+const at = {
+  water,
+  soundSpeedMps: 1443,
+  depthM: 0,
+  windMps: 4,
+  boatSpeedMps: 2,
+  electricalFloorDb: -300,
+  ownNoiseByDb: 0,
+};
 const element = (changes = {}, beam = {}) => aTransducer({ beams: [aBeam(beam)], ...changes });
 const termsOf = (changes = {}, beam = {}, conditions = {}) => {
   const it = element(changes, beam);

@@ -32,6 +32,8 @@ export interface Conditions {
   readonly boatSpeedMps: number;
   /** What the boat's electrics put into the receiver, dB re 1 µPa in 1 kHz. */
   readonly electricalFloorDb: number;
+  /** By how much the boat is louder under way than the round figures, as a trial measured it; 0 where none did. */
+  readonly ownNoiseByDb: number;
 }
 
 /** What the signal over noise of a beam is made of, apart from range and target; dB, ranges from the face. */
@@ -57,7 +59,7 @@ export const beamRangeTerms = (acoustics: ElementAcoustics, mounting: Mounting, 
   const noise = together(
     thermalNoiseDb(frequencyHz),
     windNoiseDb(frequencyHz, at.windMps),
-    ownShipNoiseDb(mounting, at.boatSpeedMps, frequencyHz),
+    ownShipNoiseDb(mounting, at.boatSpeedMps, frequencyHz) + at.ownNoiseByDb,
   );
   const noiseDb = together(
     noiseInBandDb(noise, bandwidthHz, shape.directivityIndexDb),

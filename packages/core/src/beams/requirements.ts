@@ -59,6 +59,7 @@ const read = remembered((plan): Requirements | null => {
       windMps: plan.scene.windMps,
       boatSpeedMps: 2,
       electricalFloorDb: electricalFloorOf(plan).in1kHzDb,
+      ownNoiseByDb: plan.boat.ownNoiseByDb ?? 0,
     },
     lengthCm: Math.min(...(lengths.length ? lengths : [usualFishCm])),
     deepestM: Math.max(workingM, ...depths),

@@ -67,6 +67,7 @@ export const speedTable = (plan: Plan): readonly SpeedRow[] | null => {
             windSpeedMps: conditions.windMps,
             boatSpeedMps: speedMps,
             mounting,
+            ownNoiseByDb: conditions.ownNoiseByDb,
           });
           const snr = bottomSnrDb(
             beamRangeTerms(acoustics, mounting, { ...conditions, boatSpeedMps: speedMps }),

@@ -63,6 +63,7 @@ export const compareBeams = (
       frequencyHz,
       windSpeedMps: conditions.windMps,
       boatSpeedMps: conditions.boatSpeedMps,
+      ownNoiseByDb: conditions.ownNoiseByDb,
     });
     return {
       budget: {

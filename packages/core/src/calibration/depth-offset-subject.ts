@@ -1,4 +1,4 @@
-import type { DepthOffset, Plan, ReadingWater } from '@grey-keel/model';
+import type { DepthOffset, DepthPair, Plan, ReadingWater, Transducer } from '@grey-keel/model';
 import { type Answer, calculate } from '../calculation/calculation.ts';
 import { newDepthOffset } from '../edits/new-parts.ts';
 import { inOrder, soundSpeedDownTo, workingWater } from '../plan/working-water.ts';
@@ -24,8 +24,30 @@ export interface DepthOffsetInputs {
     readonly forwardM: number;
     readonly starboardM: number;
   };
-  readonly readings: readonly { readonly id: string; readonly leadLineM: number; readonly displayedM: number }[];
+  /** What is said of a series only now and then is left out elsewhere, so that what was entered without it stays fresh. */
+  readonly swellM?: number;
+  /** How deep a face on a pole or a shaft hangs as it is used. */
+  readonly immersionM?: number;
+  readonly readings: readonly {
+    readonly id: string;
+    readonly leadLineM: number;
+    readonly displayedM: number;
+    readonly riseM?: number;
+    /** How much deeper the face hung than as calibrated and used; null where that cannot be told. */
+    readonly deeperM?: number | null;
+  }[];
 }
+
+/** What hangs on a pole or a motor's shaft is let down to a mark: how deep is not the hull's draught alone. */
+export const isLetDown = ({ mounting }: Pick<Transducer, 'mounting'>): boolean =>
+  mounting === 'pole' || mounting === 'bow motor';
+
+/** How much deeper a face hung at a reading than as it is used: by its own mark, else by the draught the boat floated at. */
+const deeperBy = (plan: Plan, offset: DepthOffset, { immersionM, draughtM }: DepthPair): number | null => {
+  if (immersionM != null) return offset.immersionM == null ? null : immersionM - offset.immersionM;
+  if (draughtM == null) return 0;
+  return plan.boat.draughtM === null ? null : draughtM - plan.boat.draughtM;
+};
 
 export const depthOffsetOf = (plan: Plan, transducerId: string): DepthOffset =>
   plan.depthOffsets[transducerId] ?? newDepthOffset();
@@ -87,9 +109,22 @@ const inputsOf = (plan: Plan, transducerId: string): DepthOffsetInputs | null =>
       forwardM: transducer.forwardM,
       starboardM: transducer.starboardM,
     },
-    readings: inOrder(offset.readings).flatMap(([id, { leadLineM, displayedM, leftOut }]) =>
-      leadLineM === null || displayedM === null || leftOut ? [] : [{ id, leadLineM, displayedM }],
-    ),
+    ...(offset.swellM ? { swellM: offset.swellM } : {}),
+    ...(isLetDown(transducer) && offset.immersionM != null ? { immersionM: offset.immersionM } : {}),
+    readings: inOrder(offset.readings).flatMap(([id, pair]) => {
+      const { leadLineM, displayedM, leftOut } = pair;
+      if (leadLineM === null || displayedM === null || leftOut) return [];
+      const deeperM = deeperBy(plan, offset, pair);
+      return [
+        {
+          id,
+          leadLineM,
+          displayedM,
+          ...(pair.riseM ? { riseM: pair.riseM } : {}),
+          ...(deeperM === 0 ? {} : { deeperM }),
+        },
+      ];
+    }),
   };
 };
 
@@ -115,10 +150,17 @@ const offsetOf = (inputs: DepthOffsetInputs): DepthOffsetResult => {
     };
   if (inputs.soundSpeedAssumedMps === null)
     return { known: false, wanting: 'Say what water the display was set to: that is the speed of sound it uses.' };
+  if (inputs.readings.some(({ deeperM }) => deeperM === null))
+    return {
+      known: false,
+      wanting:
+        'A reading says how deep the face hung or the boat floated: give how deep the face hangs as used, and the draught in the brief.',
+    };
   const meanDepthM = inputs.readings.reduce((sum, { leadLineM }) => sum + leadLineM, 0) / inputs.readings.length;
   const sound = soundSpeedDownTo(inputs.water, meanDepthM);
   const result = calculate(depthOffset, {
-    readings: inputs.readings.map(({ leadLineM, displayedM }) => ({ leadLineM, displayedM })),
+    readings: inputs.readings.map(({ id: _, deeperM, ...reading }) => ({ ...reading, deeperM: deeperM ?? 0 })),
+    ...(inputs.swellM === undefined ? {} : { swellM: inputs.swellM }),
     offsetSetM: inputs.offsetSetM,
     soundSpeedAssumedMps: inputs.soundSpeedAssumedMps,
     soundSpeedActualMps: sound.soundSpeedMps,
@@ -145,6 +187,8 @@ export const measuredOffset = defineResult({
     draughtM: 'the draught',
     water: 'the water',
     face: 'the transducer or its place',
+    swellM: 'the swell',
+    immersionM: 'how deep the face hangs',
     readings: 'the readings',
   },
 });

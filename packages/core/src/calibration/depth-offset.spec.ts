@@ -1,7 +1,10 @@
+import type { Plan } from '@grey-keel/model';
 import fc from 'fast-check';
 import { answerOf, calculate } from '../calculation/calculation.ts';
 import { expectWorkingHolds } from '../testing/evaluated.ts';
-import { normal, seeded } from '../testing/sample-plan.ts';
+import { fingerprint } from '../plan/fingerprint.ts';
+import { aPlan, edited, normal, seeded, withEntered } from '../testing/sample-plan.ts';
+import { measuredOffset } from './depth-offset-subject.ts';
 import { depthOffset } from './depth-offset.ts';
 import { cutoffFor, findOutliers, median } from './outliers.ts';
 
@@ -23,6 +26,56 @@ const five: Pair[] = [
 /** A world with known truth: what a display shows whose face lies `face` below the waterline. */
 const shown = (lead: number, face: number, set: number, assumed: number, actual: number): number =>
   ((lead - face) * assumed) / actual + set;
+
+describe('readings of one transducer', () => {
+  it('are brought to the draught of the brief, or to the mark its pole is used at; what is not said of it is asked', () => {
+    const plan = aPlan();
+    const taken = (changes: object, settings: object = {}): Plan => ({
+      ...plan,
+      depthOffsets: {
+        'a-wide': {
+          ...plan.depthOffsets['a-wide']!,
+          ...settings,
+          readings: { r1: { leadLineM: 9, displayedM: 8.6, leftOut: false, ...changes } },
+        },
+      },
+    });
+    const offsetOf = (changes: object, settings: object = {}): number | string => {
+      const it = measuredOffset.of(taken(changes, settings), 'a-wide');
+      return it?.known ? it.answer.offsetM : (it?.wanting ?? '');
+    };
+    const asCalibrated = offsetOf({}) as number;
+    // Two hands deeper in the water with people aboard: so much of the difference is theirs.
+    const draughtM = (plan.boat.draughtM ?? 0) + 0.2;
+    expect(offsetOf({ draughtM })).toBeCloseTo(asCalibrated - 0.2, 9);
+    expect(offsetOf({ immersionM: 0.7 }, { immersionM: 0.5 })).toBeCloseTo(asCalibrated - 0.2, 9);
+    expect(offsetOf({ riseM: 0.3 })).toBeCloseTo(asCalibrated + 0.3, 9);
+    expect(offsetOf({ immersionM: 0.7 })).toContain('how deep the face hangs');
+  });
+});
+
+describe('an offset that was entered before readings could carry more', () => {
+  it('is fresh still: what is not said of its readings is no part of what it depends on', () => {
+    const now = measuredOffset.slice(aPlan(), 'a-wide')!;
+    // As it was then: these parts, and of each reading these three.
+    const then = {
+      reference: now.reference,
+      offsetSetM: now.offsetSetM,
+      soundSpeedAssumedMps: now.soundSpeedAssumedMps,
+      displayResolutionM: now.displayResolutionM,
+      draughtM: now.draughtM,
+      water: now.water,
+      face: now.face,
+      readings: now.readings.map(({ id, leadLineM, displayedM }) => ({ id, leadLineM, displayedM })),
+    };
+    expect(measuredOffset.fingerprint(now)).toBe(fingerprint(then, 2));
+    const swell = { ...aPlan() };
+    swell.depthOffsets = { ...swell.depthOffsets, 'a-wide': { ...swell.depthOffsets['a-wide']!, swellM: 0.4 } };
+    const entered = withEntered(swell, 'a-wide');
+    const calm = edited(entered, { type: 'describeDepthOffset', transducerId: 'a-wide', changes: { swellM: null } });
+    expect(measuredOffset.standing(calm, 'a-wide')).toEqual({ state: 'stale', changed: ['the swell'] });
+  });
+});
 
 describe('depth-offset', () => {
   it('by hand: mean, standard error and the slip named', () => {
@@ -79,6 +132,40 @@ describe('depth-offset', () => {
     const naive = readings.reduce((sum, r) => sum + r.leadLineM - r.displayedM, 0) / 2;
     expect(answerOf(depthOffset, { ...base, readings, soundSpeedActualMps: 1430 }).offsetM).toBeCloseTo(0.4, 9);
     expect(naive).toBeLessThan(-0.5);
+  });
+
+  it('goes by the water and the face of each reading: a tide that rose, a boat that lay deeper, a pole let down', () => {
+    // The lead line was cast once in 9 m; the water rose under it, and the boat took people aboard.
+    const rises = [0, 0.4, 0.9, 1.3];
+    const deeper = [0, 0, 0.12, -0.05];
+    const readings = rises.map((riseM, i) => ({
+      leadLineM: 9,
+      riseM,
+      deeperM: deeper[i] ?? 0,
+      displayedM: shown(9 + riseM, 0.4 + (deeper[i] ?? 0), 0, 1500, 1450),
+    }));
+    const answer = answerOf(depthOffset, { ...base, readings, soundSpeedActualMps: 1450 });
+    expect(answer.offsetM).toBeCloseTo(0.4, 9);
+    for (const one of answer.differencesM) expect(one).toBeCloseTo(0.4, 9);
+    expectWorkingHolds(answer.working, 'depth-offset');
+  });
+
+  it('is no surer than a swell that was not waited out lets it be, s / sqrt(8 n), and says so', () => {
+    const readings = [4, 9, 13].map((leadLineM) => ({ leadLineM, displayedM: leadLineM - 0.4 }));
+    const flat = answerOf(depthOffset, { ...base, readings });
+    const swell = answerOf(depthOffset, { ...base, readings, swellM: 0.8 });
+    // A sine of 0.8 m from crest to trough has a standard deviation of 0.4 / sqrt 2.
+    expect(swell.standardErrorM).toBeCloseTo(0.4 / Math.sqrt(2) / Math.sqrt(3), 9);
+    expect(flat.standardErrorM).toBeLessThan(0.05);
+    expect(swell.offsetM).toBeCloseTo(flat.offsetM, 12);
+    expect(swell.flags.join(' ')).toContain('Wait the swell out');
+    expectWorkingHolds(swell.working, 'depth-offset');
+    // Readings that scatter more than the swell explains are judged by their scatter.
+    const rough = readings.map((one, i) => ({ ...one, displayedM: one.displayedM + (i - 1) }));
+    expect(answerOf(depthOffset, { ...base, readings: rough, swellM: 0.8 }).standardErrorM).toBeCloseTo(
+      answerOf(depthOffset, { ...base, readings: rough }).standardErrorM ?? 0,
+      12,
+    );
   });
 
   it('leaves a flagged reading out by itself from eight readings on, not before', () => {

@@ -1,8 +1,9 @@
-import fCdf from '@stdlib/stats-base-dists-f-cdf';
 import tQuantile from '@stdlib/stats-base-dists-t-quantile';
 import { depthReferenceSchema, type WorkingInput, type WorkingStep } from '@grey-keel/model';
 import * as z from 'zod';
 import { defineCalculation, OutOfRange } from '../calculation/calculation.ts';
+import { fitDepthLine } from './depth-line.ts';
+import { atOneDepth, normal95, roundedShare, suretyOf } from './depth-surety.ts';
 import { stepOf } from './display-step.ts';
 import { findOutliers } from './outliers.ts';
 
@@ -13,7 +14,16 @@ const soundSpeed = z.number().min(1300).max(1800);
 
 const input = z.strictObject({
   readings: z
-    .array(z.strictObject({ leadLineM: z.number().min(0.1).max(500), displayedM: z.number().min(0).max(500) }))
+    .array(
+      z.strictObject({
+        leadLineM: z.number().min(0.1).max(500),
+        displayedM: z.number().min(0).max(500),
+        /** How much the water rose from the lead line's cast to the display's reading. */
+        riseM: z.number().min(-15).max(15).optional(),
+        /** How much deeper the face hung than it does as the boat is calibrated. */
+        deeperM: z.number().min(-10).max(10).optional(),
+      }),
+    )
     .min(1)
     .max(500),
   offsetSetM: z.number().min(-20).max(20).default(0),
@@ -22,92 +32,20 @@ const input = z.strictObject({
   keelBelowWaterlineM: z.number().min(0).max(10),
   reference: depthReferenceSchema,
   displayResolutionM: z.number().min(0.001).max(2).optional(),
+  swellM: z.number().min(0).max(10).default(0),
 });
 
 const steps = [0.1, 0.01];
 
 const mean = (values: readonly number[]): number => values.reduce((sum, value) => sum + value, 0) / values.length;
 
-interface Line {
-  readonly scale: number;
-  readonly offsetM: number;
-  readonly justified: boolean;
-  /** Standard error of the line at its middle: the scatter about it, without what the scale makes of the depths. */
-  readonly errorM: number;
-}
-
-/**
- * Least squares of lead line = scale x range + offset. A scale other than 1 is justified only by five readings or more
- * whose greatest depth is at least twice the least, and by an F-test at 5 % against the offset alone.
- */
-const fitLine = (rangesM: readonly number[], leadM: readonly number[]): Line | null => {
-  const n = rangesM.length;
-  if (n < 3) return null;
-  const meanRange = mean(rangesM);
-  const meanLead = mean(leadM);
-  const sxx = rangesM.reduce((sum, r) => sum + (r - meanRange) ** 2, 0);
-  if (sxx < 1e-9) return null;
-  const sxy = rangesM.reduce((sum, r, i) => sum + (r - meanRange) * ((leadM[i] ?? 0) - meanLead), 0);
-  const scale = sxy / sxx;
-  const offsetM = meanLead - scale * meanRange;
-  const squares = (k: number, b: number): number =>
-    rangesM.reduce((sum, r, i) => sum + ((leadM[i] ?? 0) - k * r - b) ** 2, 0);
-  const withScale = squares(scale, offsetM);
-  const offsetOnly = squares(1, meanLead - meanRange);
-  const wideEnough = n >= 5 && Math.max(...leadM) >= 2 * Math.min(...leadM);
-  const f = withScale > 1e-12 ? (offsetOnly - withScale) / (withScale / (n - 2)) : Number.POSITIVE_INFINITY;
-  const gain = offsetOnly - withScale > 1e-9;
-  return {
-    scale,
-    offsetM,
-    errorM: Math.sqrt(withScale / (n - 2) / n),
-    justified: wideEnough && gain && (f === Number.POSITIVE_INFINITY || 1 - fCdf(f, 1, n - 2) < 0.05),
-  };
-};
-
-/** 95 of 100 errors of rounding to a step are within this share of it: they are spread evenly over half a step each way. */
-const roundedShare = 0.475;
-
-/** Of a normal error, 95 of 100 are within so many standard deviations. */
-const normal95 = 1.96;
-
-/** How sure a mean is, m. */
-interface Surety {
-  readonly standardErrorM: number;
-  readonly halfInterval95M: number;
-}
-
-/**
- * Readings at different depths are rounded each by itself, so that their scatter holds the rounding; it only keeps the
- * error from falling under what rounding alone leaves, step / sqrt(12 n). Readings at one depth are all rounded the same
- * way: their scatter knows nothing of it, and step² / 12 stands beside it undivided. The interval takes Student's for
- * the scatter and the even spread of a rounding for the step, as independent errors; simulation finds the truth in it in
- * 94 to 98 of 100 series.
- */
-const suretyOf = (squares: number, n: number, student: number, stepM: number, oneDepth: boolean): Surety => {
-  const scatter = squares / (n - 1) / n;
-  if (oneDepth)
-    return {
-      standardErrorM: Math.sqrt(scatter + stepM ** 2 / 12),
-      halfInterval95M: Math.sqrt(student ** 2 * scatter + (roundedShare * stepM) ** 2),
-    };
-  const floorM = stepM / Math.sqrt(12 * n);
-  return {
-    standardErrorM: Math.max(Math.sqrt(scatter), floorM),
-    // What rounding leaves is known, not estimated from a few readings: Student's factor is not for it.
-    halfInterval95M: Math.max(student * Math.sqrt(scatter), normal95 * floorM),
-  };
-};
-
-/** Whether all readings were taken at one depth, within a step of the display. */
-const atOneDepth = (depthsM: readonly number[], stepM: number): boolean =>
-  Math.max(...depthsM) - Math.min(...depthsM) <= stepM * (1 + 1e-6);
-
 /**
  * The depth offset to enter, from pairs of lead line and display.
  *
  * readings: surface to bottom by lead line, and as displayed with `offsetSetM` in it, metres. The answer replaces
- * `offsetSetM` and holds once the display uses the actual speed of sound. Added to what is displayed it gives
+ * `offsetSetM` and holds once the display uses the actual speed of sound. Where the water rose between the two halves of a
+ * reading, or the face hung deeper than as calibrated (loading, a pole let down), each reading says so and is corrected.
+ * Swell is its height, crest to trough, where it was not waited out. Added to what is displayed it gives
  * the depth from the surface (waterline) or below the keel (keel). One reading gives no standard error.
  * Flagged readings are named; they are left out of the mean by itself only from eight readings on.
  * Sources: mean and standard error, with the rounding of the display (a uniform error of a step, variance step² / 12);
@@ -142,7 +80,8 @@ export const depthOffset = defineCalculation({
     displayDepthError: z.number(),
   }),
   run: (given) => {
-    const { readings, offsetSetM, soundSpeedAssumedMps, soundSpeedActualMps, keelBelowWaterlineM, reference } = given;
+    const { readings, offsetSetM, soundSpeedAssumedMps, soundSpeedActualMps, keelBelowWaterlineM, reference, swellM } =
+      given;
     readings.forEach(({ displayedM }, i) => {
       if (displayedM - offsetSetM <= 0)
         throw new OutOfRange(
@@ -153,7 +92,8 @@ export const depthOffset = defineCalculation({
     });
     const ratio = soundSpeedActualMps / soundSpeedAssumedMps;
     const rangesM = readings.map(({ displayedM }) => (displayedM - offsetSetM) * ratio);
-    const leadM = readings.map(({ leadLineM }) => leadLineM);
+    // From the surface to the bottom at the moment of the display, as if the face hung where it does as calibrated.
+    const leadM = readings.map(({ leadLineM, riseM = 0, deeperM = 0 }) => leadLineM + riseM - deeperM);
     const differencesM = leadM.map((lead, i) => lead - (rangesM[i] ?? 0));
     const displayResolutionM =
       given.displayResolutionM ??
@@ -178,13 +118,14 @@ export const depthOffset = defineCalculation({
       ),
     );
     const student = n > 1 ? tQuantile(0.975, n - 1) : null;
-    const surety = student === null ? null : suretyOf(squares, n, student, displayResolutionM, oneDepth);
+    const surety =
+      student === null ? null : suretyOf(squares, n, student, { stepM: displayResolutionM, swellM, oneDepth });
     const standardErrorM = surety?.standardErrorM ?? null;
     const halfInterval95M = surety?.halfInterval95M ?? null;
     const displayDepthError = soundSpeedAssumedMps / soundSpeedActualMps - 1;
 
     const clean = differencesM.map((_, i) => i).filter((i) => !flagged.includes(i));
-    const line = fitLine(
+    const line = fitDepthLine(
       clean.map((i) => rangesM[i] ?? 0),
       clean.map((i) => leadM[i] ?? 0),
     );
@@ -195,12 +136,12 @@ export const depthOffset = defineCalculation({
       unit: 'm',
       meaning: `difference of reading ${i + 1}`,
     }));
-    const working: WorkingStep[] = readings.map(({ leadLineM, displayedM }, i) => ({
+    const working: WorkingStep[] = readings.map(({ leadLineM, displayedM, riseM = 0, deeperM = 0 }, i) => ({
       says: `What the sounder misses, reading ${i + 1}${excluded.includes(i) ? ' (left out of the mean)' : ''}`,
       symbol: `d${i + 1}`,
       value: differencesM[i] ?? 0,
       unit: 'm',
-      expression: 'L - (D - o) * c / c0',
+      expression: `L${riseM ? ' + r' : ''} - (D - o) * c / c0${deeperM ? ' - g' : ''}`,
       method: null,
       inputs: [
         { symbol: 'L', value: leadLineM, unit: 'm', meaning: 'lead line, surface to bottom' },
@@ -208,6 +149,8 @@ export const depthOffset = defineCalculation({
         { symbol: 'o', value: offsetSetM, unit: 'm', meaning: 'offset set in the display' },
         { symbol: 'c', value: soundSpeedActualMps, unit: 'm/s', meaning: 'speed of sound in this water' },
         { symbol: 'c0', value: soundSpeedAssumedMps, unit: 'm/s', meaning: 'speed of sound the display uses' },
+        ...(riseM ? [{ symbol: 'r', value: riseM, unit: 'm', meaning: 'the water rose since the lead line' }] : []),
+        ...(deeperM ? [{ symbol: 'g', value: deeperM, unit: 'm', meaning: 'the face hung deeper than as used' }] : []),
       ],
       source: 'time of travel x speed of sound',
     }));
@@ -233,6 +176,8 @@ export const depthOffset = defineCalculation({
       ],
       source: 'arithmetic mean',
     });
+    const scatterWords = swellM > 0 ? 'max(Q / (n - 1), h ^ 2 / 8) / n' : 'Q / (n - 1) / n';
+    const swell = swellM > 0 ? [{ symbol: 'h', value: swellM, unit: 'm', meaning: 'swell, crest to trough' }] : [];
     if (standardErrorM !== null && student !== null && halfInterval95M !== null)
       working.push(
         {
@@ -240,7 +185,7 @@ export const depthOffset = defineCalculation({
           symbol: 'SE',
           value: standardErrorM,
           unit: 'm',
-          expression: oneDepth ? 'sqrt(Q / (n - 1) / n + s ^ 2 / 12)' : 'max(sqrt(Q / (n - 1) / n), s / sqrt(12 * n))',
+          expression: oneDepth ? `sqrt(${scatterWords} + s ^ 2 / 12)` : `max(sqrt(${scatterWords}), s / sqrt(12 * n))`,
           method: null,
           inputs: [
             {
@@ -256,6 +201,7 @@ export const depthOffset = defineCalculation({
               unit: 'm',
               meaning: oneDepth ? 'step of the display; at one depth all share its rounding' : 'step of the display',
             },
+            ...swell,
           ],
           source: 'standard error of a mean, with the uniform error of rounding',
         },
@@ -265,8 +211,8 @@ export const depthOffset = defineCalculation({
           value: halfInterval95M,
           unit: 'm',
           expression: oneDepth
-            ? `sqrt(t ^ 2 * Q / (n - 1) / n + (${roundedShare} * s) ^ 2)`
-            : `max(t * sqrt(Q / (n - 1) / n), ${normal95} * s / sqrt(12 * n))`,
+            ? `sqrt(t ^ 2 * ${scatterWords} + (${roundedShare} * s) ^ 2)`
+            : `max(t * sqrt(${scatterWords}), ${normal95} * s / sqrt(12 * n))`,
           method: null,
           inputs: [
             {
@@ -278,6 +224,7 @@ export const depthOffset = defineCalculation({
             { symbol: 'Q', value: squares, unit: 'm²', meaning: 'sum of squared departures from the mean' },
             { symbol: 'n', value: n, unit: '', meaning: 'readings used' },
             { symbol: 's', value: displayResolutionM, unit: 'm', meaning: 'step of the display' },
+            ...swell,
           ],
           source: 'Student 1908',
         },
@@ -297,6 +244,8 @@ export const depthOffset = defineCalculation({
     });
 
     const flags: string[] = [];
+    if (swellM > 0)
+      flags.push('Wait the swell out: read both halves over several waves and take their middle, not a crest.');
     if (n < 3) flags.push('Fewer than three readings: a slip of the tongue cannot be told from a true one.');
     if (line?.justified)
       flags.push(

@@ -1,12 +1,27 @@
-import type { CalibrationKind, Edit, Plan } from '@grey-keel/model';
+import type { Battery, CalibrationKind, Edit, Plan } from '@grey-keel/model';
+import { beamRangeTerms, bottomSnrDb } from '../beams/beam-range.ts';
+import { deepestAcoustics } from '../beams/element-acoustics.ts';
+import { requirementsOf } from '../beams/requirements.ts';
+import { workingBeamOf } from '../beams/working-beam.ts';
 import { applyEdits } from '../job/apply-edits.ts';
 import { copyPlan } from '../job/copy-plan.ts';
-import { aPlan, edited, seeded } from '../testing/sample-plan.ts';
+import { hoursUntilOut } from '../power/hours-until-out.ts';
+import { restVoltageV } from '../power/battery-curve.ts';
+import { aPlan, aTransducer, edited, seeded } from '../testing/sample-plan.ts';
 import { equipment } from '../testing/sound-boat.ts';
 import { pairsFrom, simulatedRuns } from '../testing/simulated-runs.ts';
 import { formatSentence } from '../units/format-sentence.ts';
 import { unitSets } from '../units/display-units.ts';
-import { entryOf, heldValue, measurementOf, moreFor, standingOf, toleranceOf } from './measured-by-kind.ts';
+import {
+  alsoEntered,
+  followsFrom,
+  entryOf,
+  heldValue,
+  measurementOf,
+  moreFor,
+  standingOf,
+  toleranceOf,
+} from './measured-by-kind.ts';
 import { moreReadings } from './more-readings.ts';
 
 const aboard = (): Plan => ({
@@ -27,12 +42,8 @@ const recorded = (of: CalibrationKind, sensorId: string, readings: readonly obje
         reading: { ...reading, leftOut: false },
       }) as Edit,
   );
-const described = (of: CalibrationKind, sensorId: string, changes: object): Edit => ({
-  type: 'describeCalibration',
-  of,
-  sensorId,
-  changes,
-});
+const described = (of: CalibrationKind, sensorId: string, changes: object): Edit =>
+  ({ type: 'describeCalibration', of, sensorId, changes }) as Edit;
 const known = (plan: Plan, of: CalibrationKind, id: string) => {
   const it = measurementOf(plan, of, id);
   if (!it?.known) throw new Error(it?.wanting);
@@ -109,6 +120,150 @@ describe('what is entered on a display', () => {
   });
 });
 
+const aCircuit = {
+  name: 'Screens',
+  batteryId: 'house',
+  oneWayLengthM: 3,
+  gauge: '6 mm2' as const,
+  conductor: 'stranded-tinned' as const,
+  temperatureC: 25,
+  fuseA: 15,
+  fuseFromPostM: 0.1,
+};
+const battery: Battery = {
+  name: 'House',
+  chemistry: 'lead-acid',
+  nominalV: 12,
+  capacityAh: 80,
+  capacityLeft: 1,
+  peukert: 1.2,
+  internalOhm: 0.01,
+  crankingA: 0,
+  chargingV: 14.4,
+};
+
+describe('the procedures of sonar, marks and battery', () => {
+  const forward = aTransducer({ name: 'Ahead', kind: 'forward-facing', mounting: 'pole' });
+  const boat = (): Plan => {
+    const plan = aboard();
+    const second = { ...aTransducer(), name: 'Second' };
+    return {
+      ...plan,
+      transducers: { ...plan.transducers, 'b-second': second, 'c-ahead': forward },
+      equipment: { ...plan.equipment, antenna: equipment('position antenna', [1, 0, 2]) },
+      power: { ...plan.power, batteries: { house: battery } },
+    };
+  };
+  const give = (of: CalibrationKind, id: string, ...readings: object[]) =>
+    known(edited(boat(), ...recorded(of, id, readings)), of, id);
+  const says = (of: CalibrationKind, id: string, ...readings: object[]): string =>
+    formatSentence(give(of, id, ...readings).sign, unitSets.metric);
+
+  it('say what to enter and what the display then shows, sign and all', () => {
+    const sound = give('sound speed', 'helm', { depthM: 0, temperatureC: 5, salinityPpt: 0 });
+    // Cold fresh water, 1426 m/s (Marczak 1997): a display set to 1500 m/s shows 20 m as 21.0 m.
+    expect(sound.enter[0]?.value).toBeCloseTo(1426.2, 0);
+    expect(sound.sign).toContain({ value: jasmine.any(Number) as never, quantity: 'depth' });
+    expect(formatSentence(sound.sign, unitSets.metric)).toContain('21.0');
+    expect(formatSentence(sound.also?.[0] ?? [], unitSets.metric)).toContain('more water than there is');
+    const step = give('step', 'b-second', { thisM: 8, otherM: 8.4 }, { thisM: 11.9, otherM: 12.3 });
+    expect(step.enter[0]?.value).toBeCloseTo(0.4, 6);
+    expect(formatSentence(step.sign, unitSets.metric)).toContain('shallower');
+    expect(says('pointing', 'c-ahead', { knownDeg: 12, shownDeg: 8 })).toContain('4.0° to starboard');
+    expect(says('pointing', 'c-ahead', { knownDeg: 179, shownDeg: -178 })).toContain('3.0° to port');
+    const tilted = edited(
+      boat(),
+      ...recorded('tilt', 'c-ahead', [{ tiltDeg: 2 }, { tiltDeg: 3 }]),
+      described('tilt', 'c-ahead', { changesAtDeg: 20 }),
+    );
+    expect(formatSentence(known(tilted, 'tilt', 'c-ahead').also?.[0] ?? [], unitSets.metric)).toContain('17.5°');
+    const target = { knownM: 22, shownM: 20, heightM: 5, targetHeightM: 5 };
+    expect(give('range', 'c-ahead', target).measured.value).toBeCloseTo(1.1, 9);
+  });
+
+  it('tell sides that are right, swapped and unsure', () => {
+    const seen = (shown: string, known = 'port') => ({ known, shown });
+    expect(give('sides', 'c-ahead', seen('starboard')).says?.words).toBe('swapped');
+    expect(give('sides', 'c-ahead', seen('port')).says).toEqual({ words: 'the right way round', sure: false });
+    expect(give('sides', 'c-ahead', seen('port'), seen('starboard', 'starboard')).says?.sure).toBeTrue();
+    expect(give('sides', 'c-ahead', seen('port'), seen('starboard')).says?.words).toContain('both');
+  });
+
+  it('hold the marks against the drawing: the antenna stands 1 m from the transom, the face where it is placed', () => {
+    const degreeM = 111_120;
+    // Passing north and south over one buoy, the antenna 2 m astern of the face.
+    const marks = [0, 180].map((headingDeg) => ({
+      headingDeg,
+      latitudeDeg: 58 + (headingDeg === 0 ? -2 : 2) / degreeM,
+      longitudeDeg: 6,
+    }));
+    const it = give('antenna', 'helm', ...marks);
+    expect(it.enter[0]?.value).toBeCloseTo(2, 3);
+    expect(it.half).toBeNull();
+    expect(formatSentence(it.sign, unitSets.metric)).toContain('astern by 2.00');
+  });
+
+  it('put a measured battery and measured noise in the place of the round figures', () => {
+    const day = [0, 10, 20, 30, 38].map((usedAh, i) => {
+      const currentA = i % 2 ? 8 : 0.5;
+      return { trip: 1, usedAh, currentA, voltsV: restVoltageV(battery, 1 - usedAh / 60) - 0.02 * currentA };
+    });
+    const plan = edited(boat(), ...recorded('battery', 'house', day));
+    const it = known(plan, 'battery', 'house');
+    const after = edited(plan, ...alsoEntered('house', it));
+    expect(after.power.batteries['house']?.capacityLeft).toBeCloseTo(0.75, 2);
+    expect(after.power.batteries['house']?.internalOhm).toBeCloseTo(0.02, 3);
+    // Nothing hangs on it yet; a screen of 9 A that goes out at 11.9 V does so before the pack is empty.
+    expect(followsFrom(plan, 'battery', 'house', it)).toEqual(it.also ?? []);
+    const hung = edited(plan, {
+      type: 'addCircuit',
+      id: 'screens',
+      circuit: {
+        ...aCircuit,
+        loads: { s: { name: 'Screen', currentA: 9, lowestV: 11.9, highestV: 17, runsIn: { trolling: true } } },
+      },
+    });
+    const out = hoursUntilOut({ ...hung, ways: { trolling: true } }, 'house', {
+      ...battery,
+      capacityLeft: 0.75,
+      internalOhm: 0.02,
+    });
+    // Its voltage at rest is then 11.9 V + 9 A x 0.02 ohm: 12.08 V, 35 in a hundred parts of the charge left.
+    expect(out?.deviceFirst).toBeTrue();
+    const whole = 20 * (60 / 20 / 9) ** 1.2;
+    expect((out?.hours ?? 0) / whole).toBeCloseTo(0.65, 6);
+    expect(measurementOf(hung, 'battery', 'house')).toEqual(it);
+    // What was entered does not make what it was read from stale.
+    expect(measurementOf(after, 'battery', 'house')).toEqual(it);
+    const lost = { lost: 'bottom', depthM: 200, speedMps: 0, sizeCm: null };
+    const sounded = edited(boat(), ...recorded('noise', 'a-wide', [lost]));
+    const noise = known(sounded, 'noise', 'a-wide');
+    const loud = edited(sounded, ...alsoEntered('a-wide', noise));
+    expect(loud.boat.electricalFloorDb).toBeCloseTo(noise.measured.value, 9);
+    // It is lost there now: a trace wants 15 dB.
+    const beam = workingBeamOf(loud.transducers['a-wide']!);
+    const requirements = requirementsOf(loud)!;
+    const terms = beamRangeTerms(deepestAcoustics(loud.transducers['a-wide']!, beam), 'through-hull', {
+      ...requirements.conditions,
+      boatSpeedMps: 0,
+    });
+    expect(bottomSnrDb(terms, requirements.bottom, 200)).toBeCloseTo(15, 1);
+  });
+
+  it('leave nothing behind when a station, a battery or a transducer goes', () => {
+    const full = edited(
+      boat(),
+      ...recorded('antenna', 'helm', [{ headingDeg: 0, latitudeDeg: 58, longitudeDeg: 6 }]),
+      ...recorded('battery', 'house', [{ trip: 1, usedAh: 0, currentA: 0, voltsV: 12.7 }]),
+      ...recorded('tilt', 'c-ahead', [{ tiltDeg: 2 }]),
+      { type: 'removeStation', id: 'helm' },
+      { type: 'removeBattery', id: 'house' },
+      { type: 'removeTransducer', id: 'c-ahead' },
+    );
+    expect([full.calibrations.antenna, full.calibrations.battery, full.calibrations.tilt]).toEqual([{}, {}, {}]);
+  });
+});
+
 describe('how many more readings', () => {
   it('are enough: with them the interval is within the tolerance, and with one fewer it is not', () => {
     // Student's t at 97.5 %: 12.706, 4.303, 3.182, 2.776 for 1 to 4 degrees of freedom (published tables).
@@ -147,6 +302,17 @@ describe('readings of the simulated boat', () => {
     readingId: 'r1',
     reading: { referenceC: 9, displayedC: 8.6, leftOut: false, from },
   };
+
+  it('of the depth are refused alike', () => {
+    const depth: Edit = {
+      type: 'recordReading',
+      transducerId: 'a-wide',
+      readingId: 'zz',
+      reading: { leadLineM: 9, displayedM: 8.6, leftOut: false, at: from.at, from },
+    };
+    expect(applyEdits(aboard(), [depth])).toEqual(jasmine.objectContaining({ ok: false, code: 'simulated' }));
+    expect(applyEdits(copyPlan(aboard(), 'Practice', 'practice'), [depth]).ok).toBeTrue();
+  });
 
   it('are taken on a practice copy, and on no other boat by any way in', () => {
     const practice = copyPlan(aboard(), 'Practice', 'practice');

@@ -1,18 +1,47 @@
-import type { CalibrationKind, EnteredCalibration, Figure, Plan } from '@grey-keel/model';
+import {
+  calibrationParts,
+  type CalibrationKind,
+  type Edit,
+  type EnteredCalibration,
+  type Figure,
+  type Plan,
+  type Sentence,
+  wordsOf,
+} from '@grey-keel/model';
+import type * as z from 'zod';
 import type { ResultStanding } from '../plan/define-result.ts';
+import { hoursUntilOut } from '../power/hours-until-out.ts';
+import { measuredAntenna } from './antenna-calibration.ts';
+import { measuredBattery } from './battery-calibration.ts';
 import { measuredDeviation } from './deviation-calibration.ts';
 import { measuredHeading } from './heading-calibration.ts';
 import { moreReadings } from './more-readings.ts';
-import { angle, calibrationOf, degrees, fraction, type Measured, type Measurement } from './sensor-calibration.ts';
+import { measuredOwnNoise } from './noise-calibration.ts';
+import { measuredPointing } from './pointing-calibration.ts';
+import { measuredRange } from './range-calibration.ts';
+import { calibrationOf, type Measured, type Measurement } from './sensor-calibration.ts';
+import { measuredSides } from './sides-calibration.ts';
+import { measuredSoundSpeed } from './sound-speed-calibration.ts';
 import { measuredSpeed } from './speed-calibration.ts';
+import { measuredStep } from './step-calibration.ts';
 import { measuredTemperature } from './temperature-calibration.ts';
+import { measuredTilt } from './tilt-calibration.ts';
 
 /** The measured results by their kind; all are asked and entered alike. */
 export const measuredByKind = {
+  'sound speed': measuredSoundSpeed,
   speed: measuredSpeed,
   temperature: measuredTemperature,
   heading: measuredHeading,
   deviation: measuredDeviation,
+  step: measuredStep,
+  sides: measuredSides,
+  pointing: measuredPointing,
+  range: measuredRange,
+  tilt: measuredTilt,
+  antenna: measuredAntenna,
+  battery: measuredBattery,
+  noise: measuredOwnNoise,
 } as const;
 
 export const measurementOf = (plan: Plan, kind: CalibrationKind, id: string): Measurement | null =>
@@ -21,38 +50,34 @@ export const measurementOf = (plan: Plan, kind: CalibrationKind, id: string): Me
 export const standingOf = (plan: Plan, kind: CalibrationKind, id: string): ResultStanding =>
   measuredByKind[kind].standing(plan, id);
 
-/** What a sensor may be off by, as the user said it. */
-export const toleranceOf = (plan: Plan, kind: CalibrationKind, id: string): Figure => {
-  switch (kind) {
-    case 'speed':
-      return fraction(calibrationOf(plan, kind, id).toleranceFactor);
-    case 'temperature':
-      return degrees(calibrationOf(plan, kind, id).toleranceByC);
-    case 'heading':
-    case 'deviation':
-      return angle(calibrationOf(plan, kind, id).toleranceDeg);
-  }
+/** A setting of a kind whose name begins so, as a figure; null where there is none, or it is not set. */
+const settingOf = (plan: Plan, kind: CalibrationKind, id: string, begins: string): Figure | null => {
+  const shape: Readonly<Record<string, z.ZodType>> = calibrationParts[kind].settings.shape;
+  const found = Object.entries(shape).find(([name]) => name.startsWith(begins));
+  if (!found) return null;
+  const [name, schema] = found;
+  const value = (calibrationOf(plan, kind, id) as unknown as Readonly<Record<string, unknown>>)[name];
+  return typeof value === 'number' ? { value, quantity: wordsOf(schema)?.quantity ?? 'count' } : null;
 };
 
-/** What was set in the display while the readings were taken; null for a curve, which no display is set to. */
-const setWhileReading = (plan: Plan, kind: CalibrationKind, id: string): number | null => {
-  switch (kind) {
-    case 'speed':
-      return calibrationOf(plan, kind, id).setFactor;
-    case 'temperature':
-      return calibrationOf(plan, kind, id).setByC;
-    case 'heading':
-      return calibrationOf(plan, kind, id).setDeg;
-    case 'deviation':
-      return null;
-  }
-};
+/** What it may be off by, as the user said it; null for what is no measure, such as which side is which. */
+export const toleranceOf = (plan: Plan, kind: CalibrationKind, id: string): Figure | null =>
+  settingOf(plan, kind, id, 'tolerance');
+
+/** What was set in the display while the readings were taken; null for what no display is set to. */
+const setWhileReading = (plan: Plan, kind: CalibrationKind, id: string): number | null =>
+  settingOf(plan, kind, id, 'set')?.value ?? null;
 
 const setThen = (inputs: unknown): number | null => {
-  const then = inputs as { setFactor?: unknown; setByC?: unknown; setDeg?: unknown } | null;
-  const set = then?.setFactor ?? then?.setByC ?? then?.setDeg;
+  const set = Object.entries(typeof inputs === 'object' && inputs !== null ? inputs : {}).find(([name]) =>
+    name.startsWith('set'),
+  )?.[1] as unknown;
   return typeof set === 'number' ? set : null;
 };
+
+/** What no display takes: a curve, a word, a figure for the card or for the plan. */
+const heldByNone: readonly CalibrationKind[] = ['deviation', 'sides', 'range', 'tilt', 'battery', 'noise'];
+export const isHeld = (kind: CalibrationKind): boolean => !heldByNone.includes(kind);
 
 /**
  * What the display holds now: what was entered, until something else was set in it while new readings were taken. The
@@ -68,14 +93,17 @@ export const heldValue = (plan: Plan, kind: CalibrationKind, id: string): number
 
 /** How many more readings bring it within the tolerance; null where none say so, or too many would be needed. */
 export const moreFor = (plan: Plan, kind: CalibrationKind, id: string, it: Measured): number | null => {
-  if (it.half === null) return it.together;
+  const tolerance = toleranceOf(plan, kind, id);
+  if (it.half === null || tolerance === null) return it.together;
+  // What the instruments themselves may be off by does not shrink with more readings.
+  if (it.fitted === 0) return it.half.value <= tolerance.value ? 0 : null;
   // Pairs are what scatters where readings come in pairs.
   const more = moreReadings({
     readings: it.readings / it.together,
     fitted: it.fitted,
     equations: it.equations,
     half: it.half.value,
-    tolerance: toleranceOf(plan, kind, id).value,
+    tolerance: tolerance.value,
   });
   return more === null ? null : more * it.together;
 };
@@ -102,3 +130,29 @@ export const entryOf = (
     inputs: JSON.parse(JSON.stringify(inputs)) as EnteredCalibration['inputs'],
   };
 };
+
+/** What follows from a result on this boat, besides what it says by itself. */
+export const followsFrom = (plan: Plan, kind: CalibrationKind, id: string, it: Measured): readonly Sentence[] => {
+  const battery = kind === 'battery' ? plan.power.batteries[id] : undefined;
+  const out = battery && hoursUntilOut(plan, id, { ...battery, ...it.inPlaceOf?.battery });
+  return [
+    ...(it.also ?? []),
+    ...(out
+      ? [
+          [
+            out.deviceFirst ? 'The first device goes out after ' : 'Empty after ',
+            { value: out.hours, quantity: 'hours' as const },
+            ' at ',
+            { value: out.currentA, quantity: 'current' as const },
+            ', the heaviest of your ways of working.',
+          ],
+        ]
+      : []),
+  ];
+};
+
+/** What else an entry changes in the plan: what was a round figure there is the measured one from then on. */
+export const alsoEntered = (id: string, { inPlaceOf }: Measured): Edit[] => [
+  ...(inPlaceOf?.battery ? [{ type: 'describeBattery' as const, id, changes: inPlaceOf.battery }] : []),
+  ...(inPlaceOf?.boat ? [{ type: 'describeBoat' as const, changes: inPlaceOf.boat }] : []),
+];

@@ -1,4 +1,6 @@
 import type {
+  Battery,
+  Boat,
   CalibrationKind,
   CalibrationOf,
   CalibrationReading,
@@ -10,6 +12,7 @@ import type {
 } from '@grey-keel/model';
 import { newCalibration } from '../edits/new-parts.ts';
 import { inOrder } from '../plan/working-water.ts';
+import { findOutliers } from './outliers.ts';
 
 /** What the readings of a sensor give, in the words and figures that every procedure has. */
 export interface Measured {
@@ -20,6 +23,17 @@ export interface Measured {
   readonly half: Figure | null;
   /** What is to be entered, with what is set there already; of a curve its coefficients. */
   readonly enter: readonly Figure[];
+  /** Where more than one figure is entered: what each is called. */
+  readonly enterWords?: readonly string[];
+  /** Where the answer is a word and no number, and whether it is sure. */
+  readonly says?: { readonly words: string; readonly sure: boolean };
+  /** The round figures of the plan that it is entered in the place of. */
+  readonly inPlaceOf?: {
+    readonly battery?: Pick<Battery, 'capacityLeft' | 'internalOhm'>;
+    readonly boat?: Pick<Boat, 'electricalFloorDb' | 'ownNoiseByDb'>;
+  };
+  /** What follows from it besides. */
+  readonly also?: readonly Sentence[];
   /** What the display shows then, so that the sign is not left to be guessed. */
   readonly sign: Sentence;
   /** Of each reading, by its id: what is left over once the result is taken out. */
@@ -37,6 +51,16 @@ export interface Measured {
   readonly flags: readonly string[];
   readonly working: readonly WorkingStep[];
 }
+/** Of what one value is worked out from readings that come one by one, and no current with it. */
+export const ofOneValue = {
+  known: true,
+  current: null,
+  naive: null,
+  fitted: 1,
+  equations: 1,
+  together: 1,
+} as const satisfies Partial<Measured>;
+
 export interface NotMeasured {
   readonly known: false;
   readonly wanting: string;
@@ -48,6 +72,13 @@ export const notMeasured = (wanting: string): NotMeasured => ({ known: false, wa
 /** How a sensor is calibrated: as it stands in the plan, or as it would begin. */
 export const calibrationOf = <K extends CalibrationKind>(plan: Plan, kind: K, sensorId: string): CalibrationOf<K> =>
   (plan.calibrations[kind] as Readonly<Record<string, CalibrationOf<K>>>)[sensorId] ?? newCalibration(kind);
+
+/** The ids of readings that stand apart from the others, by what each leaves over; `step` is that of its figures. */
+export const standApart = (
+  readings: readonly { readonly id: string }[],
+  left: readonly number[],
+  step: number,
+): string[] => (readings.length < 3 ? [] : findOutliers(left, step).flagged.flatMap((i) => readings[i]?.id ?? []));
 
 /** Where the sensor is: a move or another one asks for new readings even though the old ones still give a number. */
 export const sensorOf = (plan: Plan, sensorId: string) => {
@@ -82,4 +113,7 @@ export type WholeReading<R> = {
 export const angle = (value: number): Figure => ({ value, quantity: 'angle' });
 export const speed = (value: number): Figure => ({ value, quantity: 'speed' });
 export const fraction = (value: number): Figure => ({ value, quantity: 'fraction' });
+export const level = (value: number): Figure => ({ value, quantity: 'level' });
+export const length = (value: number): Figure => ({ value, quantity: 'length' });
+export const soundSpeedOf = (value: number): Figure => ({ value, quantity: 'soundSpeed' });
 export const degrees = (value: number): Figure => ({ value, quantity: 'temperatureDifference' });

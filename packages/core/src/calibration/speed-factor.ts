@@ -5,6 +5,7 @@ import { defineCalculation, OutOfRange } from '../calculation/calculation.ts';
 import { calculated, given } from '../calculation/working-step.ts';
 import { eastNorth } from './bearings.ts';
 import { leastSquares } from './least-squares.ts';
+import { scatterAlong } from './scatter-along.ts';
 
 /** Headings that spread less than so tell factor and current too poorly apart: about 40° between two runs. */
 const leastSpread = 0.12;
@@ -14,14 +15,15 @@ const leastSpread = 0.12;
  *
  * runs: displayed speed 0.3 to 40 m/s, true heading, speed and course over ground averaged over each run, at least two on
  * headings that differ. Over ground = factor x displayed along the heading + current, east and north, by least squares.
- * Two runs leave one degree of freedom, so their interval is wide; it is not drawn from reciprocal speeds alone.
+ * A log errs along the track, a compass and a course across it: from three runs on the interval is drawn from what is left
+ * over along the track alone. Two runs leave one degree of freedom in all, so theirs is wide.
  * The plain ratio (mean over ground / mean displayed) is given beside it: it ignores the current.
  * Source: least squares (Draper and Smith 1998, ch. 5) on the triangle of velocities.
  */
 export const speedFactor = defineCalculation({
   name: 'speed-factor',
   purpose: 'Factor of the speed through water, and the current, from runs on several headings',
-  version: 1,
+  version: 2,
   input: z.strictObject({
     runs: z
       .array(
@@ -37,8 +39,8 @@ export const speedFactor = defineCalculation({
   }),
   output: z.strictObject({
     factor: z.number(),
-    factorStandardError: z.number().nullable(),
-    factorHalfInterval95: z.number().nullable(),
+    factorStandardError: z.number(),
+    factorHalfInterval95: z.number(),
     currentEastMps: z.number(),
     currentNorthMps: z.number(),
     naiveFactor: z.number(),
@@ -63,18 +65,27 @@ export const speedFactor = defineCalculation({
         'The runs are on nearly one heading: the current cannot be told from the factor. Add a run the other way.',
         'headings at least 45° apart',
       );
+    const rows = through.flatMap(({ east, north }) => [
+      [east, 1, 0],
+      [north, 0, 1],
+    ]);
     const fit = leastSquares(
-      through.flatMap(({ east, north }) => [
-        [east, 1, 0],
-        [north, 0, 1],
-      ]),
+      rows,
       over.flatMap(({ east, north }) => [east, north]),
     );
     if (!fit) throw new OutOfRange('runs', 'The runs do not tell factor and current apart. Add a run.', '3 or more');
     const [factor = 1, currentEastMps = 0, currentNorthMps = 0] = fit.values;
-    const factorStandardError = fit.standardErrors?.[0] ?? null;
-    const student = tQuantile(0.975, fit.degreesOfFreedom);
-    const factorHalfInterval95 = factorStandardError === null ? null : student * factorStandardError;
+    const scatter =
+      n < 3
+        ? { squares: fit.residuals.reduce((sum, r) => sum + r * r, 0), divisor: 1, degreesOfFreedom: 1 }
+        : scatterAlong(
+            rows,
+            runs.map(({ headingDeg }) => eastNorth(headingDeg, 1)),
+            fit.residuals,
+          );
+    const factorStandardError = Math.sqrt(scatter.squares / scatter.divisor / sxx);
+    const student = tQuantile(0.975, scatter.degreesOfFreedom);
+    const factorHalfInterval95 = student * factorStandardError;
     const naiveFactor =
       runs.reduce((sum, { sogMps }) => sum + sogMps, 0) / runs.reduce((sum, { logMps }) => sum + logMps, 0);
     const residualsMps = runs.map((_, i) => Math.hypot(fit.residuals[2 * i] ?? 0, fit.residuals[2 * i + 1] ?? 0));
@@ -117,39 +128,43 @@ export const speedFactor = defineCalculation({
       current('east', currentEastMps),
       current('north', currentNorthMps),
     ];
-    if (factorStandardError !== null && factorHalfInterval95 !== null)
-      working.push(
-        calculated(
-          {
-            says: 'Standard error of the factor',
-            symbol: 'SE',
-            value: factorStandardError,
-            unit: '',
-            expression: 'sqrt(Q / (2 * n - 3) / Sxx)',
-            source: 'Draper and Smith 1998, ch. 1',
-          },
-          given(
-            'Q',
-            fit.residuals.reduce((sum, r) => sum + r * r, 0),
-            'm²/s²',
-            'what is left over, squared and added',
-          ),
-          given('n', n, '', 'runs'),
-          given('Sxx', sxx, 'm²/s²', 'displayed velocity with itself, about its mean'),
+    working.push(
+      calculated(
+        {
+          says: 'Standard error of the factor',
+          symbol: 'SE',
+          value: factorStandardError,
+          unit: '',
+          expression: 'sqrt(Q / d / Sxx)',
+          source: 'Draper and Smith 1998, ch. 1 and 2',
+        },
+        given(
+          'Q',
+          scatter.squares,
+          'm²/s²',
+          n < 3 ? 'what is left over, squared and added' : 'what is left over along the track, squared and added',
         ),
-        calculated(
-          {
-            says: 'Half of the 95 % interval of the factor',
-            symbol: 'half',
-            value: factorHalfInterval95,
-            unit: '',
-            expression: 't * SE',
-            source: 'Student 1908',
-          },
-          given('t', student, '', `97.5 % quantile of Student's t, ${fit.degreesOfFreedom} degrees of freedom`),
-          given('SE', factorStandardError, '', 'standard error of the factor'),
+        given('d', scatter.divisor, '', 'what these squares have lost to the three values worked out'),
+        given('Sxx', sxx, 'm²/s²', 'displayed velocity with itself, about its mean'),
+      ),
+      calculated(
+        {
+          says: 'Half of the 95 % interval of the factor',
+          symbol: 'half',
+          value: factorHalfInterval95,
+          unit: '',
+          expression: 't * SE',
+          source: 'Student 1908, Satterthwaite 1946',
+        },
+        given(
+          't',
+          student,
+          '',
+          `97.5 % quantile of Student's t, ${scatter.degreesOfFreedom.toFixed(1)} degrees of freedom`,
         ),
-      );
+        given('SE', factorStandardError, '', 'standard error of the factor'),
+      ),
+    );
     return {
       factor,
       factorStandardError,

@@ -2,13 +2,14 @@ import type { Plan } from '@grey-keel/model';
 import { calculate } from '../calculation/calculation.ts';
 import { defineResult } from '../plan/define-result.ts';
 import { calibratedSensors } from './calibrated-sensors.ts';
-import { findOutliers } from './outliers.ts';
 import {
   calibrationOf,
   degrees,
   type Measurement,
   notMeasured,
+  ofOneValue,
   type SensorPlace,
+  standApart,
   sensorOf,
   wholeReadings,
 } from './sensor-calibration.ts';
@@ -31,7 +32,7 @@ const compute = ({ readings, setByC }: TemperatureInputs): Measurement => {
   const { answer } = result;
   const { offsetC, halfInterval95C } = answer;
   return {
-    known: true,
+    ...ofOneValue,
     measured: degrees(offsetC),
     half: halfInterval95C === null ? null : degrees(halfInterval95C),
     enter: [degrees(setByC + offsetC)],
@@ -41,16 +42,8 @@ const compute = ({ readings, setByC }: TemperatureInputs): Measurement => {
       ` too ${offsetC > 0 ? 'low' : 'high'}. Once this is entered the display shows that much ${offsetC > 0 ? 'more' : 'less'} than now.`,
     ],
     residuals: readings.map(({ id }, i) => ({ id, left: degrees((answer.differencesC[i] ?? 0) - offsetC) })),
-    apart:
-      readings.length < 3
-        ? []
-        : findOutliers(answer.differencesC, answer.displayResolutionC).flagged.flatMap((i) => readings[i]?.id ?? []),
-    current: null,
-    naive: null,
+    apart: standApart(readings, answer.differencesC, answer.displayResolutionC),
     readings: readings.length,
-    fitted: 1,
-    equations: 1,
-    together: 1,
     flags: answer.flags,
     working: answer.working,
   };

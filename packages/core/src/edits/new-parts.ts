@@ -41,6 +41,22 @@ const newCalibrations: { readonly [K in CalibrationKind]: () => CalibrationOf<K>
     entered: null,
   }),
   deviation: () => ({ toleranceDeg: 2, readings: {}, entered: null }),
+  'sound speed': () => ({
+    setMps: 1500,
+    toleranceMps: 8,
+    thermometerByC: 0.5,
+    saltByPpt: 0.5,
+    readings: {},
+    entered: null,
+  }),
+  step: () => ({ otherId: null, setM: 0, toleranceM: 0.1, readings: {}, entered: null }),
+  sides: () => ({ readings: {}, entered: null }),
+  pointing: () => ({ setDeg: 0, toleranceDeg: 3, readings: {}, entered: null }),
+  range: () => ({ way: 'by triangle', toleranceFactor: 0.05, readings: {}, entered: null }),
+  tilt: () => ({ changesAtDeg: null, toleranceDeg: 2, readings: {}, entered: null }),
+  antenna: () => ({ setForwardM: 0, setStarboardM: 0, toleranceM: 1, readings: {}, entered: null }),
+  battery: () => ({ toleranceFactor: 0.1, readings: {}, entered: null }),
+  noise: () => ({ toleranceDb: 3, readings: {}, entered: null }),
 };
 
 /** What is put in place the first time a sensor's calibration is spoken of. */

@@ -17,7 +17,7 @@ export const dangling = (plan: Plan): Path[] => {
     ...without(['network', 'links'], plan.network.links, transducers),
     ...without(['depthOffsets'], plan.depthOffsets, transducers),
     ...calibrationKinds.flatMap((kind) =>
-      without(['calibrations', kind], plan.calibrations[kind], transducers, equipment),
+      without(['calibrations', kind], plan.calibrations[kind], transducers, equipment, stations, power.batteries),
     ),
     ...without(['sources'], plan.sources, transducers, equipment),
     ...Object.entries(plan.pages).flatMap(([id, page]) => (has(displays, page.stationId) ? [] : [['pages', id]])),

@@ -14,6 +14,7 @@ import type { EditRow } from '../edits/edit-row.ts';
 import { EditRefused, type RefusalCode } from '../edits/edit-refused.ts';
 import { NoSuchPlace } from '../edits/put-patches.ts';
 import { dangling, straighten } from '../edits/what-edits-keep-true.ts';
+import { assumedTouched, confirmPlaces } from '../plan/assumed.ts';
 import { allEditRows } from './edit-rows.ts';
 
 export interface Applied {
@@ -87,14 +88,20 @@ export const replayEdits = (plan: Plan, edits: readonly Edit[]): Applied | Refus
   let current = plan;
   try {
     for (const edit of edits) {
-      const step = (change: (draft: Plan) => void): void => {
+      const step = (change: (draft: Plan) => void): Patch[] => {
         const [next, forward, back] = changing(current, change);
         current = next;
-        patches.push(...toPatches(forward));
+        const made = toPatches(forward);
+        patches.push(...made);
         inverse = [...toPatches(back), ...inverse];
+        return made;
       };
-      step((draft) => applyOne(draft, edit));
-      if (edit.type !== 'restore') continue;
+      const made = step((draft) => applyOne(draft, edit));
+      if (edit.type !== 'restore') {
+        const given = assumedTouched(current, made);
+        if (given.length) step((draft) => confirmPlaces(draft, given));
+        continue;
+      }
       // Patches may hold anything: nothing else looks at the plan before the schema has.
       const fault = planSchema.safeParse(current);
       if (!fault.success) return againstSchema(fault.error);

@@ -3,7 +3,7 @@ import { findings } from '../job/findings.ts';
 import { aDisplay, aPage, aPlan, edited } from '../testing/sample-plan.ts';
 import { actionInWords, isFrequent, isRisky, sameAction } from './action-words.ts';
 import { bindingsAt, slotsOf } from './key-slots.ts';
-import { bindProposal, keySchools, proposeKeys } from './propose-keys.ts';
+import { bindFreeKeys, bindProposal, changedKeys, keySchools, keySchoolsOf, proposeKeys } from './propose-keys.ts';
 
 const plan = edited(
   aPlan(),
@@ -98,5 +98,34 @@ describe('proposeKeys', () => {
       '2-short',
     ]);
     expect(proposeKeys({ ...plan, displays: {} }, 'helm', 'frequent short')).toEqual([]);
+  });
+
+  it('says before it is taken what each press would lose and have, and nothing once it is taken', () => {
+    const busy = edited(plan, { type: 'bindKey', stationId: 'helm', slot: '1-short', action: { does: 'volume' } });
+    const proposal = proposeKeys(busy, 'helm', 'frequent short');
+    const changed = changedKeys(busy, 'helm', proposal);
+    expect(changed.find(({ slot }) => slot === '1-short')?.now).toEqual({ does: 'volume' });
+    for (const { slot, then } of changed)
+      expect(then).toEqual(proposal.find((one) => one.slot === slot)?.action ?? null);
+    expect(changedKeys(edited(busy, ...bindProposal(busy, 'helm', proposal)), 'helm', proposal)).toEqual([]);
+    const free = edited(busy, ...bindFreeKeys(busy, 'helm', proposal));
+    expect(free.keys['helm']?.['1-short']).toEqual({ does: 'volume' });
+    expect(changedKeys(free, 'helm', proposal).every(({ now }) => now !== null)).toBeTrue();
+    // A press that the display no longer has is taken away, and said to be.
+    const fewer = { type: 'describeDisplay', stationId: 'helm', changes: { pressesPerKey: 1 } } as const;
+    const long = edited(
+      busy,
+      { type: 'bindKey', stationId: 'helm', slot: '2-long', action: { does: 'volume' } },
+      fewer,
+    );
+    expect(changedKeys(long, 'helm', proposeKeys(long, 'helm', 'frequent short')).at(-1)).toEqual(
+      jasmine.objectContaining({ slot: '2-long', then: null }),
+    );
+  });
+
+  it('offers no school that a display cannot carry', () => {
+    expect(keySchoolsOf({ keys: 4, pressesPerKey: 2 })).toEqual(keySchools);
+    expect(keySchoolsOf({ keys: 4, pressesPerKey: 1 })).toEqual(['frequent short']);
+    expect(keySchoolsOf({ keys: 0, pressesPerKey: 2 })).toEqual([]);
   });
 });

@@ -1,11 +1,15 @@
-import type { Edit, KeyAction, Plan } from '@grey-keel/model';
+import type { Edit, KeyAction, Plan, Screen } from '@grey-keel/model';
 import { pageFor, shownWays } from '../plan/pages-at.ts';
 import { isRisky, sameAction } from './action-words.ts';
-import { bindingsAt, slotsOf } from './key-slots.ts';
+import { bindingsAt, type Slot, slotsOf } from './key-slots.ts';
 
 /** Two schools: what is done often on a short press, or on a long one so that nothing happens by a brush of the hand. */
 export const keySchools = ['frequent short', 'frequent long'] as const;
 export type KeySchool = (typeof keySchools)[number];
+
+/** The schools a display's keys can carry: where a key knows one press alone there is nothing to choose. */
+export const keySchoolsOf = ({ keys, pressesPerKey }: Pick<Screen, 'keys' | 'pressesPerKey'>): readonly KeySchool[] =>
+  keys === 0 ? [] : pressesPerKey === 1 ? ['frequent short'] : keySchools;
 
 const seldom: readonly KeyAction[] = [
   { does: 'stop transmitting' },
@@ -55,3 +59,30 @@ export const bindProposal = (plan: Plan, stationId: string, proposal: readonly P
     .map(({ slot }): Edit => ({ type: 'bindKey', stationId, slot, action: null })),
   ...proposal.map(({ slot, action }): Edit => ({ type: 'bindKey', stationId, slot, action })),
 ];
+
+/** What a proposal does to one press of a key; an action is null where nothing is, or would be, bound. */
+export interface KeyChange extends Slot {
+  readonly now: KeyAction | null;
+  readonly then: KeyAction | null;
+}
+
+/** What would change at a station were a proposal taken, key by key: what stays as it is is left out. */
+export const changedKeys = (plan: Plan, stationId: string, proposal: readonly ProposedKey[]): KeyChange[] => {
+  const display = plan.displays[stationId];
+  if (!display) return [];
+  const bound = bindingsAt(plan, stationId);
+  const slots = slotsOf(display);
+  // What is bound to a press the display no longer has goes, too.
+  const beyond = bound.filter((one) => !slots.some(({ slot }) => slot === one.slot));
+  return [...slots, ...beyond].flatMap(({ slot, key, press }): KeyChange[] => {
+    const now = bound.find((one) => one.slot === slot)?.action ?? null;
+    const then = proposal.find((one) => one.slot === slot)?.action ?? null;
+    return now === then || (now && then && sameAction(now, then)) ? [] : [{ slot, key, press, now, then }];
+  });
+};
+
+/** The edits that put a proposal on the presses that are free, and leave what is bound alone. */
+export const bindFreeKeys = (plan: Plan, stationId: string, proposal: readonly ProposedKey[]): Edit[] =>
+  changedKeys(plan, stationId, proposal).flatMap(({ slot, now, then }): Edit[] =>
+    now === null && then !== null ? [{ type: 'bindKey', stationId, slot, action: then }] : [],
+  );

@@ -53,9 +53,11 @@ export const defineResult = <S extends object, A>({
   const fingerprintOf = (of: S): string => fingerprint(of, version);
   const changedSince = (then: unknown, now: S): string[] => {
     const before = typeof then === 'object' && then !== null ? (then as Readonly<Record<string, unknown>>) : {};
-    return Object.entries(now)
-      .filter(([part, value]) => canonicalize(before[part]) !== canonicalize(value))
-      .map(([part]) => words[part as keyof S]);
+    const current = now as Readonly<Record<string, unknown>>;
+    // What is left out where it is not said may have been said before.
+    return [...new Set([...Object.keys(now), ...Object.keys(before)])]
+      .filter((part) => part in words && canonicalize(before[part]) !== canonicalize(current[part]))
+      .map((part) => words[part as keyof S]);
   };
   const standing = remembered((plan, key): ResultStanding => {
     const [now, then] = [sliceOf(plan, key), noted(plan, key)];

@@ -5,8 +5,8 @@ import { at } from './target.ts';
 
 /** What several stages wait for: a display to look at. */
 export const fitDisplay = (plan: Plan): ToDo => ({
-  what: 'fit a display to a station, on Pages',
-  stage: 'pages',
+  what: 'choose the display of a station, on Brief',
+  stage: 'brief',
   target: at('displays', inOrder(plan.stations)[0]?.[0] ?? ''),
 });
 

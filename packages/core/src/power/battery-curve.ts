@@ -64,5 +64,15 @@ export const restVoltageV = (pack: Pack, left: number): number => {
   return cellsOf(pack) * perCell(left);
 };
 
+/** How much is left of a battery that rests at a voltage, 0 to 1: the other way round, since every curve only falls. */
+export const leftAtRestVoltage = (pack: Pack, volts: number): number => {
+  const points = curves[kindOf(pack)];
+  const left = scaleLinear(
+    points.map(([, perCell]) => perCell),
+    points.map(([share]) => share),
+  ).clamp(true);
+  return left(volts / cellsOf(pack));
+};
+
 /** How much of a battery a day may take without wearing it: half of lead-acid, four fifths of lithium. Round figures. */
 export const bearsShare = { 'lead-acid': 0.5, lithium: 0.8 } as const;

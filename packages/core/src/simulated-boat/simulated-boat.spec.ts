@@ -1,11 +1,16 @@
+import { helmAtRest } from '@grey-keel/model';
 import { answerOf } from '../calculation/calculation.ts';
 import { wrapped } from '../calibration/bearings.ts';
+import { antennaVector } from '../calibration/antenna-vector.ts';
 import { headingOffset } from '../calibration/heading-offset.ts';
 import { speedFactor } from '../calibration/speed-factor.ts';
 import { measuredQuantities } from '../instruments/measured-quantities.ts';
 import { readSentence } from '../instruments/read-sentence.ts';
 import { pairsFrom } from '../testing/simulated-runs.ts';
 import { sailedRuns } from '../testing/sailed-runs.ts';
+import { droppingSensors, dropsOut } from './drop-outs.ts';
+import { followScript, legS } from './helm-script.ts';
+import { overTheSide } from './over-the-side.ts';
 import { compassShows, shownOverGround, simulatedBoat } from './simulated-boat.ts';
 import { simulatedSentences } from './simulated-sentences.ts';
 
@@ -49,6 +54,73 @@ describe('the simulated boat', () => {
       const deviation = b * Math.sin(theta) + c * Math.cos(theta) + d * Math.sin(2 * theta) + e * Math.cos(2 * theta);
       expect(wrapped(compassDeg + boat.errors.headingOffsetDeg + deviation - headingDeg)).toBeCloseTo(0, 6);
     }
+  });
+
+  it('is read over the side: by lead line, thermometer and eye near the truth, by its displays with their errors', () => {
+    for (const seed of [3, 12, 40]) {
+      const boat = simulatedBoat(seed);
+      const { errors } = boat;
+      const looks = Array.from({ length: 40 }, () => {
+        const moment = boat.step(7, ahead);
+        return { moment, seen: overTheSide(boat) };
+      });
+      const mean = (of: (look: (typeof looks)[number]) => number): number =>
+        looks.reduce((sum, look) => sum + of(look), 0) / looks.length;
+      expect(Math.abs(mean(({ moment, seen }) => seen.leadLineM - moment.depthM))).toBeLessThan(0.05);
+      expect(mean(({ seen }) => wrapped(seen.buoy.offTheBowDeg - seen.buoy.shownOffTheBowDeg))).toBeCloseTo(
+        errors.pointingDeg,
+        0,
+      );
+      expect(Math.abs(mean(({ seen }) => seen.tiltDeg) - errors.tiltDeg)).toBeLessThan(0.6);
+      expect(looks.every(({ seen: { bank } }) => (bank.side !== bank.shownSide) === errors.sidesSwapped)).toBeTrue();
+      // Marks set over the buoy lie off by the vector from the antenna, turned with the boat.
+      const marks = [0, 90, 180, 270].flatMap((steerDeg) => {
+        boat.step(30, { ...ahead, steerDeg });
+        const { buoyMark, headingDeg } = overTheSide(boat);
+        return [{ headingDeg, ...buoyMark }];
+      });
+      expect(Math.abs(answerOf(antennaVector, { marks }).forwardM - errors.antennaForwardM)).toBeLessThan(1.2);
+      expect(overTheSide(boat)).toEqual(overTheSide(boat));
+    }
+  });
+
+  it('steers a script leg by leg from the heading it began on, and lets go', () => {
+    const start = { ...helmAtRest, steerDeg: 300, script: 'two pairs' as const };
+    let now = followScript(start, null, { timeS: 1000, headingDeg: 77 });
+    const steered = [0, 1, 2, 3].map((leg) => {
+      now = followScript(now.helm, now.running, { timeS: 1000 + (leg + 0.5) * legS, headingDeg: 0 });
+      return now.helm.steerDeg;
+    });
+    expect(steered).toEqual([300, 120, 30, 210]);
+    expect(now.helm.throttle).toBeGreaterThan(0);
+    const done = followScript(now.helm, now.running, { timeS: 1001 + 4 * legS, headingDeg: 0 });
+    expect([done.helm.script, done.helm.throttle, done.running]).toEqual([null, 0, null]);
+    // Where no heading was steered it begins on the one the boat has.
+    expect(followScript({ ...start, steerDeg: null }, null, { timeS: 0, headingDeg: 77.4 }).helm.steerDeg).toBe(77);
+  });
+
+  it('loses a sensor for seconds now and then, never in the first minutes, and the bottom when it runs too fast', () => {
+    for (const sensor of droppingSensors) {
+      const silent = Array.from({ length: 7200 }, (_, s) => dropsOut(12, sensor, s));
+      expect(silent.slice(0, 200)).not.toContain(true);
+      const share = silent.filter(Boolean).length / silent.length;
+      expect(share).toBeGreaterThan(0.005);
+      expect(share).toBeLessThan(0.03);
+    }
+    expect(dropsOut(12, 'depth', 10, 8.9)).toBeTrue();
+    expect(dropsOut(12, 'log', 10, 8.9)).toBeFalse();
+    const boat = simulatedBoat(12);
+    boat.step(5, ahead);
+    const said = (sensor: string): string =>
+      Array.from({ length: 10 }, (_, tick) =>
+        simulatedSentences(boat.now(), tick, new Date(0), undefined, (one) => one === sensor),
+      )
+        .flat()
+        .join('');
+    expect(said('position')).not.toContain('RMC');
+    expect(said('position')).toContain('DPT');
+    expect(said('depth')).not.toContain('DPT');
+    expect(said('log')).not.toContain('VHW');
   });
 
   it('dips its battery while the engine starts, and charges it then', () => {

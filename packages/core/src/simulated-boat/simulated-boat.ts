@@ -1,10 +1,10 @@
 import type { HelmState } from '@grey-keel/model';
-import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import type { RandomGenerator } from 'pure-rand/types/RandomGenerator';
 import { skipN } from 'pure-rand/utils/skipN';
 import { bearingOf, eastNorth, wrapped } from '../calibration/bearings.ts';
-import { hiddenErrors, type HiddenErrors, instrumentLagsS } from './hidden-errors.ts';
+import { furtherErrors, hiddenErrors, type HiddenErrors, instrumentLagsS } from './hidden-errors.ts';
+import { normalFrom } from './normal-from.ts';
 import { terrainDepthM, waterTemperatureC } from './terrain.ts';
 
 /** The boat as it truly is, and what its instruments have come to show. */
@@ -32,6 +32,7 @@ export interface BoatMoment {
 export type Steering = Omit<HelmState, 'entered'>;
 
 export interface SimulatedBoat {
+  readonly seed: number;
   readonly errors: HiddenErrors;
   /** The boat at this moment. */
   readonly now: () => BoatMoment;
@@ -76,10 +77,11 @@ const clamped = (value: number, least: number, most: number): number => Math.min
 export const simulatedBoat = (seed: number, { withDeviation = true, noise = 1 } = {}): SimulatedBoat => {
   const random: RandomGenerator = xoroshiro128plus(seed | 0);
   skipN(random, 32);
-  const drawn = hiddenErrors(random);
+  const apart: RandomGenerator = xoroshiro128plus((seed + 40_503) | 0);
+  skipN(apart, 32);
+  const drawn = { ...hiddenErrors(random), ...furtherErrors(apart) };
   const errors: HiddenErrors = withDeviation ? drawn : { ...drawn, deviationDeg: [0, 0, 0, 0] };
-  const normal = (): number =>
-    Math.sqrt(-2 * Math.log(1 - uniformFloat64(random))) * Math.cos(2 * Math.PI * uniformFloat64(random));
+  const normal = normalFrom(random);
   /** Noise that lasts for a while, of a standard deviation: waves, and the wander of a position. */
   const wandering = (sd: number, lastsS: number) => {
     const stays = Math.exp(-stepS / lastsS);
@@ -161,6 +163,7 @@ export const simulatedBoat = (seed: number, { withDeviation = true, noise = 1 } 
     };
   };
   return {
+    seed,
     errors,
     now: () => at,
     step: (seconds, helm) => {

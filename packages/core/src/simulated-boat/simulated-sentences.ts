@@ -1,12 +1,13 @@
 import { helmAtRest } from '@grey-keel/model';
 import { degreesAndMinutes, encodeSentence } from '../instruments/nmea-encode.ts';
+import { placeFrom } from '../calibration/local-metres.ts';
 import { simulatedMark } from '../instruments/simulated-mark.ts';
+import type { DroppingSensor } from './drop-outs.ts';
 import { type BoatMoment, shownOverGround } from './simulated-boat.ts';
 
 const knot = 1852 / 3600;
 /** Out at sea, where no name is: the water of the simulated boat is nowhere. */
-const middle = { latitudeDeg: 47, longitudeDeg: -28 };
-const degreeM = 111_120;
+export const simulatedMiddle = { latitudeDeg: 47, longitudeDeg: -28 };
 
 const two = (value: number): string => String(value).padStart(2, '0');
 const timeOf = (at: Date): string =>
@@ -17,13 +18,14 @@ const dateOf = (at: Date): string =>
 /**
  * What the instruments of the simulated boat send at a tick of a tenth of a second: heading ten times a second, course and
  * position twice, the rest once. `tick` counts from 0. Variation there is 0: compass and true heading have one north.
- * What was entered in the instruments is in what they send.
+ * What was entered in the instruments is in what they send; what drops out is silent.
  */
 export const simulatedSentences = (
   boat: BoatMoment,
   tick: number,
   at: Date,
   { headingDeg, logFactor, temperatureByC } = helmAtRest.entered,
+  silent: (sensor: DroppingSensor) => boolean = () => false,
 ): string[] => {
   const shown = {
     ...boat.shown,
@@ -35,10 +37,9 @@ export const simulatedSentences = (
   const sentences = [heading];
   const due = (every: number, after: number): boolean => tick % every === after;
   const { sogMps, cogDeg } = shownOverGround(boat);
-  const latitudeDeg = middle.latitudeDeg + shown.northM / degreeM;
-  const longitudeDeg = middle.longitudeDeg + shown.eastM / degreeM / Math.cos((middle.latitudeDeg * Math.PI) / 180);
+  const { latitudeDeg, longitudeDeg } = placeFrom(simulatedMiddle, { east: shown.eastM, north: shown.northM });
   const position = [...degreesAndMinutes(latitudeDeg, 'NS'), ...degreesAndMinutes(longitudeDeg, 'EW')];
-  if (due(5, 0)) {
+  if (due(5, 0) && !silent('position')) {
     const knots = (sogMps / knot).toFixed(2);
     sentences.push(
       encodeSentence('GP', 'RMC', [
@@ -55,11 +56,11 @@ export const simulatedSentences = (
     );
   }
   if (due(10, 0)) sentences.push(encodeSentence(simulatedMark.talker, simulatedMark.type, [1]));
-  if (due(10, 2)) {
+  if (due(10, 2) && !silent('depth')) {
     const metres = shown.depthM.toFixed(2);
     sentences.push(encodeSentence('SD', 'DPT', [metres, '0.0']));
   }
-  if (due(10, 4))
+  if (due(10, 4) && !silent('log'))
     sentences.push(
       encodeSentence('VW', 'VHW', [
         '',

@@ -11,7 +11,7 @@ export interface DepthGiver {
 }
 
 /**
- * The transducers whose depth has to be right: those that sound straight down, and whatever else feeds depth to a
+ * The transducers whose depth has to be right: those that draw the bottom straight below, and whatever else feeds depth to a
  * display, as its source or its fallback.
  */
 export const depthGivers = (plan: Plan): DepthGiver[] =>
@@ -19,5 +19,5 @@ export const depthGivers = (plan: Plan): DepthGiver[] =>
     const stationIds = inOrder(plan.feeds).flatMap(([stationId, { depth }]) =>
       plan.displays[stationId] && (depth?.sourceId === id || depth?.fallbackId === id) ? [stationId] : [],
     );
-    return kind === 'sounder' || stationIds.length > 0 ? [{ id, name, plan, stationIds }] : [];
+    return kind === 'sounder' || kind === 'down fan' || stationIds.length > 0 ? [{ id, name, plan, stationIds }] : [];
   });

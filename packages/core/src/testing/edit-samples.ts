@@ -21,8 +21,8 @@ const headingRun = (readingId: string, headingDeg: number) =>
   }) as const;
 
 /** The plan the samples are for: something of everything that can be described or removed. */
-export const samplePlan = (): Plan =>
-  edited(
+export const samplePlan = (): Plan => ({
+  ...edited(
     fitted(aPlan()),
     { type: 'placeFish', id: 'f1', fish: { lengthCm: 60, forwardM: 0, starboardM: 1, depthM: 12 } },
     {
@@ -54,9 +54,22 @@ export const samplePlan = (): Plan =>
         inputs: null,
       },
     },
+    {
+      type: 'enterDepthOffset',
+      transducerId: 'a-wide',
+      entered: {
+        offsetM: 0.3,
+        standardErrorM: null,
+        at: '2026-05-01T09:40:00Z',
+        fingerprint: 'd'.repeat(64),
+        inputs: null,
+      },
+    },
     { type: 'addWater', id: 'mere', water: aWater({ name: 'Mere' }) },
     { type: 'describeBoat', changes: { beamM: 2.6 } },
-  );
+  ),
+  assumed: { 'boat/lengthM': true },
+});
 
 const battery = samplePlan().power.batteries['house']!;
 const circuit = samplePlan().power.circuits['helm']!;
@@ -67,7 +80,13 @@ const always = <E extends Edit>(edit: E): EditSample<E> => ({ edit, refusedFor: 
 /** One of every kind there is: a kind without one does not compile. */
 export const editSamples: { readonly [K in EditKind]: EditSample<EditOf<K>> } = {
   describeBoat: always({ type: 'describeBoat', changes: { lengthM: 8.1, name: 'Other Hull' } }),
+  confirmAssumed: always({ type: 'confirmAssumed', places: ['boat/lengthM'] }),
   putLoading: always({ type: 'putLoading', id: 'full', loading: { name: 'Full', draughtM: 0.7 } }),
+  putRestorePoint: always({
+    type: 'putRestorePoint',
+    id: 'before',
+    point: { name: 'Before', number: 3, at: '2026-05-01T10:00:00Z' },
+  }),
   addStation: taken({
     type: 'addStation',
     id: 'bow',
@@ -203,6 +222,7 @@ export const editSamples: { readonly [K in EditKind]: EditSample<EditOf<K>> } = 
       inputs: {},
     },
   }),
+  seeOffsetAgain: gone({ type: 'seeOffsetAgain', transducerId: 'a-wide', at: '2026-05-02T09:30:00Z' }),
 
   fitDisplay: gone({ type: 'fitDisplay', stationId: 'helm', display: aDisplay({ name: 'Another' }) }),
   describeDisplay: gone({ type: 'describeDisplay', stationId: 'helm', changes: { keys: 2 } }),

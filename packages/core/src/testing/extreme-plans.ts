@@ -44,6 +44,8 @@ const textFrom = (schema: z.ZodString, random: Random): string => {
       .toString()
       .padStart(12, '0')}`,
     `${1 + Math.floor(4 * random())}-long`,
+    '127.0.0.1',
+    '2026-05-01',
   ])
     if (schema.safeParse(text).success) return text;
   throw new Error('No text fits.');

@@ -195,6 +195,12 @@ export const fitted = (plan: Plan): Plan =>
         },
       },
     },
+    { type: 'describeDevice', id: 'helm', changes: { sockets: Object.keys(plan.transducers).map(() => 'round') } },
+    ...Object.keys(plan.transducers).map((transducerId): Edit => ({
+      type: 'connect',
+      transducerId,
+      link: { to: 'helm', plug: 'round', adapterDisables: null, cableM: 4 },
+    })),
     ...Object.keys(plan.transducers).map((id): Edit => ({
       type: 'describeSource',
       id,

@@ -37,6 +37,8 @@ export const speedUnits = {
   mph: unit('mph', 1 / mileAnHour, 1, 0.5),
   kmh: unit('km/h', 3.6, 1, 0.5),
 } as const;
+/** Of a fish, a sinker, a lure: kept in centimetres. */
+export const fishUnits = { m: unit('cm', 1, 0, 1), ft: unit('in', 1 / 2.54, 1, 0.5) } as const;
 export const temperatureUnits = { C: unit('°C', 1, 1, 0.1), F: unit('°F', 1.8, 1, 0.2, 32) } as const;
 
 export const unitChoiceSchema = z.strictObject({
@@ -52,6 +54,9 @@ export const unitSets = {
   metric: { length: 'm', depth: 'm', speed: 'kn', temperature: 'C' },
   feet: { length: 'ft', depth: 'ft', speed: 'kn', temperature: 'F' },
   fathoms: { length: 'ft', depth: 'fathom', speed: 'kn', temperature: 'F' },
+  // On lakes, where nobody counts in knots.
+  miles: { length: 'ft', depth: 'ft', speed: 'mph', temperature: 'F' },
+  kilometres: { length: 'm', depth: 'm', speed: 'kmh', temperature: 'C' },
 } as const satisfies Record<string, UnitChoice>;
 
 const fixed: Partial<Record<Quantity, DisplayUnit>> = {
@@ -61,7 +66,6 @@ const fixed: Partial<Record<Quantity, DisplayUnit>> = {
   salinity: unit('ppt', 1, 1, 0.5),
   level: unit('dB', 1, 1, 1),
   absorption: unit('dB/km', 1, 1, 1),
-  fishLength: unit('cm', 1, 0, 1),
   duration: unit('ms', 1000, 1, 0.1),
   rate: unit('/s', 1, 1, 1),
   voltage: unit('V', 1, 1, 0.1),
@@ -85,6 +89,8 @@ export const unitFor = (quantity: Quantity, choice: UnitChoice): DisplayUnit => 
       return lengthUnits[choice.length];
     case 'depth':
       return depthUnits[choice.depth];
+    case 'fishLength':
+      return fishUnits[choice.length];
     case 'speed':
       return speedUnits[choice.speed];
     case 'temperature':

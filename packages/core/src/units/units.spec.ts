@@ -21,6 +21,20 @@ describe('units', () => {
     expect(read('190', 'frequency')).toBe(190_000);
   });
 
+  it('are read two after each other, as boats are measured: 20\'6", 20 ft 6 in, 6 fm 2 ft', () => {
+    const metres = 20.5 * 0.3048;
+    for (const text of [`20'6"`, '20 ft 6 in', "20' 6", '20ft 6in', '20 feet 6 inches', '20\u20326\u2033'])
+      expect(read(text, 'length')).withContext(text).toBeCloseTo(metres, 12);
+    expect(read('6 fm 2 ft', 'depth', fathoms)).toBeCloseTo(38 * 0.3048, 12);
+    expect(read('-1 ft 6 in', 'length')).toBeCloseTo(-0.4572, 12);
+    for (const text of ['20 ft 14 in', '6 fm 2', '6 fm 9 ft', '3 ft 2 ft'])
+      expect(read(text, 'length')).withContext(text).toContain('two units');
+    // Fish are measured in inches where boats are in feet.
+    expect(read('18', 'fishLength', feet)).toBeCloseTo(45.72, 9);
+    expect(read('18 in', 'fishLength')).toBeCloseTo(45.72, 9);
+    expect(formatFigure({ value: 45.72, quantity: 'fishLength' }, feet)).toBe('18.0\u00a0in');
+  });
+
   it('are of the view: what is typed without one is in the shown one', () => {
     expect(read('10', 'depth', fathoms)).toBeCloseTo(18.288, 9);
     expect(read('10', 'length', fathoms)).toBeCloseTo(3.048, 9);

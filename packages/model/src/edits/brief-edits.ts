@@ -1,7 +1,9 @@
 import * as z from 'zod';
+import { assumedPlaceSchema } from '../plan/assumed.ts';
 import { boatSchema } from '../plan/boat.ts';
 import { idSchema } from '../plan/id.ts';
 import { loadingSchema } from '../plan/loading.ts';
+import { restorePointSchema } from '../plan/restore-point.ts';
 import { targetSpeciesSchema } from '../plan/target-species.ts';
 import { stationSchema } from '../plan/station.ts';
 import { waterSchema } from '../plan/water.ts';
@@ -10,8 +12,19 @@ import { waySchema } from '../plan/ways.ts';
 /** Changes of the brief: the boat, its stations, waters and the target species. */
 export const briefEditSchemas = {
   describeBoat: z.strictObject({ type: z.literal('describeBoat'), changes: boatSchema.partial() }),
+  /** What a template assumed is so. */
+  confirmAssumed: z.strictObject({
+    type: z.literal('confirmAssumed'),
+    places: z.array(assumedPlaceSchema).min(1).max(100),
+  }),
   /** Null takes it away. */
   putLoading: z.strictObject({ type: z.literal('putLoading'), id: idSchema, loading: loadingSchema.nullable() }),
+  /** Gives a state a name to go back to by; null takes the name away. */
+  putRestorePoint: z.strictObject({
+    type: z.literal('putRestorePoint'),
+    id: idSchema,
+    point: restorePointSchema.nullable(),
+  }),
   addStation: z.strictObject({ type: z.literal('addStation'), id: idSchema, station: stationSchema }),
   describeStation: z.strictObject({
     type: z.literal('describeStation'),

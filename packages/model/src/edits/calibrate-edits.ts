@@ -1,36 +1,38 @@
 import * as z from 'zod';
-import { calibrationKindSchema, calibrationParts, enteredCalibrationSchema } from '../plan/calibration.ts';
+import { enteredCalibrationSchema } from '../plan/calibration.ts';
+import { type CalibrationKind, calibrationKindSchema, calibrationParts } from '../plan/calibration-parts.ts';
 import { depthOffsetSchema, enteredOffsetSchema } from '../plan/depth-offset.ts';
 import { idSchema, instantSchema } from '../plan/id.ts';
 import { depthPairSchema } from '../readings/depth-pair.ts';
 
 const depthOffsetSettings = depthOffsetSchema.omit({ readings: true, entered: true });
 
-const { speed, temperature, heading, deviation } = calibrationParts;
-
-const described = <K extends string, S extends z.ZodRawShape>(of: K, settings: z.ZodObject<S>) =>
+const described = <K extends CalibrationKind>(of: K) =>
   z.strictObject({
     type: z.literal('describeCalibration'),
     of: z.literal(of),
     sensorId: idSchema,
-    changes: settings.partial(),
+    changes: calibrationParts[of].settings.partial() as unknown as Changed<(typeof calibrationParts)[K]['settings']>,
   });
-const recorded = <K extends string, R extends z.ZodType>(of: K, reading: R) =>
+const recorded = <K extends CalibrationKind>(of: K) =>
   z.strictObject({
     type: z.literal('recordCalibration'),
     of: z.literal(of),
     sensorId: idSchema,
     readingId: idSchema,
-    reading,
+    reading: calibrationParts[of].reading,
   });
-const corrected = <K extends string, S extends z.ZodRawShape>(of: K, reading: z.ZodObject<S>) =>
+const corrected = <K extends CalibrationKind>(of: K) =>
   z.strictObject({
     type: z.literal('correctCalibration'),
     of: z.literal(of),
     sensorId: idSchema,
     readingId: idSchema,
-    changes: reading.partial(),
+    changes: calibrationParts[of].reading.partial() as unknown as Changed<(typeof calibrationParts)[K]['reading']>,
   });
+/** An object of which any part may be left out. */
+type Changed<S> =
+  S extends z.ZodObject<infer Shape> ? z.ZodObject<{ [P in keyof Shape]: z.ZodOptional<Shape[P]> }> : never;
 
 /** Changes of calibrate: readings of depth, speed, temperature and heading, and what was entered. */
 export const calibrateEditSchemas = {
@@ -57,23 +59,52 @@ export const calibrateEditSchemas = {
     transducerId: idSchema,
     entered: enteredOffsetSchema,
   }),
+  /** It was looked at again after power was off and on. */
+  seeOffsetAgain: z.strictObject({ type: z.literal('seeOffsetAgain'), transducerId: idSchema, at: instantSchema }),
   describeCalibration: z.discriminatedUnion('of', [
-    described('speed', speed.settings),
-    described('temperature', temperature.settings),
-    described('heading', heading.settings),
-    described('deviation', deviation.settings),
+    described('sound speed'),
+    described('speed'),
+    described('temperature'),
+    described('heading'),
+    described('deviation'),
+    described('step'),
+    described('sides'),
+    described('pointing'),
+    described('range'),
+    described('tilt'),
+    described('antenna'),
+    described('battery'),
+    described('noise'),
   ]),
   recordCalibration: z.discriminatedUnion('of', [
-    recorded('speed', speed.reading),
-    recorded('temperature', temperature.reading),
-    recorded('heading', heading.reading),
-    recorded('deviation', deviation.reading),
+    recorded('sound speed'),
+    recorded('speed'),
+    recorded('temperature'),
+    recorded('heading'),
+    recorded('deviation'),
+    recorded('step'),
+    recorded('sides'),
+    recorded('pointing'),
+    recorded('range'),
+    recorded('tilt'),
+    recorded('antenna'),
+    recorded('battery'),
+    recorded('noise'),
   ]),
   correctCalibration: z.discriminatedUnion('of', [
-    corrected('speed', speed.reading),
-    corrected('temperature', temperature.reading),
-    corrected('heading', heading.reading),
-    corrected('deviation', deviation.reading),
+    corrected('sound speed'),
+    corrected('speed'),
+    corrected('temperature'),
+    corrected('heading'),
+    corrected('deviation'),
+    corrected('step'),
+    corrected('sides'),
+    corrected('pointing'),
+    corrected('range'),
+    corrected('tilt'),
+    corrected('antenna'),
+    corrected('battery'),
+    corrected('noise'),
   ]),
   removeCalibrationReading: z.strictObject({
     type: z.literal('removeCalibrationReading'),

@@ -98,12 +98,17 @@ export const liveSamplesSchema = z.strictObject({
 });
 export type LiveSamples = z.output<typeof liveSamplesSchema>;
 
+/** Runs that the simulated helm makes by itself, one leg after the other, and then stops. */
+export const helmScripts = ['there and back', 'two pairs', 'four headings', 'swing of eight'] as const;
+
 /** What the person at the simulated helm does: the wheel from hard to port to hard to starboard, or a true heading to steer. */
 export const helmSchema = z.strictObject({
   wheel: z.number().min(-1).max(1),
   throttle: z.number().min(0).max(1),
   steerDeg: z.number().min(0).max(360).nullable(),
   engineOn: z.boolean(),
+  /** The run that is under way by itself; left out or null where a hand steers. */
+  script: z.enum(helmScripts).nullable().optional(),
   /** What was entered in its instruments: they show it from then on, so that a calibration can be checked. */
   entered: z.strictObject({
     headingDeg: z

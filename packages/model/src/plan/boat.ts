@@ -78,6 +78,22 @@ export const boatSchema = z.strictObject({
     .nullable()
     .optional()
     .register(fieldWords, { label: 'Electrical noise in 1 kHz', quantity: 'level' }),
+  /** By how much the boat is louder under way than the round figure for its mounting and speed; left out or null while not measured. */
+  ownNoiseByDb: z
+    .number()
+    .min(-40)
+    .max(40)
+    .nullable()
+    .optional()
+    .register(fieldWords, { label: 'Louder under way by', quantity: 'level', signed: true }),
+  /** Whose it is, and how to reach them; left out where it was not asked. */
+  owner: z.string().max(120).optional().register(fieldWords, { label: 'Owner' }),
+  contact: z.string().max(200).optional().register(fieldWords, { label: 'Contact' }),
+  hullNumber: z.string().max(60).optional().register(fieldWords, { label: 'Hull number' }),
+  engine: z.string().max(120).optional().register(fieldWords, { label: 'Engine' }),
+  /** Who fitted it, and the shop they did it for. */
+  installer: z.string().max(120).optional().register(fieldWords, { label: 'Installer' }),
+  shop: z.string().max(120).optional().register(fieldWords, { label: 'Shop' }),
   notes: z.string().max(4000).register(fieldWords, { label: 'Notes' }),
 });
 /** What of the hull the places on it were chosen for. */

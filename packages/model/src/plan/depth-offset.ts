@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import { fieldWords } from '../fields/field-words.ts';
 import { depthPairSchema } from '../readings/depth-pair.ts';
-import { instantSchema, recordById } from './id.ts';
+import { instantSchema, lineSchema, recordById } from './id.ts';
 import { displayWaters } from './source.ts';
 
 export const depthReferences = ['waterline', 'keel'] as const;
@@ -21,6 +21,10 @@ export const enteredOffsetSchema = z.strictObject({
     .nullable()
     .register(fieldWords, { label: 'Its standard error', quantity: 'length' }),
   at: instantSchema,
+  /** Who entered it; left out where nobody said. */
+  by: lineSchema(80).optional(),
+  /** When it was looked at again after power was off and on; left out or null where nobody did. */
+  seenAgainAt: instantSchema.nullable().optional(),
   /** Why it was entered although something spoke against it; left out where nothing did. */
   reason: z.string().min(3, 'Say in a few words why it is entered all the same.').max(300).optional(),
   /** Fingerprint of everything the result depended on, at that moment. */
@@ -60,6 +64,22 @@ export const depthOffsetSchema = z.strictObject({
   toleranceM: z.number().min(0.01).max(5).register(fieldWords, { label: 'Your tolerance', quantity: 'length' }),
   /** The smallest step the display shows. */
   displayResolutionM: z.number().min(0.001).max(2).register(fieldWords, { label: 'Display steps', quantity: 'length' }),
+  /** Swell that was not waited out, crest to trough; left out or null in flat water. */
+  swellM: z
+    .number()
+    .min(0)
+    .max(10)
+    .nullable()
+    .optional()
+    .register(fieldWords, { label: 'Swell, crest to trough', quantity: 'length' }),
+  /** Of a face on a pole or a shaft: how deep it hangs below the water as it is used; null while nobody measured. */
+  immersionM: z
+    .number()
+    .min(0)
+    .max(10)
+    .nullable()
+    .optional()
+    .register(fieldWords, { label: 'Face below the water, as used', quantity: 'length' }),
   readings: recordById(depthPairSchema, 400),
   entered: enteredOffsetSchema.nullable(),
 });

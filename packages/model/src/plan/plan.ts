@@ -1,8 +1,10 @@
 import * as z from 'zod';
 import { fieldWords } from '../fields/field-words.ts';
 import { adviceSchema } from './advice.ts';
+import { assumedSchema } from './assumed.ts';
+import { restorePointSchema } from './restore-point.ts';
 import { boatSchema, fittedHullSchema } from './boat.ts';
-import { calibrationsSchema, readingsOf } from './calibration.ts';
+import { calibrationsSchema, noCalibrations, readingsOf } from './calibration.ts';
 import { depthOffsetSchema } from './depth-offset.ts';
 import { fittedDisplaySchema } from './display.ts';
 import { equipmentSchema } from './equipment.ts';
@@ -21,7 +23,7 @@ import { waterSchema } from './water.ts';
 import { waySetSchema } from './ways.ts';
 
 /** The version this code writes. Older ones are brought up by `upgradePlan`; newer ones are refused. */
-export const planVersion = 8;
+export const planVersion = 10;
 
 export const printedCardSchema = z.strictObject({
   at: instantSchema,
@@ -35,6 +37,10 @@ export const planShape = z.strictObject({
   /** A copy to practise on: what is read on it is of the simulated boat, and nothing of it holds for a real one. */
   practice: z.literal(true).optional(),
   boat: boatSchema,
+  /** What a template filled in and nobody has confirmed; left out where nothing is. */
+  assumed: assumedSchema.optional(),
+  /** States of this boat that were given a name; left out where none was. */
+  restorePoints: recordById(restorePointSchema, 100).optional(),
   /** Besides the draught of the brief, at which the boat was calibrated. */
   loadings: recordById(loadingSchema, 30),
   stations: recordById(stationSchema, 30),
@@ -80,8 +86,13 @@ export const planShape = z.strictObject({
 export const simulatedOnlyInPractice = ({
   practice,
   calibrations,
-}: Pick<z.output<typeof planShape>, 'practice' | 'calibrations'>): boolean =>
-  practice === true || !readingsOf(calibrations).some(({ from }) => from?.simulated);
+  depthOffsets,
+}: Pick<z.output<typeof planShape>, 'practice' | 'calibrations' | 'depthOffsets'>): boolean =>
+  practice === true ||
+  ![
+    ...readingsOf(calibrations),
+    ...Object.values(depthOffsets).flatMap(({ readings }) => Object.values(readings)),
+  ].some(({ from }) => from?.simulated);
 
 export const simulatedElsewhere =
   'A reading of the simulated boat stands on practice copies alone. Take it on a practice copy, or from instruments aboard.';
@@ -124,7 +135,7 @@ export const emptyPlan = (name: string): Plan => ({
   working: { waterId: null, depthM: 20 },
   transducers: {},
   depthOffsets: {},
-  calibrations: { speed: {}, temperature: {}, heading: {}, deviation: {} },
+  calibrations: noCalibrations(),
   cards: {},
   displays: {},
   pages: {},

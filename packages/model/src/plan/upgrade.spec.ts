@@ -44,14 +44,16 @@ describe('the plan', () => {
     const fifth = without(now, 'loadings');
     const third = without(fifth, 'equipment', 'power', 'network', 'sources', 'feeds', 'units');
     const second = without(third, 'advice', 'scene', 'fish');
+    const { speed, temperature, heading, deviation } = now.calibrations;
+    const eighth = { ...now, calibrations: { speed, temperature, heading, deviation } };
     const first = without(second, 'displays', 'pages', 'keys');
-    for (const [version, plan] of [first, second, third, fifth, fifth, now, now].map(
+    for (const [version, plan] of [first, second, third, fifth, fifth, now, now, eighth, now].map(
       (plan, i) => [i + 1, plan] as const,
     ))
       expect(planSchema.parse(upgradePlan({ ...plan, version })))
         .withContext(`version ${version}`)
         .toEqual(now);
-    expect(planVersion).toBe(8);
+    expect(planVersion).toBe(10);
   });
 
   it('of version 4 is read as it stands, a socket by its plug alone', () => {

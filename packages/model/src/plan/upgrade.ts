@@ -29,6 +29,23 @@ export const upgrades: Readonly<Record<number, Upgrade>> = {
   // The course may stand on a page.
   6: (plan) => plan,
   7: (plan) => ({ ...plan, calibrations: { speed: {}, temperature: {}, heading: {}, deviation: {} } }),
+  8: (plan) => ({
+    ...plan,
+    calibrations: {
+      ...(plan['calibrations'] as object),
+      'sound speed': {},
+      step: {},
+      sides: {},
+      pointing: {},
+      range: {},
+      tilt: {},
+      antenna: {},
+      battery: {},
+      noise: {},
+    },
+  }),
+  // What is assumed, and whose the boat is: fields that may be left out.
+  9: (plan) => plan,
 };
 
 export class UnreadablePlan extends Error {

@@ -7,6 +7,7 @@ import {
   newBoatSchema,
   openedBoatSchema,
   planSchema,
+  removedBoatSchema,
   revisionRequestSchema,
   revisionSchema,
 } from '@grey-keel/model';
@@ -24,6 +25,12 @@ export const boatDoors = (): Door[] => [
     query: fleetQuerySchema,
     answer: fleetPageSchema,
     refusals: [422],
+  },
+  {
+    method: 'get',
+    path: '/api/removed-boats',
+    summary: 'The boats that were deleted and can be restored',
+    answer: z.array(removedBoatSchema),
   },
   { method: 'get', path: '/api/boats/{id}', summary: 'One boat', answer: openedBoatSchema, refusals: [404] },
   {
@@ -107,6 +114,14 @@ export const boatDoors = (): Door[] => [
     method: 'get',
     path: '/api/boats/{id}/wiring.pdf',
     summary: 'Circuits, cables and parts, and what each screen listens to',
+    query: cardQuerySchema,
+    answer: 'application/pdf',
+    refusals: [404, 422, 429],
+  },
+  {
+    method: 'get',
+    path: '/api/boats/{id}/aboard.pdf',
+    summary: 'What must be read aboard, and a blank lead-line form',
     query: cardQuerySchema,
     answer: 'application/pdf',
     refusals: [404, 422, 429],

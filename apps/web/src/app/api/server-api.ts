@@ -9,6 +9,8 @@ import {
   instrumentsSchema,
   savedRevisionSchema,
   openedBoatSchema,
+  type Plan,
+  planSchema,
   recordingPartSchema,
   recordingSchema,
   recordingsSchema,
@@ -20,6 +22,10 @@ import {
   type FleetPage,
   type FleetQuery,
   type HelmState,
+  type OverTheSide,
+  overTheSideSchema,
+  removedBoatSchema,
+  type RemovedBoat,
   type ImportedBundle,
   type Instruments,
   type InstrumentSource,
@@ -37,8 +43,8 @@ import * as z from 'zod';
 import { misunderstood } from './problem.ts';
 import { sendFile, type Sending } from './send-file.ts';
 
-/** What is printed: the dash cards, a sheet a station, or the report on one. */
-export type PrintedSheet = 'card' | 'report' | 'shopping' | 'wiring';
+/** What is printed: the dash cards, a sheet a station, the report on one, and the lists for the shop and the boat. */
+export type PrintedSheet = 'card' | 'report' | 'shopping' | 'wiring' | 'aboard';
 
 /** An answer as its schema has it. */
 const as = <T>(schema: z.ZodType<T>): OperatorFunction<unknown, T> =>
@@ -74,12 +80,21 @@ export class ServerApi {
     return this.http.delete(`api/boats/${id}`);
   }
 
+  removedBoats(): Observable<RemovedBoat[]> {
+    return this.http.get('api/removed-boats').pipe(as(z.array(removedBoatSchema)));
+  }
+
   recall(id: string): Observable<OpenedBoat> {
     return this.http.post(`api/boats/${id}/recall`, null).pipe(as(openedBoatSchema));
   }
 
   send(id: string, request: RevisionRequest): Observable<SavedRevision> {
     return this.http.post(`api/boats/${id}/revisions`, request).pipe(as(savedRevisionSchema));
+  }
+
+  /** The boat as it was at a revision. */
+  planAt(id: string, number: number): Observable<Plan> {
+    return this.http.get(`api/boats/${id}/revisions/${number}`).pipe(as(planSchema));
   }
 
   revisionsSince(id: string, number: number): Observable<Revision[]> {
@@ -96,6 +111,10 @@ export class ServerApi {
 
   removeInstrument(id: string): Observable<Instruments> {
     return this.http.delete(`api/instruments/sources/${id}`).pipe(as(instrumentsSchema));
+  }
+
+  overTheSide(): Observable<OverTheSide> {
+    return this.http.get('api/instruments/over-the-side').pipe(as(overTheSideSchema));
   }
 
   steer(helm: HelmState): Observable<Instruments> {
@@ -168,6 +187,11 @@ export class ServerApi {
 
   backup(): Observable<Blob> {
     return this.http.get('api/backup', { responseType: 'blob' });
+  }
+
+  /** Where a sheet is looked at in a tab of its own. */
+  lookedAt(id: string, sheet: PrintedSheet, units: UnitChoice, paper: 'A4' | 'LETTER'): string {
+    return `api/boats/${id}/${sheet}.pdf?${new URLSearchParams({ ...units, paper, as: 'inline' }).toString()}`;
   }
 
   printed(id: string, sheet: PrintedSheet, units: UnitChoice, paper: 'A4' | 'LETTER'): Observable<Blob> {

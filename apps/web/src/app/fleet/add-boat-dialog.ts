@@ -1,18 +1,19 @@
 import { ChangeDetectionStrategy, Component, effect, inject, input, linkedSignal, model, output } from '@angular/core';
 import { NonNullableFormBuilder, ReactiveFormsModule } from '@angular/forms';
-import { hullForms, nameSchema, type NewBoat } from '@grey-keel/model';
+import { type BoatTemplate, boatTemplates, hullForms, nameSchema, type NewBoat } from '@grey-keel/model';
 import { Dialog } from 'primeng/dialog';
 import { InputText } from 'primeng/inputtext';
 import * as z from 'zod';
 import { ChoiceField, choicesOf } from '../shared/choice-field.ts';
 import { FileButton } from '../shared/file-button.ts';
+import { FirstFocus } from '../shared/first-focus.ts';
 import { PressButton } from '../shared/press-button.ts';
 import { zodProblem, zodValidator } from '../shared/zod-validator.ts';
 
 /** A new boat by its name and hull, or from a bundle. */
 @Component({
   selector: 'gk-add-boat-dialog',
-  imports: [ChoiceField, Dialog, FileButton, InputText, PressButton, ReactiveFormsModule],
+  imports: [ChoiceField, Dialog, FileButton, FirstFocus, InputText, PressButton, ReactiveFormsModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p-dialog
@@ -24,7 +25,7 @@ import { zodProblem, zodValidator } from '../shared/zod-validator.ts';
       [dismissableMask]="true"
       [style]="{ width: 'min(480px, 96vw)' }"
       [(visible)]="open"
-      (onShow)="focus()"
+      gkFirstFocus="new-boat"
     >
       <form [formGroup]="form" (ngSubmit)="make()">
         <label for="new-boat" class="small faint">Name of the boat</label>
@@ -40,12 +41,26 @@ import { zodProblem, zodValidator } from '../shared/zod-validator.ts';
           <p class="problem" id="new-boat-problem" role="alert">{{ words }}</p>
         }
         <gk-choice-field
-          label="Hull form"
-          fieldId="new-hull-form"
-          [value]="form.controls.hullForm.value"
-          [choices]="hulls"
-          (changed)="form.patchValue({ hullForm: $event })"
+          label="Start from"
+          fieldId="new-template"
+          [value]="form.controls.template.value"
+          [choices]="templates"
+          (changed)="form.patchValue({ template: $event })"
         />
+        @if (form.controls.template.value !== '') {
+          <p class="small faint">
+            What is usual on such a boat is filled in and marked as assumed, until you confirm it. Draught, keel,
+            propellers and offsets are yours to measure.
+          </p>
+        } @else {
+          <gk-choice-field
+            label="Hull form"
+            fieldId="new-hull-form"
+            [value]="form.controls.hullForm.value"
+            [choices]="hulls"
+            (changed)="form.patchValue({ hullForm: $event })"
+          />
+        }
         <button type="submit" pButton id="make-boat">Add boat</button>
       </form>
       <p class="small faint">
@@ -87,8 +102,13 @@ export class AddBoatDialog {
   private readonly build = inject(NonNullableFormBuilder);
   protected readonly form = this.build.group({
     name: ['', zodValidator(z.string().trim().pipe(nameSchema))],
+    template: this.build.control<BoatTemplate | ''>(''),
     hullForm: this.build.control<(typeof hullForms)[number]>('planing monohull'),
   });
+  protected readonly templates = [
+    { value: '' as const, label: 'nothing: the name and hull alone' },
+    ...boatTemplates.map((template) => ({ value: template, label: template })),
+  ];
   protected readonly hulls = choicesOf(hullForms);
   protected readonly shown = linkedSignal(() => this.problem());
 
@@ -101,14 +121,10 @@ export class AddBoatDialog {
     });
   }
 
-  protected focus(): void {
-    document.getElementById('new-boat')?.focus();
-  }
-
   protected make(): void {
-    const { name, hullForm } = this.form.getRawValue();
+    const { name, hullForm, template } = this.form.getRawValue();
     const wrong = zodProblem(this.form.controls.name);
     if (wrong !== null) return this.shown.set(`New boat: ${wrong}`);
-    this.named.emit({ name: name.trim(), hullForm });
+    this.named.emit({ name: name.trim(), ...(template === '' ? { hullForm } : { template }) });
   }
 }

@@ -1,14 +1,14 @@
 import { DatePipe, TitleCasePipe } from '@angular/common';
-import { ChangeDetectionStrategy, Component, input, model, output, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, input, model, output, signal, viewChild } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import type { UnitChoice } from '@grey-keel/core/units';
 import { fleetOrders, type FleetEntry, type FleetOrder, type FleetQuery } from '@grey-keel/model';
-import { TableModule, type TableLazyLoadEvent } from 'primeng/table';
+import { Table, TableModule, type TableLazyLoadEvent } from 'primeng/table';
 import { ChoiceField, type Choice } from '../shared/choice-field.ts';
 import { FigurePipe } from '../shared/figure-pipe.ts';
 import { FleetMenu, type Acting, type BoatAct } from './fleet-menu.ts';
-import { SmallWaterline } from './small-waterline.ts';
+import { SmallLadder } from './small-ladder.ts';
 import { PressButton } from '../shared/press-button.ts';
 
 interface Column {
@@ -30,7 +30,7 @@ const worstFirst: readonly FleetOrder[] = ['finding', 'changed'];
     FormsModule,
     PressButton,
     RouterLink,
-    SmallWaterline,
+    SmallLadder,
     TableModule,
     TitleCasePipe,
   ],
@@ -88,7 +88,7 @@ const worstFirst: readonly FleetOrder[] = ['finding', 'changed'];
               {{ boat.lengthM | figure: 'length' : units() : oneDecimal }} {{ boat.hullForm }}
             </span>
           </td>
-          <td class="stages"><gk-small-waterline [stages]="boat.stages" /></td>
+          <td class="stages"><gk-small-ladder [stages]="boat.stages" /></td>
           <td class="finding small">
             @if (boat.gravest; as gravest) {
               <strong [class]="gravest.severity">{{ gravest.severity }}</strong> {{ gravest.title }}
@@ -162,6 +162,7 @@ export class FleetList {
     by === null ? [] : [{ value: by, label: words }],
   );
   protected readonly oneDecimal = { decimals: 1 };
+  private readonly table = viewChild(Table);
   protected readonly acting = signal<Acting | null>(null);
 
   protected act({ does, boat }: { does: BoatAct; boat: FleetEntry }): void {
@@ -180,6 +181,9 @@ export class FleetList {
     const now = this.query();
     const by = fleetOrders.find((one) => one === sortField) ?? now.by;
     const downward = by === now.by ? sortOrder === -1 : worstFirst.includes(by);
+    // Which way another column is put in order is ours to say; the table goes by its own until it is told.
+    const table = this.table();
+    if (table && by !== now.by) table.sortOrder = downward ? -1 : 1;
     const wanted = { by, downward, count: rows ?? now.count };
     const same = by === now.by && downward === now.downward && wanted.count === now.count;
     if (!same) this.queried.emit(wanted);

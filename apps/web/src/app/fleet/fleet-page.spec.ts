@@ -1,6 +1,6 @@
 import { HttpTestingController, type TestRequest } from '@angular/common/http/testing';
 import { TestBed } from '@angular/core/testing';
-import type { FleetEntry, FleetPage as Page } from '@grey-keel/model';
+import { emptyPlan, type FleetEntry, type FleetPage as Page } from '@grey-keel/model';
 import { provideEffects } from '@ngrx/effects';
 import { FleetEffects } from '../state/fleet.effects.ts';
 import { fleetServerEvents } from '../state/fleet.ts';
@@ -108,7 +108,7 @@ describe('the fleet', () => {
     expect(text(root, '.counted')).toBe('120 of 300');
     await choose(root, '#fleet-filter', 'with a stop');
     expect(asked()).toEqual(
-      jasmine.objectContaining({ show: 'with a stop', by: 'name', downward: 'false', first: '0' }),
+      jasmine.objectContaining({ show: 'with a stop', by: 'changed', downward: 'true', first: '0' }),
     );
     await press(root, '.p-paginator-next');
     expect(asked()['first']).toBe('50');
@@ -124,6 +124,25 @@ describe('the fleet', () => {
     expect(asked()).toEqual(jasmine.objectContaining({ search: 'alp', show: 'with a stop' }));
   });
 
+  it('lists the boats that were deleted, and has one back', async () => {
+    const root = await page(FleetPage);
+    await arrived([line('a', 'Alpha')]);
+    await press(root, '#open-removed');
+    // Its dialog is drawn when it is first asked for.
+    await later(400);
+    http()
+      .expectOne('api/removed-boats')
+      .flush([{ id: 'z', name: 'Zander', removedAt: '2026-05-01T09:30:00Z' }]);
+    await later();
+    expect(document.querySelector('gk-removed-dialog, .p-dialog')?.textContent).toContain('Zander');
+    document.querySelector<HTMLElement>('[aria-label="Restore Zander"]')?.click();
+    await later();
+    http()
+      .expectOne({ method: 'POST', url: 'api/boats/z/recall' })
+      .flush({ id: 'z', number: 0, revisionId: null, keptAt: '2026-05-01T09:30:00Z', plan: emptyPlan('Zander') });
+    expect(await toast(root)).toContain('Zander');
+  });
+
   it('duplicates a boat under a name of its own', async () => {
     const root = await page(FleetPage);
     await arrived([line('a', 'Alpha')]);
@@ -136,7 +155,13 @@ describe('the fleet', () => {
     await arrived([]);
     expect(text(root, '.empty')).toContain('No boat yet');
     await press(root, '#add-boat');
+    // Whoever is quicker than the dialog opens is left where they are.
+    for (let i = 0; i < 50 && document.activeElement?.id !== 'new-template'; i++) {
+      document.getElementById('new-template')?.focus();
+      await later(5);
+    }
     await later(300);
+    expect(document.activeElement?.id).toBe('new-template');
     const dialog = document.querySelector<HTMLElement>('.p-dialog')!;
     const form = dialog.querySelector('form');
     form?.dispatchEvent(new Event('submit', { cancelable: true }));
@@ -145,12 +170,23 @@ describe('the fleet', () => {
     const name = dialog.querySelector<HTMLInputElement>('#new-boat');
     if (name) name.value = 'Gull';
     name?.dispatchEvent(new Event('input'));
+    await choose(dialog, '#new-template', 'open boat, bow motor');
+    expect(dialog.querySelector('#new-hull-form')).toBeNull();
+    expect(text(dialog, 'form')).toContain('marked as assumed');
+    await choose(dialog, '#new-template', '');
     await choose(dialog, '#new-hull-form', 'catamaran');
     form?.dispatchEvent(new Event('submit', { cancelable: true }));
     await settle();
     http().match('api/boats?search=Gull&count=200').at(-1)?.flush({ boats: [], found: 0, all: 0, waiting: 0 });
     const made = http().expectOne(({ method }) => method === 'PUT');
     expect(made.request.body).toEqual({ name: 'Gull', hullForm: 'catamaran' });
+  });
+
+  it('begins at the name of a new boat', async () => {
+    const root = await page(FleetPage);
+    await press(root, '#add-boat');
+    for (let i = 0; i < 100 && document.activeElement?.id !== 'new-boat'; i++) await later(20);
+    expect(document.activeElement?.id).toBe('new-boat');
   });
 
   it('tells that the list could not be fetched, and tries again', async () => {

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
-import { fleetShows, type FleetEntry, type FleetQuery, type NewBoat } from '@grey-keel/model';
+import { fleetShows, type FleetEntry, type FleetQuery, type NewBoat, type RemovedBoat } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
 import { InputText } from 'primeng/inputtext';
 import { debounceTime, filter, merge } from 'rxjs';
@@ -12,6 +12,7 @@ import { newId } from '../state/open-plan.ts';
 import { ServerNews } from '../state/server-news.ts';
 import { selectTheme, selectUnitChoice, viewEvents } from '../state/view.ts';
 import { AddBoatDialog } from './add-boat-dialog.ts';
+import { RemovedDialog } from './removed-dialog.ts';
 import { BackupsDialog } from './backups-dialog.ts';
 import { FleetList } from './fleet-list.ts';
 import { readBundles } from './read-bundles.ts';
@@ -20,10 +21,20 @@ import { PressButton } from '../shared/press-button.ts';
 /** How long it is waited for a change that follows at once, ms. */
 const settleMs = 400;
 
-/** All the boats of the shop, each with its own small waterline. */
+/** All the boats of the shop, each with its own small ladder. */
 @Component({
   selector: 'gk-fleet-page',
-  imports: [AddBoatDialog, BackupsDialog, ChoiceField, FileButton, FleetList, InputText, PressButton, ToastLine],
+  imports: [
+    AddBoatDialog,
+    BackupsDialog,
+    ChoiceField,
+    FileButton,
+    FleetList,
+    InputText,
+    PressButton,
+    RemovedDialog,
+    ToastLine,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <header>
@@ -48,6 +59,9 @@ const settleMs = 400;
             />
             <button type="button" pButton severity="secondary" id="open-backups" (click)="backupsOpen.set(true)">
               Backups
+            </button>
+            <button type="button" pButton severity="secondary" id="open-removed" (click)="removedOpen.set(true)">
+              Deleted boats
             </button>
           </span>
         </div>
@@ -137,6 +151,9 @@ const settleMs = 400;
         (given)="take($event)"
       />
     }
+    @defer (when removedOpen()) {
+      <gk-removed-dialog [(open)]="removedOpen" (wantedBack)="haveBack($event)" />
+    }
     @defer (when backupsOpen()) {
       <gk-backups-dialog [(open)]="backupsOpen" (restored)="store.dispatch(restored)" />
     }
@@ -200,6 +217,7 @@ const settleMs = 400;
 export class FleetPage {
   protected readonly store = inject(Store);
   protected readonly backupsOpen = signal(false);
+  protected readonly removedOpen = signal(false);
   protected readonly adding = signal(false);
   protected readonly nextTheme = viewEvents.nextThemeWanted();
   protected readonly messageRead = fleetPageEvents.messageRead();
@@ -240,6 +258,10 @@ export class FleetPage {
   protected addingChanged(open: boolean): void {
     this.adding.set(open);
     this.store.dispatch(this.messageRead);
+  }
+
+  protected haveBack(boat: RemovedBoat): void {
+    this.store.dispatch(fleetPageEvents.boatsWantedBack({ boats: [boat] }));
   }
 
   protected load(): void {

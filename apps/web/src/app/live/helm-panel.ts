@@ -1,9 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { formatFigure, toSi, unitFor } from '@grey-keel/core/units';
-import { type HelmState, helmSchema } from '@grey-keel/model';
+import { metresFrom } from '@grey-keel/core';
+import { type HelmState, helmSchema, helmScripts } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
+import { ChoiceField, choicesOf } from '../shared/choice-field.ts';
 import { Fold } from '../shared/fold.ts';
 import { PlanFields } from '../shared/plan-fields.ts';
+import { roundTicks } from '../shared/round-ticks.ts';
 import { PressButton } from '../shared/press-button.ts';
 import { QuantityField } from '../shared/quantity-field.ts';
 import { SlideField } from '../shared/slide-field.ts';
@@ -12,16 +14,18 @@ import { selectUnitChoice } from '../state/view.ts';
 import { InstrumentDoors } from './instrument-doors.ts';
 import { selectInstruments, selectListened } from './instruments.ts';
 import { LiveSamples } from './live-samples.ts';
+import { OverTheSidePanel } from './over-the-side.ts';
 
 const width = 240;
 const height = 150;
 const trackS = 240;
-const degreeM = 111_120;
+/** The bar of the scale is about so long. */
+const barPx = 90;
 
 /** The helm of the simulated boat: wheel and throttle, or a heading to steer, and its track as the position receiver has it. */
 @Component({
   selector: 'gk-helm-panel',
-  imports: [Fold, PlanFields, PressButton, QuantityField, SlideField, TickField],
+  imports: [ChoiceField, Fold, OverTheSidePanel, PlanFields, PressButton, QuantityField, SlideField, TickField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (helm(); as it) {
@@ -56,7 +60,7 @@ const degreeM = 111_120;
                 [step]="10"
                 [value]="100 * it.wheel"
                 [words]="side(it.wheel)"
-                (settled)="steer({ wheel: $event / 100, steerDeg: null })"
+                (settled)="steer({ wheel: $event / 100, steerDeg: null, script: null })"
               />
             </div>
             <div class="row">
@@ -67,7 +71,7 @@ const degreeM = 111_120;
                 [decimals]="0"
                 [schema]="headingSchema"
                 [value]="it.steerDeg"
-                (changed)="steer({ steerDeg: $event, wheel: 0 })"
+                (changed)="steer({ steerDeg: $event, wheel: 0, script: null })"
               />
               <button
                 type="button"
@@ -89,6 +93,13 @@ const degreeM = 111_120;
               >
                 Turn across
               </button>
+              <gk-choice-field
+                label="Steered"
+                fieldId="helm-script"
+                [choices]="scripts"
+                [value]="it.script ?? ''"
+                (changed)="run($event)"
+              />
               <gk-tick-field
                 label="Engine on"
                 fieldId="helm-engine"
@@ -97,6 +108,11 @@ const degreeM = 111_120;
               />
             </div>
           </div>
+          <gk-fold class="entered" heading="Over the side" [(open)]="overOpen">
+            @if (overOpen()) {
+              <gk-over-the-side />
+            }
+          </gk-fold>
           <gk-fold class="entered" heading="What is entered in its instruments" [(open)]="enteredOpen">
             @if (enteredOpen()) {
               <div class="three">
@@ -169,6 +185,8 @@ export class HelmPanel {
   private readonly listened = this.store.selectSignal(selectListened);
   private readonly units = this.store.selectSignal(selectUnitChoice);
   protected readonly enteredOpen = signal(false);
+  protected readonly overOpen = signal(false);
+  protected readonly scripts = [{ value: '', label: 'by hand' }, ...choicesOf(helmScripts)];
   protected readonly enteredShape = helmSchema.shape.entered.shape;
   protected readonly enteredNames = ['headingDeg', 'logFactor', 'temperatureByC'] as const;
   protected readonly headingSchema = helmSchema.shape.steerDeg;
@@ -182,13 +200,14 @@ export class HelmPanel {
     const north = this.live.of(latitudeDeg?.id).filter(({ atS }) => atS > from);
     const east = this.live.of(longitudeDeg?.id).filter(({ atS }) => atS > from);
     const count = Math.min(north.length, east.length);
-    const lastNorth = north[north.length - 1];
-    const lastEast = east[east.length - 1];
-    const shrink = Math.cos(((lastNorth?.value ?? 0) * Math.PI) / 180);
+    const place = (back: number) => ({
+      latitudeDeg: north[north.length - 1 - back]?.value ?? 0,
+      longitudeDeg: east[east.length - 1 - back]?.value ?? 0,
+    });
     // From the newest point, metres east and north.
-    const points = Array.from({ length: count }, (_, i) => ({
-      x: ((east[east.length - count + i]?.value ?? 0) - (lastEast?.value ?? 0)) * degreeM * shrink,
-      y: ((north[north.length - count + i]?.value ?? 0) - (lastNorth?.value ?? 0)) * degreeM,
+    const points = Array.from({ length: count }, (_, i) => metresFrom(place(0), place(count - 1 - i))).map((from) => ({
+      x: from.east,
+      y: from.north,
     }));
     const xs = points.map(({ x }) => x);
     const ys = points.map(({ y }) => y);
@@ -199,16 +218,12 @@ export class HelmPanel {
       `${(24 + (x - west) * scale).toFixed(1)} ${(height - 50 - (y - south) * scale).toFixed(1)}`;
     const headings = this.live.of(headingMagneticDeg?.id);
     const heading = headings[headings.length - 1]?.value ?? 0;
-    // Round in the unit that is shown.
-    const shown = unitFor('length', this.units());
-    const bars = [10, 20, 50, 100, 200, 500, 1000, 2000, 5000].map((round) => toSi(round, shown));
-    const barM = bars.find((m) => m * scale > 50) ?? 1000;
-    const barWords = formatFigure({ value: barM, quantity: 'length' }, this.units(), { decimals: 0 });
+    const bar = roundTicks('length', barPx / scale, 2, this.units()).at(-1);
     return {
       path: points.map((point, i) => `${i ? 'L' : 'M'}${at(point)}`).join(' '),
       boat: count ? `translate(${at({ x: 0, y: 0 })}) rotate(${heading.toFixed(0)})` : '',
-      bar: barM * scale,
-      barWords,
+      bar: (bar?.atM ?? 0) * scale,
+      barWords: bar?.words ?? '',
       words: count ? `Track of the simulated boat; it points ${heading.toFixed(0)} degrees` : 'No position yet',
     };
   });
@@ -227,6 +242,12 @@ export class HelmPanel {
     if (helm) this.doors.steer({ ...helm, ...changes });
   }
 
+  /** A scripted run begins on the heading that is steered, and stops by itself. */
+  protected run(script: string): void {
+    const wanted = helmScripts.find((one) => one === script) ?? null;
+    this.steer({ script: wanted });
+  }
+
   protected enter(changes: Partial<HelmState['entered']>): void {
     const helm = this.helm();
     if (helm) this.steer({ entered: { ...helm.entered, ...changes } });
@@ -234,6 +255,6 @@ export class HelmPanel {
 
   protected turn(byDeg: number): void {
     const helm = this.helm();
-    if (helm?.steerDeg != null) this.steer({ steerDeg: (helm.steerDeg + byDeg) % 360 });
+    if (helm?.steerDeg != null) this.steer({ steerDeg: (helm.steerDeg + byDeg) % 360, script: null });
   }
 }

@@ -1,5 +1,5 @@
 import { inject, Injectable, signal } from '@angular/core';
-import type { HelmState, Instruments, InstrumentSource } from '@grey-keel/model';
+import type { HelmState, Instruments, InstrumentSource, OverTheSide } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
 import type { Observable } from 'rxjs';
 import { problemOf } from '../api/problem.ts';
@@ -12,6 +12,8 @@ export class InstrumentDoors {
   private readonly api = inject(ServerApi);
   private readonly store = inject(Store);
   readonly problem = signal('');
+  /** As it was read last; null before. */
+  readonly overTheSide = signal<OverTheSide | null>(null);
 
   put(id: string, source: InstrumentSource): void {
     this.ask(this.api.putInstrument(id, source));
@@ -27,6 +29,15 @@ export class InstrumentDoors {
 
   steer(helm: HelmState): void {
     this.ask(this.api.steer(helm));
+  }
+
+  /** What is read over the side of the simulated boat now. */
+  lookOverTheSide(): void {
+    this.problem.set('');
+    this.api.overTheSide().subscribe({
+      next: (seen) => this.overTheSide.set(seen),
+      error: (error: unknown) => this.problem.set(problemOf(error).detail),
+    });
   }
 
   private ask(asked: Observable<Instruments>): void {

@@ -1,7 +1,10 @@
-import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { wordsOf, type Path } from '@grey-keel/model';
+import { Store } from '@ngrx/store';
 import * as z from 'zod';
+import { selectAssumed } from '../state/plan.selectors.ts';
 import { ChoiceField, choicesOf } from './choice-field.ts';
+import { bare, optionsOf } from './schema-choices.ts';
 import { QuantityField } from './quantity-field.ts';
 import { TextField } from './text-field.ts';
 import { TickField } from './tick-field.ts';
@@ -11,19 +14,11 @@ const unitEnding = /(?:Mps|Ppt|Ohm|Deg|Ah|Cm|Db|Hz|Px|M|C|V|A|W|S)$/;
 const idOf = (name: string): string =>
   name.replace(unitEnding, '').replace(/[A-Z]/g, (letter) => `-${letter.toLowerCase()}`);
 
-const bare = (schema: z.core.$ZodType): z.core.$ZodType =>
-  schema instanceof z.ZodOptional || schema instanceof z.ZodNullable ? bare(schema.def.innerType) : schema;
-
 const kindOf = (schema: z.core.$ZodType): 'quantity' | 'text' | 'choice' | 'tick' => {
   const inner = bare(schema);
   if (inner instanceof z.ZodNumber) return 'quantity';
   if (inner instanceof z.ZodEnum) return 'choice';
   return inner instanceof z.ZodBoolean ? 'tick' : 'text';
-};
-
-const optionsOf = (schema: z.core.$ZodType): string[] => {
-  const inner = bare(schema);
-  return inner instanceof z.ZodEnum ? inner.options.map(String) : [];
 };
 
 /**
@@ -39,6 +34,7 @@ const optionsOf = (schema: z.core.$ZodType): string[] => {
       @switch (field.kind) {
         @case ('quantity') {
           <gk-quantity-field
+            [class.is-assumed]="field.assumed"
             [fieldId]="field.id"
             [at]="field.at"
             [schema]="field.schema"
@@ -48,6 +44,7 @@ const optionsOf = (schema: z.core.$ZodType): string[] => {
         }
         @case ('text') {
           <gk-text-field
+            [class.is-assumed]="field.assumed"
             [fieldId]="field.id"
             [at]="field.at"
             [schema]="$any(field.schema)"
@@ -57,6 +54,7 @@ const optionsOf = (schema: z.core.$ZodType): string[] => {
         }
         @case ('choice') {
           <gk-choice-field
+            [class.is-assumed]="field.assumed"
             [label]="field.label"
             [fieldId]="field.id"
             [at]="field.at"
@@ -67,6 +65,7 @@ const optionsOf = (schema: z.core.$ZodType): string[] => {
         }
         @default {
           <gk-tick-field
+            [class.is-assumed]="field.assumed"
             [label]="field.label"
             [fieldId]="field.id"
             [at]="field.at"
@@ -97,6 +96,7 @@ export class PlanFields<T extends object> {
   readonly ids = input.required<string>();
   readonly one = input('');
   readonly changed = output<Partial<T>>();
+  private readonly assumed = inject(Store).selectSignal(selectAssumed);
 
   protected readonly fields = computed(() =>
     this.names().map((name) => {
@@ -108,6 +108,7 @@ export class PlanFields<T extends object> {
         label: wordsOf(schema)?.label ?? name,
         choices: choicesOf(optionsOf(schema)),
         at: [...this.at(), name],
+        assumed: this.assumed()?.[[...this.at(), name].join('/')] === true,
         id: [this.ids(), idOf(name), this.one()].filter((part) => part !== '').join('-'),
       };
     }),

@@ -5,6 +5,7 @@ import {
   inject,
   input,
   linkedSignal,
+  type OnInit,
   output,
   signal,
 } from '@angular/core';
@@ -14,6 +15,7 @@ import { Store } from '@ngrx/store';
 import { InputText } from 'primeng/inputtext';
 import * as z from 'zod';
 import { selectUnitChoice } from '../state/view.ts';
+import { TypedDrafts } from './typed-drafts.ts';
 import { limitsOf, rangeInWords } from './value-range.ts';
 import { PlanPlace } from './plan-place.ts';
 
@@ -98,7 +100,7 @@ import { PlanPlace } from './plan-place.ts';
     }
   `,
 })
-export class QuantityField {
+export class QuantityField implements OnInit {
   /** Where it is called otherwise than its schema says. */
   readonly label = input<string>();
   readonly labelHidden = input(false);
@@ -111,6 +113,7 @@ export class QuantityField {
   readonly decimals = input<number>();
   readonly changed = output<number | null>();
 
+  private readonly drafts = inject(TypedDrafts);
   private readonly units = inject(Store).selectSignal(selectUnitChoice);
   private readonly words = computed(() => wordsOf(this.schema()));
   protected readonly name = computed(() => this.label() ?? this.words()?.label ?? '');
@@ -124,19 +127,28 @@ export class QuantityField {
   protected readonly typed = linkedSignal(() => this.written());
   protected readonly problem = signal('');
 
+  ngOnInit(): void {
+    this.drafts.restore(this.fieldId(), this.standsOn(), (typed, problem) => {
+      this.typed.set(typed);
+      this.problem.set(problem);
+    });
+  }
+
   protected typing(text: string): void {
     this.typed.set(text);
     this.problem.set('');
+    this.drafts.note(this.fieldId(), text, this.standsOn());
   }
 
   protected takeBack(): void {
     this.typed.set(this.written());
     this.problem.set('');
+    this.drafts.forget(this.fieldId());
   }
 
   protected keep(): void {
     const text = this.typed().trim();
-    if (text === this.written()) return this.problem.set('');
+    if (text === this.written()) return this.takeBack();
     if (text === '') return this.offer(null);
     const parsed = parseFigure(text, this.measures(), this.units());
     if (!parsed.ok) return this.problem.set(`${this.name()}: ${parsed.message}`);
@@ -150,6 +162,11 @@ export class QuantityField {
     const next = toSi(toDisplay(value, this.shown()) + steps * this.shown().step, this.shown());
     const limits = this.limits();
     this.offer(limits ? Math.min(limits.high, Math.max(limits.low, next)) : next);
+  }
+
+  /** What is typed over: the value in the unit it is shown in. */
+  private standsOn(): string {
+    return `${this.written()} ${this.shown().symbol}`;
   }
 
   private write(value: number | null): string {
@@ -168,6 +185,7 @@ export class QuantityField {
           : `${this.name()} must lie within ${limits ? rangeInWords(limits, this.shown()) : 'its bounds'}.`,
       );
     this.problem.set('');
+    this.drafts.forget(this.fieldId());
     this.newest.set(value);
     this.typed.set(this.write(value));
     this.changed.emit(value);

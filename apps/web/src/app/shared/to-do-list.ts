@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal } from '@angular/core';
 import type { ToDo } from '@grey-keel/core';
 import { Store } from '@ngrx/store';
 import { selectBoatId } from '../state/plan.selectors.ts';
@@ -14,14 +14,14 @@ const atFirst = 3;
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (items().length) {
-      <section class="sheet" aria-label="Still to do on this stage">
+      <section class="needs" aria-label="Still to do on this stage">
         <p>
-          <strong>Still to do:</strong>
+          <strong>Still to do ({{ items().length }}):</strong>
           @for (item of shown(); track item.what) {
-            <button type="button" pButton text (click)="go(item)">{{ item.what }}</button>
+            <button type="button" pButton text class="small" (click)="go(item)">{{ item.what }}</button>
           }
           @if (items().length > shown().length) {
-            <button type="button" pButton text (click)="all.set(true)">
+            <button type="button" pButton text class="small" (click)="all.set(true)">
               and {{ items().length - shown().length }} more
             </button>
           }
@@ -40,17 +40,33 @@ const atFirst = 3;
       align-items: center;
       gap: 0 8px;
     }
-    .sheet {
-      padding-block: 2px;
+    .needs {
+      margin-bottom: 8px;
+      padding: 2px 10px;
+      background: var(--sheet);
+      border-left: 4px solid var(--water);
+    }
+    @media print {
+      .needs {
+        display: none;
+      }
+    }
+    .p-button {
+      text-align: left;
     }
   `,
 })
 export class ToDoList {
   readonly items = input.required<readonly ToDo[]>();
+  /** The stage they are of. */
+  readonly of = input('');
   private readonly goTo = inject(GoTo);
   private readonly boatId = inject(Store).selectSignal(selectBoatId);
-  protected readonly all = signal(false);
-  protected readonly shown = computed(() => (this.all() ? this.items() : this.items().slice(0, atFirst)));
+  /** Folded again on another stage. */
+  protected readonly all = linkedSignal({ source: this.of, computation: () => false });
+  protected readonly shown = computed(() =>
+    this.all() || this.items().length <= atFirst + 1 ? this.items() : this.items().slice(0, atFirst),
+  );
 
   protected go({ stage, target }: ToDo): void {
     const boatId = this.boatId();

@@ -1,4 +1,4 @@
-import { act } from '@grey-keel/core';
+import { act, needsOf } from '@grey-keel/core';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -11,6 +11,7 @@ import {
   untracked,
 } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
+import { Title } from '@angular/platform-browser';
 import { NavigationEnd, Router, RouterLink, RouterOutlet } from '@angular/router';
 import { stageSchema } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
@@ -19,18 +20,22 @@ import { filter, map, startWith } from 'rxjs';
 import { stageRegister } from '../stages/stages.ts';
 import { OpenPlan } from '../state/open-plan.ts';
 import { boatEvents } from '../state/plan.actions.ts';
-import { selectNotice, selectProblem, selectStatus } from '../state/plan.selectors.ts';
+import { selectNotice, selectPlan, selectProblem, selectStatus } from '../state/plan.selectors.ts';
 import { viewEvents } from '../state/view.ts';
 import { ConflictPanel } from './conflict-panel.ts';
 import { StuckPanel } from './stuck-panel.ts';
+import { TermsDialog } from './terms-dialog.ts';
 import { FindPanel } from './find-panel.ts';
 import { FindingsColumn } from './findings-column.ts';
 import { HeadStrip } from './head-strip.ts';
 import { Ladder } from './ladder.ts';
+import { NextStage } from './next-stage.ts';
+import { RemovedLine } from './removed-line.ts';
 import { Shortcuts } from './shortcuts.ts';
 import { WorkingPanel } from './working-panel.ts';
 import { PlanPlace } from '../shared/plan-place.ts';
 import { PressButton } from '../shared/press-button.ts';
+import { ToDoList } from '../shared/to-do-list.ts';
 
 const typing = (target: EventTarget | null): target is HTMLElement =>
   target instanceof HTMLElement && target.closest('input, textarea, [role="combobox"], [role="listbox"]') !== null;
@@ -45,12 +50,16 @@ const typing = (target: EventTarget | null): target is HTMLElement =>
     HeadStrip,
     Ladder,
     Message,
+    NextStage,
     PlanPlace,
     PressButton,
+    RemovedLine,
     RouterLink,
     RouterOutlet,
     Shortcuts,
     StuckPanel,
+    TermsDialog,
+    ToDoList,
     WorkingPanel,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -90,13 +99,19 @@ const typing = (target: EventTarget | null): target is HTMLElement =>
                 }
               </ul>
             }
+            <gk-to-do-list [items]="needs()" [of]="stage()" />
             <router-outlet />
+            <gk-next-stage [boatId]="boatId()" [stage]="stage()" />
           </main>
           <gk-findings-column class="findings" [boatId]="boatId()" [stage]="stage()" />
         </div>
+        <gk-removed-line />
         <gk-working-panel />
         <gk-shortcuts [(open)]="shortcutsOpen" />
-        <gk-find-panel [(open)]="findOpen" (shortcuts)="shortcutsOpen.set(true)" />
+        <gk-find-panel [(open)]="findOpen" (shortcuts)="shortcutsOpen.set(true)" (term)="explain($event)" />
+        @defer (when termsOpen()) {
+          <gk-terms-dialog [(open)]="termsOpen" [chosen]="term()" />
+        }
       }
       @case ('not found') {
         <main class="alone">
@@ -204,6 +219,8 @@ export class BoatShell {
   protected readonly notice = this.store.selectSignal(selectNotice);
   protected readonly noticeRead = boatEvents.noticeRead();
   protected readonly shortcutsOpen = signal(false);
+  protected readonly termsOpen = signal(false);
+  protected readonly term = signal<string | null>(null);
   protected readonly findOpen = signal(false);
   protected readonly helpOpen = signal(false);
   protected readonly help = computed(() => this.words().help);
@@ -221,19 +238,42 @@ export class BoatShell {
     () => stageRegister.find(({ stage }) => stage === this.stage()) ?? { title: '', decides: '', help: [] },
   );
 
+  private readonly shown = this.store.selectSignal(selectPlan);
+  /** What the stage at hand still needs. */
+  protected readonly needs = computed(() => {
+    const plan = this.shown();
+    return plan ? needsOf(plan, this.stage()) : [];
+  });
+
   constructor() {
     // On the way down: some parts of the component library let no key come up again.
     const pressed = (event: KeyboardEvent): void => this.pressed(event);
     document.addEventListener('keydown', pressed, { capture: true });
     inject(DestroyRef).onDestroy(() => document.removeEventListener('keydown', pressed, { capture: true }));
+    this.nameWindow();
     effect(() => {
       const id = this.boatId();
       untracked(() => this.store.dispatch(boatEvents.boatChosen({ id })));
     });
   }
 
+  private nameWindow(): void {
+    const title = inject(Title);
+    effect(() => {
+      const boat = this.shown()?.boat.name;
+      // The router sets the stage's own title first.
+      this.url();
+      if (boat) title.setTitle(`${boat}, ${this.words().title} - Grey Keel`);
+    });
+  }
+
   protected openBoat(): void {
     this.store.dispatch(boatEvents.boatChosen({ id: this.boatId() }));
+  }
+
+  protected explain(term: string | null): void {
+    this.term.set(term);
+    this.termsOpen.set(true);
   }
 
   protected pressed(event: KeyboardEvent): void {

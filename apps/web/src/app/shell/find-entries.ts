@@ -1,15 +1,29 @@
+import { glossary } from '@grey-keel/core';
 import type { FleetEntry, Plan, Target } from '@grey-keel/model';
 import { stageRegister } from '../stages/stages.ts';
+import type { Found } from '../stages/web-stage.ts';
 
 /** One thing that can be found by its name, and where it is. `target` is what is brought into view there. */
 export interface FindEntry {
-  readonly kind: 'stage' | 'boat' | 'transducer' | 'station' | 'water' | 'page' | 'sought' | 'setting' | 'help';
+  readonly kind: Found['kind'] | 'stage' | 'boat' | 'help' | 'term';
   readonly name: string;
   readonly boatId: string | null;
   readonly stage: string;
   readonly target: Target | null;
-  readonly does?: 'units' | 'theme' | 'shortcuts';
+  readonly does?: 'units' | 'theme' | 'shortcuts' | 'terms';
 }
+
+/** The same whatever boat is open. */
+const terms = glossary.flatMap((group) =>
+  group.terms.map(({ term }): FindEntry => ({
+    kind: 'term',
+    name: term,
+    boatId: null,
+    stage: '',
+    target: null,
+    does: 'terms',
+  })),
+);
 
 /** Everything that can be found from an open boat, in the order it is offered. */
 export const findEntries = (plan: Plan | null, boatId: string | null, fleet: readonly FleetEntry[]): FindEntry[] => {
@@ -33,6 +47,7 @@ export const findEntries = (plan: Plan | null, boatId: string | null, fleet: rea
     { kind: 'setting', name: 'Units', boatId, stage: '', target: null, does: 'units' },
     { kind: 'setting', name: 'Theme: shop, sun, night', boatId, stage: '', target: null, does: 'theme' },
     { kind: 'help', name: 'Shortcuts', boatId, stage: '', target: null, does: 'shortcuts' },
+    { kind: 'help', name: 'Terms', boatId, stage: '', target: null, does: 'terms' },
   ];
   const boats = fleet.map(({ id, name }): FindEntry => ({
     kind: 'boat',
@@ -41,7 +56,7 @@ export const findEntries = (plan: Plan | null, boatId: string | null, fleet: rea
     stage: 'brief',
     target: null,
   }));
-  return [...here, ...everywhere, ...boats];
+  return [...here, ...everywhere, ...boats, ...terms];
 };
 
 const most = 10;

@@ -17,6 +17,7 @@ import { Dialog } from 'primeng/dialog';
 import { FocusKeeper } from './focus-keeper.ts';
 import { GoTo } from '../shared/go-to.ts';
 import { fleetFeature, fleetPageEvents } from '../state/fleet.ts';
+import { FirstFocus } from '../shared/first-focus.ts';
 import { selectBoatId, selectPlan } from '../state/plan.selectors.ts';
 import { viewEvents } from '../state/view.ts';
 import { findEntries, findIn, type FindEntry } from './find-entries.ts';
@@ -24,7 +25,7 @@ import { findEntries, findIn, type FindEntry } from './find-entries.ts';
 /** Find anything by its name: boats, stages, parts, settings, help. Arrows choose, Enter goes there. */
 @Component({
   selector: 'gk-find-panel',
-  imports: [AutoComplete, Dialog, FormsModule],
+  imports: [AutoComplete, Dialog, FirstFocus, FormsModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p-dialog
@@ -35,7 +36,7 @@ import { findEntries, findIn, type FindEntry } from './find-entries.ts';
       [style]="{ width: '520px' }"
       position="top"
       [dismissableMask]="true"
-      (onShow)="focus()"
+      gkFirstFocus="find-words"
       (onHide)="arrive()"
     >
       <p-autocomplete
@@ -77,6 +78,8 @@ import { findEntries, findIn, type FindEntry } from './find-entries.ts';
 export class FindPanel {
   readonly open = model(false);
   readonly shortcuts = output();
+  /** A term to be explained; null for all of them. */
+  readonly term = output<string | null>();
   private readonly store = inject(Store);
   private readonly router = inject(Router);
   private readonly goTo = inject(GoTo);
@@ -101,10 +104,6 @@ export class FindPanel {
         this.look('');
       });
     });
-  }
-
-  protected focus(): void {
-    document.getElementById('find-words')?.focus();
   }
 
   protected look(words: string): void {
@@ -136,6 +135,7 @@ export class FindPanel {
     if (entry.does === 'units') this.store.dispatch(viewEvents.nextUnitsWanted());
     else if (entry.does === 'theme') this.store.dispatch(viewEvents.nextThemeWanted());
     else if (entry.does === 'shortcuts') this.shortcuts.emit();
+    else if (entry.does === 'terms') this.term.emit(entry.kind === 'term' ? entry.name : null);
     else if (entry.boatId !== null && entry.target !== null)
       void this.goTo.stage(entry.boatId, entry.stage, entry.target);
     else if (entry.boatId !== null) void this.router.navigate(['boats', entry.boatId, entry.stage]);

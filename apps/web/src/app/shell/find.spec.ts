@@ -8,6 +8,7 @@ import { aPlan } from '../testing/plans.ts';
 import { stageHarness } from '../testing/stage-harness.ts';
 import { findEntries, findIn, type FindEntry } from './find-entries.ts';
 import { FindPanel } from './find-panel.ts';
+import { TermsDialog } from './terms-dialog.ts';
 
 describe('what can be found', () => {
   const plan = {
@@ -19,15 +20,33 @@ describe('what can be found', () => {
 
   it('holds the stages, the parts of the boat, settings and help', () => {
     expect(new Set(entries.map(({ kind }) => kind))).toEqual(
-      new Set<FindEntry['kind']>(['stage', 'transducer', 'station', 'water', 'setting', 'help']),
+      new Set<FindEntry['kind']>([
+        'stage',
+        'transducer',
+        'station',
+        'water',
+        'setting',
+        'help',
+        'field',
+        'number',
+        'term',
+      ]),
     );
     expect(names('').length).toBe(10);
   });
 
   it('is found by parts of its words, by its kind, and the ones that begin so come first', () => {
-    expect(names('narr')).toEqual(['Narrow 95']);
-    expect(names('transducer')).toEqual(['Wide 190', 'Narrow 95']);
-    expect(names('wide 190')).toEqual(['Wide 190']);
+    expect(names('narr')[0]).toBe('Narrow 95');
+    expect(names('transducer')).toEqual(jasmine.arrayContaining(['Wide 190', 'Narrow 95']));
+    // The thing itself, then what is asked and calibrated of it.
+    expect(names('wide 190')).toEqual([
+      'Wide 190',
+      'Socket of Wide 190',
+      'Tag and type of Wide 190',
+      'Own noise, Wide 190',
+    ]);
+    expect(names('draught')).toEqual(['Draught to the keel, Test Hull', 'draught, loading']);
+    expect(names('number ring')).toEqual(['Ring, how far to move after a mark']);
     expect(names('units')[0]).toBe('Units');
     expect(names('nothing so called')).toEqual([]);
   });
@@ -40,10 +59,11 @@ describe('what can be found', () => {
   });
 
   it('offers the settings without a boat too', () => {
-    expect(findEntries(null, null, []).map(({ name }) => name)).toEqual([
+    expect(findEntries(null, null, []).flatMap(({ kind, name }) => (kind === 'term' ? [] : [name]))).toEqual([
       'Units',
       'Theme: shop, sun, night',
       'Shortcuts',
+      'Terms',
     ]);
   });
 });
@@ -89,6 +109,20 @@ describe('the panel that finds', () => {
     field.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', code: 'Enter', bubbles: true }));
     await gone();
     expect(store().selectSignal(selectUnitSet)()).not.toBe(before);
+  });
+});
+
+describe('the terms', () => {
+  const { page } = stageHarness();
+  it('open at the one that was looked for, with what it means', async () => {
+    const dead = findIn(findEntries(null, null, []), 'dead zone')[0];
+    expect([dead?.kind, dead?.does]).toEqual(['term', 'terms']);
+    await page(TermsDialog, aPlan(), { open: true, chosen: dead?.name });
+    for (let i = 0; i < 100 && !document.activeElement?.matches('[data-term]'); i++)
+      await new Promise((resolve) => setTimeout(resolve, 20));
+    expect(document.activeElement?.getAttribute('data-term')).toBe(dead?.name);
+    expect(document.activeElement?.textContent).toContain('hidden on a slope');
+    document.querySelectorAll('.p-dialog').forEach((one) => one.remove());
   });
 });
 

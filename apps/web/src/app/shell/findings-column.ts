@@ -1,9 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import type { Finding, Severity, Stage } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
+import { Fold } from '../shared/fold.ts';
+import { stageRegister } from '../stages/stages.ts';
 import { selectFindings } from '../state/plan.selectors.ts';
 import { selectFindingsOpen, viewEvents } from '../state/view.ts';
-import { FindingItem } from './finding-item.ts';
+import { alikeFindings, AlikeFindings } from './alike-findings.ts';
 import { PressButton } from '../shared/press-button.ts';
 
 const counted = (found: readonly Finding[]): string => {
@@ -17,7 +19,7 @@ const counted = (found: readonly Finding[]): string => {
 /** What the program has to say: this stage first, then the rest of the boat. */
 @Component({
   selector: 'gk-findings-column',
-  imports: [FindingItem, PressButton],
+  imports: [AlikeFindings, Fold, PressButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <aside aria-label="Findings" [class.shut]="!open()">
@@ -36,15 +38,19 @@ const counted = (found: readonly Finding[]): string => {
         </button>
       </header>
       @if (open()) {
-        @for (finding of here(); track finding.id) {
-          <gk-finding [finding]="finding" [boatId]="boatId()" />
+        @for (group of here(); track group.key) {
+          <gk-alike-findings [found]="group.found" [boatId]="boatId()" />
         } @empty {
           <p class="faint quiet">No findings on this stage.</p>
         }
         @if (elsewhere().length) {
           <h3 class="elsewhere">On other stages</h3>
-          @for (finding of elsewhere(); track finding.id) {
-            <gk-finding [finding]="finding" [boatId]="boatId()" />
+          @for (group of elsewhere(); track group.stage) {
+            <gk-fold [heading]="group.title + ': ' + group.count" [open]="group.stops">
+              @for (alike of group.groups; track alike.key) {
+                <gk-alike-findings [found]="alike.found" [boatId]="boatId()" />
+              }
+            </gk-fold>
           }
         }
       }
@@ -103,7 +109,14 @@ export class FindingsColumn {
   protected readonly toggle = viewEvents.findingsToggled();
   protected readonly open = this.store.selectSignal(selectFindingsOpen);
   private readonly found = this.store.selectSignal(selectFindings);
-  protected readonly here = computed(() => this.found().filter(({ stage }) => stage === this.stage()));
-  protected readonly elsewhere = computed(() => this.found().filter(({ stage }) => stage !== this.stage()));
+  protected readonly here = computed(() => alikeFindings(this.found().filter(({ stage }) => stage === this.stage())));
+  /** By stage, in their order; those with a stop stand open. */
+  protected readonly elsewhere = computed(() =>
+    stageRegister.flatMap(({ stage, title }) => {
+      const found = stage === this.stage() ? [] : this.found().filter((one) => one.stage === stage);
+      const stops = found.some(({ severity }) => severity === 'stop');
+      return found.length ? [{ stage, title, groups: alikeFindings(found), stops, count: counted(found) }] : [];
+    }),
+  );
   protected readonly count = computed(() => counted(this.found()));
 }

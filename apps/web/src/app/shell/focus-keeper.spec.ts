@@ -40,6 +40,17 @@ describe('FocusKeeper', () => {
     expect(has()).toBe('One');
   });
 
+  it('waits for a removal as long as it takes after the press', async () => {
+    const [, gone] = list.querySelectorAll('button');
+    gone!.focus();
+    gone!.click();
+    await settled();
+    await settled();
+    gone!.remove();
+    await settled();
+    expect(has()).toBe('Three');
+  });
+
   it('passes over what is disabled or hidden', async () => {
     const all = list.querySelectorAll('button');
     all[1]!.disabled = true;
@@ -52,6 +63,9 @@ describe('FocusKeeper', () => {
     first!.focus();
     first!.blur();
     document.body.click();
+    await settled();
+    expect(document.activeElement).toBe(document.body);
+    first!.remove();
     await settled();
     expect(document.activeElement).toBe(document.body);
   });

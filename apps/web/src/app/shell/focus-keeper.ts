@@ -5,7 +5,7 @@ const focusable =
 
 const visible = (element: HTMLElement): boolean => element.getClientRects().length > 0;
 
-/** How many frames a view may take to be drawn again after something was removed or closed. */
+/** How many frames a view may take to be drawn whole again once something in it was removed. */
 const frames = 6;
 
 /**
@@ -18,14 +18,21 @@ export class FocusKeeper {
   private last: Element | null = null;
   private ancestors: readonly HTMLElement[] = [];
   private places: readonly number[] = [];
+  private looking = false;
 
-  /** Watches the document; called once. */
+  /** Watches the document; called once. A removal is seen when it comes, however long after the press it does. */
   watch(): void {
     document.addEventListener('focusin', ({ target }) => {
       if (target instanceof Element) this.remember(target);
     });
-    for (const event of ['click', 'keydown'])
-      document.addEventListener(event, () => requestAnimationFrame(() => this.look(frames)), { capture: true });
+    // Pressing an empty place lets go of the focus on purpose: what goes later is no loss.
+    document.addEventListener('click', () => requestAnimationFrame(() => this.forgetWhatWasLetGo()), { capture: true });
+    new MutationObserver(() => {
+      if (this.looking || !this.lost()) return;
+      this.looking = true;
+      // At once: what is drawn next with a claim to the focus of its own, such as a message, finds it taken.
+      this.look(frames);
+    }).observe(document.body, { childList: true, subtree: true });
   }
 
   /** What has the focus now, to be given back when a panel closes. */
@@ -44,23 +51,30 @@ export class FocusKeeper {
     this.places = chain.map((one) => [...one.querySelectorAll(focusable)].indexOf(target));
   }
 
-  /** Focus is lost when nothing has it: what it was on has gone. */
+  private forgetWhatWasLetGo(): void {
+    if (this.last?.isConnected && document.activeElement === document.body) this.last = null;
+  }
+
+  /** Focus is lost when nothing has it, and what it was on has gone. */
+  private lost(): boolean {
+    const has = document.activeElement;
+    return (has === document.body || has === null) && this.last?.isConnected === false;
+  }
+
   private look(left: number): void {
-    const lost = document.activeElement === document.body || document.activeElement === null;
-    // Pressing an empty place lets go of the focus on purpose.
-    if (!lost || this.last?.isConnected !== false) return left > 0 ? this.again(left) : undefined;
+    if (!this.lost()) {
+      this.looking = false;
+      return;
+    }
     const i = this.ancestors.findIndex((one) => one.isConnected && one.querySelector(focusable));
     const near = this.ancestors[i];
-    if (near && left <= frames - 2) {
+    if (near) {
       const all = [...near.querySelectorAll<HTMLElement>(focusable)].filter(visible);
       const place = Math.min(all.length - 1, Math.max(0, this.places[i] ?? 0));
-      const next = all[place];
-      if (next) {
-        next.focus({ preventScroll: true });
-        return;
-      }
+      all[place]?.focus({ preventScroll: true });
     }
-    if (left > 0) this.again(left);
+    if (left > 0 && this.lost()) this.again(left);
+    else this.looking = false;
   }
 
   private again(left: number): void {

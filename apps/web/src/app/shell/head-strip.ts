@@ -7,9 +7,11 @@ import { RefreshIcon } from 'primeng/icons/refresh';
 import { SearchIcon } from 'primeng/icons/search';
 import { UndoIcon } from 'primeng/icons/undo';
 import { FigurePipe } from '../shared/figure-pipe.ts';
+import { Wide } from '../shared/wide.ts';
 import { OpenPlan } from '../state/open-plan.ts';
 import { selectPlan, selectRedo, selectUndo } from '../state/plan.selectors.ts';
 import { selectTheme, selectUnitChoice, selectUnitSet, viewEvents } from '../state/view.ts';
+import { UndoSteps } from './undo-steps.ts';
 import { WayChoice } from './way-choice.ts';
 import { SavedState } from './saved-state.ts';
 import { PressButton } from '../shared/press-button.ts';
@@ -22,7 +24,18 @@ const waterOf = (plan: Plan): string => {
 /** The boat, the way of working looked at, units, undo and redo, and whether everything is kept. */
 @Component({
   selector: 'gk-head-strip',
-  imports: [FigurePipe, SavedState, PressButton, RefreshIcon, RouterLink, SearchIcon, WayChoice, UndoIcon],
+  imports: [
+    FigurePipe,
+    SavedState,
+    PressButton,
+    RefreshIcon,
+    RouterLink,
+    SearchIcon,
+    UndoIcon,
+    UndoSteps,
+    WayChoice,
+    Wide,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <header>
@@ -37,7 +50,7 @@ const waterOf = (plan: Plan): string => {
             {{ it.boat.lengthM | figure: 'length' : units() : { decimals: 1 } }} {{ it.boat.hullForm }} · {{ water() }}
           </span>
         </div>
-        <gk-way-choice class="ways" />
+        <gk-way-choice class="ways" gkWide />
         <div class="tools">
           <button type="button" pButton text (click)="find.emit()" aria-label="Find anything (/)">
             <svg data-p-icon="search" aria-hidden="true"></svg>
@@ -50,7 +63,9 @@ const waterOf = (plan: Plan): string => {
             (click)="store.dispatch(nextUnits)"
             [attr.aria-label]="unitWords() + ', units: ' + unitSet() + '. Change (u)'"
           >
-            {{ unitWords() }}
+            <span
+              >{{ depthWord() }} <span class="desk">{{ otherUnits() }}</span></span
+            >
           </button>
           <button
             type="button"
@@ -71,11 +86,22 @@ const waterOf = (plan: Plan): string => {
           >
             <svg data-p-icon="undo" aria-hidden="true"></svg>
           </button>
-          <button type="button" pButton text (click)="open.redo()" [disabled]="!redo().length" aria-label="Redo">
+          <gk-undo-steps />
+          <button
+            type="button"
+            class="desk"
+            pButton
+            text
+            (click)="open.redo()"
+            [disabled]="!redo().length"
+            aria-label="Redo"
+          >
             <svg data-p-icon="refresh" aria-hidden="true"></svg>
           </button>
           <gk-saved-state />
-          <button type="button" pButton text (click)="shortcuts.emit()" aria-label="Shortcuts (?)">?</button>
+          <button type="button" class="desk" pButton text (click)="shortcuts.emit()" aria-label="Shortcuts (?)">
+            ?
+          </button>
         </div>
       }
     </header>
@@ -147,6 +173,24 @@ const waterOf = (plan: Plan): string => {
         justify-content: flex-start;
       }
     }
+    /* On a phone two rows and no more: what is not read on the water makes room, and the ways scroll sideways. */
+    @media (max-width: 760px) {
+      header {
+        gap: 0 8px;
+        padding: 2px 8px;
+      }
+      .boat {
+        flex: 1 1 0;
+        min-width: 90px;
+      }
+      .boat .small,
+      .tools .desk {
+        display: none;
+      }
+      .ways {
+        overflow-x: auto;
+      }
+    }
   `,
 })
 export class HeadStrip {
@@ -171,8 +215,13 @@ export class HeadStrip {
     const last = this.undo()[this.undo().length - 1];
     return last ? `: ${last.label}` : '';
   });
-  protected readonly unitWords = computed(() => {
-    const { depth, temperature } = this.units();
-    return `${depth === 'fathom' ? 'fm' : depth} kn °${temperature}`;
+  protected readonly depthWord = computed(() => {
+    const { depth } = this.units();
+    return depth === 'fathom' ? 'fm' : depth;
   });
+  protected readonly otherUnits = computed(() => {
+    const { speed, temperature } = this.units();
+    return `${speed === 'kmh' ? 'km/h' : speed} °${temperature}`;
+  });
+  protected readonly unitWords = computed(() => `${this.depthWord()} ${this.otherUnits()}`);
 }

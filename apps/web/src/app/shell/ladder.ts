@@ -1,36 +1,52 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { RouterLink, RouterLinkActive } from '@angular/router';
 import { Store } from '@ngrx/store';
+import { Popover } from 'primeng/popover';
+import { stageStateList, stateWords } from '../shared/state-words.ts';
 import { stageRegister } from '../stages/stages.ts';
-import { selectStages, selectWaterline } from '../state/plan.selectors.ts';
+import { selectStages } from '../state/plan.selectors.ts';
+import { StateSign } from './state-sign.ts';
 
-/** The stages as draught marks on a painted hull; the waterline lies above the first that is not fresh. */
+/** The stages as draught marks on a painted hull, each by its own state; below them how many are done, and the next. */
 @Component({
   selector: 'gk-ladder',
-  imports: [RouterLink, RouterLinkActive],
+  imports: [Popover, RouterLink, RouterLinkActive, StateSign],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <nav aria-label="Stages">
       @for (mark of marks(); track mark.stage) {
-        @if (mark.atWaterline) {
-          <div class="waterline" aria-hidden="true"></div>
-        }
         <a
           [routerLink]="['/boats', boatId(), mark.stage]"
           routerLinkActive="here"
           ariaCurrentWhenActive="page"
-          [class.under]="mark.under"
+          class="mark {{ mark.state }}"
         >
           <span class="number">{{ mark.number }} </span>
-          <span class="name">{{ mark.title }}</span><span class="hidden-label">, {{ mark.state }}</span>
-          <span class="state {{ mark.state }}" aria-hidden="true"></span>
+          <span class="name">{{ mark.title }}</span><span class="hidden-label">, {{ mark.word }}</span>
+          <gk-state-sign class="sign" [state]="mark.state" />
         </a>
       }
-      @if (allFresh()) {
-        <div class="waterline" aria-hidden="true"></div>
-      }
-      <div class="keel" [class.under]="!allFresh()" aria-hidden="true"></div>
+      <button type="button" class="count" id="stages-done" aria-haspopup="dialog" (click)="legend.toggle($event)">
+        <strong class="mono">{{ done() }}</strong> of {{ marks().length }} done
+      </button>
     </nav>
+    <p-popover #legend appendTo="body" ariaLabel="How far this boat has come">
+      <div class="legend">
+        <p>
+          <strong>{{ done() }} of {{ marks().length }} done.</strong>
+          @if (next(); as stage) {
+            Next: <a [routerLink]="['/boats', boatId(), stage.stage]" (click)="legend.hide()">{{ stage.title }}</a>
+          } @else {
+            Nothing is left to do.
+          }
+        </p>
+        <ul>
+          @for (one of legendStates; track one) {
+            <li><gk-state-sign [state]="one" /> {{ words[one] }}</li>
+          }
+        </ul>
+      </div>
+    </p-popover>
   `,
   styles: `
     nav {
@@ -48,7 +64,7 @@ import { selectStages, selectWaterline } from '../state/plan.selectors.ts';
         scrollbar-width: thin;
       }
     }
-    a {
+    .mark {
       position: relative;
       flex: 0 1 150px;
       min-height: 48px;
@@ -64,16 +80,20 @@ import { selectStages, selectWaterline } from '../state/plan.selectors.ts';
       background-position: right;
       background-repeat: repeat-y;
     }
-    a.under,
-    .keel.under {
+    /* What is still to be done is bare: no paint on it yet. */
+    .mark.missing {
+      color: var(--ink);
+      background-color: var(--sheet);
+      border-bottom: var(--hairline) solid var(--rule);
+    }
+    .mark.stop {
       background-color: var(--antifoul);
     }
-    a.here {
-      background-color: var(--hull-dark);
-      box-shadow: inset 4px 0 0 var(--on-hull);
+    .mark.here {
+      box-shadow: inset 6px 0 0 var(--water);
     }
-    a:focus-visible {
-      outline-color: var(--on-hull);
+    .mark:focus-visible {
+      outline-color: currentcolor;
       outline-offset: -4px;
     }
     .number {
@@ -84,47 +104,59 @@ import { selectStages, selectWaterline } from '../state/plan.selectors.ts';
       font-size: 12px;
       font-weight: 600;
     }
-    .waterline {
-      flex: 0 0 6px;
-      background: var(--sheet);
-      border-bottom: 2px solid var(--water-wash);
-    }
-    .keel {
-      flex: 1 1 0;
-      background-color: var(--hull);
-    }
-    .state {
+    .sign {
       position: absolute;
-      top: 8px;
-      right: 12px;
-      width: 11px;
-      height: 11px;
+      top: 6px;
+      right: 9px;
     }
-    .state.stop {
-      background: var(--sign-stop);
-      border: 1px solid var(--on-hull);
-    }
-    .state.stale {
-      outline: 0;
-      border: 2px dashed var(--sign-stale);
-    }
-    .state.missing {
-      background-image: repeating-linear-gradient(-45deg, transparent 0 2px, currentcolor 2px 3px);
-      border: 1px solid var(--on-hull);
+    .count {
+      flex: 0 0 auto;
+      min-height: 48px;
+      margin-top: auto;
+      padding: 4px 2px;
+      border: 0;
       color: var(--on-hull);
+      background: var(--hull-dark);
+      font: 12px/1.2 var(--font);
+      cursor: pointer;
+    }
+    .count strong {
+      font-size: 15px;
+    }
+    .count:focus-visible {
+      outline-color: var(--on-hull);
+      outline-offset: -4px;
+    }
+    .legend ul {
+      margin: 8px 0 0;
+      padding: 0;
+      list-style: none;
+      display: grid;
+      gap: 4px;
+    }
+    .legend li {
+      display: flex;
+      gap: 8px;
+      align-items: center;
     }
     @media (max-width: 760px) {
       nav {
         flex-direction: row;
       }
-      a {
+      .mark {
         flex: 1 1 0;
         background-image: none;
+        border-bottom: 0;
       }
-      .waterline {
-        flex: 0 0 6px;
+      .number {
+        font-size: 18px;
       }
-      .keel {
+      .sign {
+        position: static;
+        order: -1;
+        margin-top: 4px;
+      }
+      .count {
         display: none;
       }
     }
@@ -132,18 +164,17 @@ import { selectStages, selectWaterline } from '../state/plan.selectors.ts';
 })
 export class Ladder {
   readonly boatId = input.required<string>();
-  private readonly store = inject(Store);
-  private readonly states = this.store.selectSignal(selectStages);
-  private readonly line = this.store.selectSignal(selectWaterline);
+  private readonly states = inject(Store).selectSignal(selectStages);
+  protected readonly words = stateWords;
+  protected readonly legendStates = stageStateList;
 
-  protected readonly allFresh = computed(() => this.line() === null);
-  protected readonly marks = computed(() => {
-    const line = this.line();
-    return stageRegister.map((entry) => ({
-      ...entry,
-      state: this.states().find(({ stage }) => stage === entry.stage)?.state ?? 'missing',
-      atWaterline: line?.stage === entry.stage,
-      under: line !== null && entry.number >= line.number,
-    }));
-  });
+  protected readonly marks = computed(() =>
+    stageRegister.map((entry) => {
+      const state = this.states().find(({ stage }) => stage === entry.stage)?.state ?? 'missing';
+      return { ...entry, state, word: stateWords[state] };
+    }),
+  );
+  protected readonly done = computed(() => this.marks().filter(({ state }) => state === 'fresh').length);
+  /** The first from the top that is not done. */
+  protected readonly next = computed(() => this.marks().find(({ state }) => state !== 'fresh') ?? null);
 }

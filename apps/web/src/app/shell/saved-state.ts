@@ -27,7 +27,8 @@ import { ServerNews } from '../state/server-news.ts';
     <span role="status" class="small" [title]="waiting()?.detail ?? ''">
       @switch (standing()) {
         @case ('saved') {
-          <span class="dot saved" aria-hidden="true"></span> saved {{ savedAt() | date: 'HH:mm' }}
+          <span class="dot saved" aria-hidden="true"></span>
+          <span class="words">saved {{ savedAt() | date: 'HH:mm' }}</span>
         }
         @case ('saving') {
           <span class="dot" aria-hidden="true"></span> saving
@@ -59,8 +60,23 @@ import { ServerNews } from '../state/server-news.ts';
       display: inline-block;
       min-width: 84px;
     }
+    /* On a phone a full dot says it; a reader of the screen still has the words. */
+    @media (max-width: 760px) {
+      span[role='status'] {
+        min-width: 0;
+      }
+      .words {
+        position: absolute;
+        width: 1px;
+        height: 1px;
+        overflow: hidden;
+        clip-path: inset(50%);
+        white-space: nowrap;
+      }
+    }
     .dot {
       display: inline-block;
+      margin-right: 4px;
       width: 9px;
       height: 9px;
       border-radius: 50%;

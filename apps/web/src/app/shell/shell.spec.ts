@@ -3,32 +3,56 @@ import type { Action } from '@ngrx/store';
 import { ServerNews } from '../state/server-news.ts';
 import { StuckPanel } from './stuck-panel.ts';
 import { boatEvents, serverEvents } from '../state/plan.actions.ts';
+import { needsOf } from '@grey-keel/core';
 import { aTransducer } from '@grey-keel/core/testing';
 import { aPlan } from '../testing/plans.ts';
 import { stageHarness } from '../testing/stage-harness.ts';
 import { FindingsColumn } from './findings-column.ts';
 import { Ladder } from './ladder.ts';
+import { NextStage } from './next-stage.ts';
+import { removedInWords } from './removed-line.ts';
 import { SavedState } from './saved-state.ts';
+import { ToDoList } from '../shared/to-do-list.ts';
 import { WorkingPanel } from './working-panel.ts';
 import { BeamsPage } from '../stages/beams/beams-page.ts';
 
 describe('the shell', () => {
   const { store, plan, page, press, text, settle } = stageHarness();
 
-  it('puts the waterline above the first stage that is not fresh, and names each state', async () => {
+  it('names each stage by its own state, counts what is done, and says what comes next, with a legend', async () => {
     const root = await page(Ladder, aPlan(), { boatId: 'test-hull' });
     expect([...root.querySelectorAll('a')].map((one) => one.textContent.replace(/\s+/g, ' ').trim())).toEqual([
-      '1 Brief, missing',
-      '2 Beams, fresh',
-      '3 Fit, missing',
-      '4 Sources, missing',
-      '5 Calibrate, missing',
-      '7 Pages, missing',
-      '8 Keys, missing',
-      '10 Handover, missing',
+      '1 Brief, to do',
+      '2 Beams, done',
+      '3 Fit, to do',
+      '4 Sources, to do',
+      '5 Calibrate, to do',
+      '7 Pages, to do',
+      '8 Keys, to do',
+      '10 Handover, to do',
     ]);
-    expect(root.querySelector('.waterline')?.nextElementSibling?.textContent).toContain('Brief');
-    expect(root.querySelectorAll('a.under').length).toBe(8);
+    expect(text(root, '#stages-done')).toBe('1 of 8 done');
+    await press(root, '#stages-done');
+    const legend = document.querySelector('.legend');
+    expect(legend?.textContent).toContain('Next: Brief');
+    expect([...(legend?.querySelectorAll('li') ?? [])].map((one) => one.textContent.trim())).toEqual([
+      'done',
+      'to do',
+      'out of date',
+      'stop',
+    ]);
+  });
+
+  it('says what a stage still needs, leads to it, folds the rest, and goes on to the next that is not done', async () => {
+    const root = await page(ToDoList, aPlan(), { items: needsOf(aPlan(), 'sources') });
+    const words = (): string[] => [...root.querySelectorAll('button')].map((one) => one.textContent.trim());
+    expect(words()[0]).toBe('choose the display of a station, on Brief');
+    expect(text(root, '.needs')).toContain(`Still to do (${needsOf(aPlan(), 'sources').length})`);
+    expect(words().at(-1)).toMatch(/^and \d+ more$/);
+    await press(root, 'button:last-of-type');
+    expect(words().length).toBe(needsOf(aPlan(), 'sources').length);
+    const foot = await page(NextStage, aPlan(), { boatId: 'test-hull', stage: 'beams' });
+    expect(text(foot, '#next-stage')).toBe('Next: Fit');
   });
 
   it('lists findings of the stage first, counts them, and carries out a fix that is safe', async () => {
@@ -101,5 +125,16 @@ describe('the shell', () => {
     expect(panel.querySelector('.step')).toBeNull();
     expect(document.activeElement).toBe(number);
     beams.remove();
+  });
+});
+
+describe('what was taken away', () => {
+  const back = (...path: string[]) => ({ op: 'add' as const, path, value: {} });
+
+  it('is said with what went along with it, and nothing is said of any other step', () => {
+    const station = [back('stations', 'helm'), back('displays', 'helm'), back('pages', 'a'), back('pages', 'b')];
+    expect(removedInWords({ label: 'delete Helm', patches: station })).toBe('Deleted Helm, with 1 display, 2 pages.');
+    expect(removedInWords({ label: 'remove a page', patches: [back('pages', 'a')] })).toBe('Removed a page.');
+    expect(removedInWords({ label: 'a draught', patches: station })).toBeNull();
   });
 });

@@ -21,9 +21,15 @@ import { selectWay, viewEvents } from '../state/view.ts';
     />
   `,
   styles: `
-    /* On a phone in two rows. */
     p-selectbutton {
       flex-wrap: wrap;
+    }
+    /* On a phone in one row, which scrolls. */
+    @media (max-width: 760px) {
+      p-selectbutton {
+        flex-wrap: nowrap;
+        white-space: nowrap;
+      }
     }
   `,
 })

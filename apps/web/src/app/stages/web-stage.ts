@@ -3,7 +3,8 @@ import type { Plan, Stage, Target } from '@grey-keel/model';
 
 /** Something of a stage that can be found by its name. */
 export interface Found {
-  readonly kind: 'transducer' | 'station' | 'water' | 'page' | 'sought' | 'setting';
+  readonly kind:
+    'transducer' | 'station' | 'water' | 'page' | 'sought' | 'setting' | 'field' | 'number' | 'equipment' | 'key';
   readonly name: string;
   readonly target: Target;
 }

@@ -23,7 +23,7 @@ import {
 import { problemOf } from '../api/problem.ts';
 import { ServerApi } from '../api/server-api.ts';
 import { saveBundles } from '../fleet/save-bundles.ts';
-import { fleetFeature, fleetPageEvents, fleetServerEvents, isCalled } from './fleet.ts';
+import { fleetFeature, fleetPageEvents, fleetServerEvents, isCalled, type NamedBoat } from './fleet.ts';
 
 const longestName = 80;
 const copyName = (name: string, practice: boolean): string =>
@@ -176,12 +176,12 @@ export class FleetEffects {
   }
 
   /** One after another up to the first that fails: which were done, and why it stopped. */
-  private asFarAsItGoes(
-    boats: readonly FleetEntry[],
-    work: (boat: FleetEntry) => Observable<unknown>,
-  ): Observable<{ boats: readonly FleetEntry[]; failed: string | null }> {
+  private asFarAsItGoes<B extends NamedBoat>(
+    boats: readonly B[],
+    work: (boat: B) => Observable<unknown>,
+  ): Observable<{ boats: readonly B[]; failed: string | null }> {
     return defer(() => {
-      const done: FleetEntry[] = [];
+      const done: B[] = [];
       return concat(
         ...boats.map((boat) => defer(() => work(boat)).pipe(tap({ complete: () => done.push(boat) }))),
       ).pipe(

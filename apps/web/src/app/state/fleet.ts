@@ -10,6 +10,9 @@ import { createEntityAdapter } from '@ngrx/entity';
 import { createActionGroup, createFeature, createReducer, emptyProps, on, props } from '@ngrx/store';
 import { asking, notAsked, notLoaded, type ListState } from './list-state.ts';
 
+/** As much of a boat as is needed to have it back, and to say so. */
+export type NamedBoat = Pick<FleetEntry, 'id' | 'name'>;
+
 /** What is done on the page of the fleet. The ids of new boats are made by whoever tells. */
 export const fleetPageEvents = createActionGroup({
   source: 'Fleet page',
@@ -22,7 +25,7 @@ export const fleetPageEvents = createActionGroup({
     'bundles wanted': props<{ boats: readonly FleetEntry[] }>(),
     'bundle chosen': props<{ id: string; text: string }>(),
     'boats deleted': props<{ boats: readonly FleetEntry[] }>(),
-    'boats wanted back': props<{ boats: readonly FleetEntry[] }>(),
+    'boats wanted back': props<{ boats: readonly NamedBoat[] }>(),
     /** What is wrong with what was asked for, before any of it is sent. */
     refused: props<{ words: string }>(),
     'backup restored': emptyProps(),
@@ -44,7 +47,7 @@ export const fleetServerEvents = createActionGroup({
     'bundles exported': props<{ boats: readonly FleetEntry[] }>(),
     /** `failed` says why those after these were not. */
     'boats deleted': props<{ boats: readonly FleetEntry[]; failed: string | null }>(),
-    'boats back': props<{ boats: readonly FleetEntry[]; failed: string | null }>(),
+    'boats back': props<{ boats: readonly NamedBoat[]; failed: string | null }>(),
     'not done': props<{ detail: string }>(),
     'names found': props<{ boats: readonly FleetEntry[] }>(),
   },
@@ -82,12 +85,12 @@ export const isCalled = (name: string): ((boat: FleetEntry) => boolean) => {
   return (boat) => boat.name.trim().toLowerCase() === plain;
 };
 
-const counted = (boats: readonly FleetEntry[]): string => {
+const counted = (boats: readonly NamedBoat[]): string => {
   const [first] = boats;
   return first && boats.length === 1 ? first.name : `${boats.length} boats`;
 };
 
-const doneInWords = (boats: readonly FleetEntry[], verb: string, failed: string | null): string => {
+const doneInWords = (boats: readonly NamedBoat[], verb: string, failed: string | null): string => {
   if (failed === null) return `${counted(boats)} ${verb}.`;
   return boats.length > 0 ? `${counted(boats)} ${verb}, the rest not: ${failed}` : failed;
 };
@@ -103,7 +106,8 @@ const importedInWords = ({ plan, beside }: ImportedBundle, alike: number): strin
 
 const noFleet: FleetState = {
   ...notAsked(adapter.getInitialState()),
-  query: fleetQuerySchema.parse({}),
+  // What was worked on last stands first.
+  query: fleetQuerySchema.parse({ by: 'changed', downward: 'true' }),
   found: 0,
   allBoats: 0,
   waiting: 0,

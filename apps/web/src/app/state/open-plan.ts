@@ -1,4 +1,4 @@
-import { inject, Injectable } from '@angular/core';
+import { inject, Injectable, signal } from '@angular/core';
 import type { Edit } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
 import { boatEvents } from './plan.actions.ts';
@@ -20,15 +20,21 @@ export const newId = (): string => {
 export class OpenPlan {
   private readonly store = inject(Store);
 
+  /** What was just done here by hand; null once something was undone, and on a boat that was just opened. */
+  readonly justDone = signal<string | null>(null);
+
   edit(label: string, ...edits: Edit[]): void {
+    this.justDone.set(label);
     this.store.dispatch(boatEvents.edited({ revisionId: crypto.randomUUID(), edits, label }));
   }
 
   undo(): void {
+    this.justDone.set(null);
     this.store.dispatch(boatEvents.undone({ revisionId: crypto.randomUUID() }));
   }
 
   redo(): void {
+    this.justDone.set(null);
     this.store.dispatch(boatEvents.redone({ revisionId: crypto.randomUUID() }));
   }
 }

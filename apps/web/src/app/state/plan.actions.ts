@@ -1,7 +1,7 @@
 import type { BoatNews, Edit, SavedRevision, OpenedBoat, Path, Revision } from '@grey-keel/model';
 import { createActionGroup, emptyProps, props } from '@ngrx/store';
 import type { ServerProblem } from '../api/problem.ts';
-import type { Stuck, Unsent } from './plan.state.ts';
+import type { Stuck, UndoStep, Unsent } from './plan.state.ts';
 
 /** What is done to the open boat. Ids are made by whoever tells, so that the reducer stays pure. */
 export const boatEvents = createActionGroup({
@@ -12,6 +12,8 @@ export const boatEvents = createActionGroup({
     edited: props<{ revisionId: string; edits: Edit[]; label: string }>(),
     undone: props<{ revisionId: string }>(),
     redone: props<{ revisionId: string }>(),
+    /** What could be undone before this window was loaded anew. */
+    'steps recalled': props<{ undo: UndoStep[]; redo: UndoStep[] }>(),
     /** `replaces` are the revisions that were asked about. */
     'conflict settled': props<{ revisionId: string; mine: Path[]; replaces: string[] }>(),
     'stuck dropped': props<{ revisionId: string }>(),

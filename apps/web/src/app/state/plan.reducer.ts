@@ -226,6 +226,7 @@ export const planFeature = createFeature({
         undo: (patches) => ({ undo: push(state.undo, { label, patches }), redo: [] }),
       }),
     ),
+    on(boatEvents.stepsRecalled, (state, { undo, redo }): PlanState => ({ ...state, undo, redo })),
     on(boatEvents.undone, (state, { revisionId }): PlanState => stepping(state, revisionId, 'undo')),
     on(boatEvents.redone, (state, { revisionId }): PlanState => stepping(state, revisionId, 'redo')),
     on(serverEvents.revisionKept, (state, { kept }): PlanState => {

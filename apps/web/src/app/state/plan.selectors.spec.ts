@@ -1,6 +1,6 @@
-import { findings, stageStates, waterline } from '@grey-keel/core';
+import { findings, stageStates } from '@grey-keel/core';
 import { aPlan, withHelm } from '../testing/plans.ts';
-import { selectCard, selectFindings, selectStages, selectWaterline } from './plan.selectors.ts';
+import { selectCard, selectFindings, selectStages } from './plan.selectors.ts';
 
 describe('what is read off the open plan', () => {
   it('is nothing while no boat is open', () => {
@@ -16,7 +16,6 @@ describe('what is read off the open plan', () => {
     expect(found).toEqual(findings(plan));
     const stages = selectStages.projector(plan, found);
     expect(stages).toEqual(stageStates(plan, found));
-    expect(selectWaterline.projector(stages)).toEqual(waterline(stages));
   });
 
   it('has a card with the stations of the boat', () => {

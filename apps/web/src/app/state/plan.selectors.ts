@@ -1,4 +1,4 @@
-import { cardOf, findings, stageStates, waterline } from '@grey-keel/core';
+import { cardOf, findings, stageStates } from '@grey-keel/core';
 import { createSelector } from '@ngrx/store';
 import { planFeature } from './plan.reducer.ts';
 
@@ -20,12 +20,12 @@ export const {
   selectHeard,
 } = planFeature;
 
+/** The places of the plan that a template filled in and nobody has confirmed. */
+export const selectAssumed = createSelector(selectPlan, (plan) => plan?.assumed);
 export const selectFindings = createSelector(selectPlan, (plan) => (plan ? findings(plan) : []));
 
 export const selectStages = createSelector(selectPlan, selectFindings, (plan, found) =>
   plan ? stageStates(plan, found) : [],
 );
-
-export const selectWaterline = createSelector(selectStages, waterline);
 
 export const selectCard = createSelector(selectPlan, (plan) => (plan ? cardOf(plan) : null));

@@ -2,6 +2,7 @@ import { updatePreset } from '@primeuix/themes';
 import accordion from '@primeuix/themes/aura/accordion';
 import autocomplete from '@primeuix/themes/aura/autocomplete';
 import drawer from '@primeuix/themes/aura/drawer';
+import popover from '@primeuix/themes/aura/popover';
 import progressbar from '@primeuix/themes/aura/progressbar';
 import radiobutton from '@primeuix/themes/aura/radiobutton';
 import selectbutton from '@primeuix/themes/aura/selectbutton';
@@ -13,7 +14,18 @@ import { ring } from './preset.ts';
 /** The parts of the library that only the stages use: a fifth of the preset that the first view does without. */
 export const bringStageParts = (): void => {
   updatePreset({
-    components: { accordion, autocomplete, drawer, progressbar, radiobutton, selectbutton, slider, tabs, togglebutton },
+    components: {
+      accordion,
+      autocomplete,
+      drawer,
+      popover,
+      progressbar,
+      radiobutton,
+      selectbutton,
+      slider,
+      tabs,
+      togglebutton,
+    },
   });
   updatePreset({
     components: {

@@ -2,18 +2,26 @@ import { briefEditSchemas } from '@grey-keel/model';
 import { clearStation } from '../../edits/clear-station.ts';
 import { putOrDelete } from '../../edits/collection.ts';
 import { stations, targetSpecies, waters } from '../../edits/collections.ts';
+import { confirmPlaces } from '../../plan/assumed.ts';
 import { editRows } from '../../edits/edit-row.ts';
+import { forgetCalibrations } from '../../edits/forget-sensor.ts';
 
 export const briefEdits = editRows(briefEditSchemas, {
   describeBoat: (plan, { changes }) => {
     Object.assign(plan.boat, changes);
   },
+  confirmAssumed: (plan, { places }) => confirmPlaces(plan, places),
   putLoading: (plan, { id, loading }) => putOrDelete(plan.loadings, id, loading),
+  putRestorePoint: (plan, { id, point }) => {
+    plan.restorePoints ??= {};
+    putOrDelete(plan.restorePoints, id, point);
+  },
 
   addStation: (plan, { id, station }) => stations.add(plan, id, station),
   describeStation: (plan, { id, changes }) => stations.describe(plan, id, changes),
   removeStation: (plan, { id }) => {
     stations.remove(plan, id);
+    forgetCalibrations(plan, id);
     clearStation(plan, id);
   },
 

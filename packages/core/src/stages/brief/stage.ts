@@ -1,5 +1,6 @@
 import { allOfIt, defineStage } from '../define-stage.ts';
 import { briefEdits } from './edits.ts';
+import { assumedToConfirm, assumedValues } from './rules/assumed-values.ts';
 import { briefMissing, missingFacts } from './rules/brief-missing.ts';
 import { orderOfValues } from './rules/order-of-values.ts';
 import { salinityKind } from './rules/salinity-kind.ts';
@@ -7,8 +8,11 @@ import { salinityKind } from './rules/salinity-kind.ts';
 export const briefStage = defineStage({
   stage: 'brief',
   edits: briefEdits,
-  rules: [briefMissing, salinityKind, orderOfValues],
-  waitsFor: (plan) => missingFacts(plan).map(({ name, target }) => ({ what: `give ${name}`, target: target(plan) })),
+  rules: [briefMissing, assumedValues, salinityKind, orderOfValues],
+  waitsFor: (plan) => [
+    ...missingFacts(plan).map(({ name, target }) => ({ what: `give ${name}`, target: target(plan) })),
+    ...assumedToConfirm(plan),
+  ],
   results: [],
   exercises: [],
   forAnotherBoat: allOfIt,

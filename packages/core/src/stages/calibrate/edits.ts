@@ -7,7 +7,7 @@ import {
   type Plan,
 } from '@grey-keel/model';
 import { collection, has } from '../../edits/collection.ts';
-import { equipment, transducers } from '../../edits/collections.ts';
+import { batteries, equipment, stations, transducers } from '../../edits/collections.ts';
 import { editRows } from '../../edits/edit-row.ts';
 import { EditRefused } from '../../edits/edit-refused.ts';
 import { newCalibration, newDepthOffset } from '../../edits/new-parts.ts';
@@ -21,7 +21,9 @@ const readingsOf = (transducerId: string) =>
 
 /** How a sensor is calibrated, begun where it was not spoken of yet. */
 const calibration = <K extends CalibrationKind>(plan: Plan, kind: K, sensorId: string): CalibrationOf<K> => {
-  (has(plan.transducers, sensorId) ? transducers : equipment).get(plan, sensorId);
+  const holders = [transducers, stations, batteries, equipment];
+  const holder = [plan.transducers, plan.stations, plan.power.batteries].findIndex((held) => has(held, sensorId));
+  (holders[holder] ?? equipment).get(plan, sensorId);
   const ofKind = plan.calibrations[kind] as Record<string, CalibrationOf<K>>;
   return (ofKind[sensorId] ??= newCalibration(kind));
 };
@@ -31,6 +33,11 @@ const calibrationReadings = (kind: CalibrationKind, sensorId: string) =>
     'reading',
     (plan) => calibration(plan, kind, sensorId).readings,
   );
+
+const seenAgain = (entered: { seenAgainAt?: string | null | undefined } | null, place: string, at: string): void => {
+  if (!entered) throw new EditRefused('gone', place, 'Nothing is entered for it any more.');
+  entered.seenAgainAt = at;
+};
 
 export const calibrateEdits = editRows(calibrateEditSchemas, {
   describeDepthOffset: (plan, { transducerId, changes }) => {
@@ -44,6 +51,9 @@ export const calibrateEdits = editRows(calibrateEditSchemas, {
   },
   enterDepthOffset: (plan, { transducerId, entered }) => {
     offsetOf(plan, transducerId).entered = entered;
+  },
+  seeOffsetAgain: (plan, { transducerId, at }) => {
+    seenAgain(offsetOf(plan, transducerId).entered, `depthOffsets.${transducerId}.entered`, at);
   },
   describeCalibration: (plan, { of, sensorId, changes }) => {
     Object.assign(calibration(plan, of, sensorId), changes);
@@ -59,9 +69,6 @@ export const calibrateEdits = editRows(calibrateEditSchemas, {
     calibration(plan, of, sensorId).entered = entered;
   },
   seeCalibrationAgain: (plan, { of, sensorId, at }) => {
-    const { entered } = calibration(plan, of, sensorId);
-    if (!entered)
-      throw new EditRefused('gone', `calibrations.${of}.${sensorId}.entered`, 'Nothing is entered for it any more.');
-    entered.seenAgainAt = at;
+    seenAgain(calibration(plan, of, sensorId).entered, `calibrations.${of}.${sensorId}.entered`, at);
   },
 });

@@ -1,4 +1,4 @@
-import type { Plan } from '@grey-keel/model';
+import { noCalibrations, type Plan } from '@grey-keel/model';
 import { chooseTransducer } from '../../plan/usual-to-dos.ts';
 import { depthGivers } from '../../sources/depth-givers.ts';
 import { defineStage } from '../define-stage.ts';
@@ -17,8 +17,11 @@ import {
   calibrationStale,
   calibrationTurned,
   calibrationUncertain,
+  sidesMirrored,
 } from './rules/sensors.ts';
+import { fittedStations } from '../../plan/fitted-stations.ts';
 import { at } from '../../plan/target.ts';
+import type { ToDo } from '../../plan/to-do.ts';
 import { measuredOffset } from '../../calibration/depth-offset-subject.ts';
 
 const notMeasured = (plan: Plan) =>
@@ -35,6 +38,20 @@ const sensorsToMeasure = (plan: Plan) =>
       })),
   );
 
+/** From where on an alarm is worth having hangs on what the display shows: it is asked once the offset is entered. */
+const alarmToSet = (plan: Plan): ToDo[] => {
+  const fitted = fittedStations(plan);
+  return fitted.length === 0 || fitted.some(({ id }) => plan.units[id]?.alarms?.shallowM != null)
+    ? []
+    : [
+        {
+          what: 'set a shallow alarm at one station at least, on Sources',
+          stage: 'sources',
+          target: at('units', fitted[0]?.id ?? '', 'alarms', 'shallowM'),
+        },
+      ];
+};
+
 export const calibrateStage = defineStage({
   stage: 'calibrate',
   edits: calibrateEdits,
@@ -50,6 +67,7 @@ export const calibrateStage = defineStage({
     readingHalf,
     offsetUncertain,
     offsetGeometry,
+    sidesMirrored,
     calibrationTurned,
     calibrationOff,
     calibrationStale,
@@ -66,12 +84,13 @@ export const calibrateStage = defineStage({
             target: at('depthOffsets', id),
           })),
           ...sensorsToMeasure(plan),
+          ...alarmToSet(plan),
         ],
   results: [measuredOffset, ...Object.values(measuredByKind)],
   exercises: Object.values(calibrateExercises),
   // A depth offset taken over by mistake grounds the other boat.
   forAnotherBoat: () => ({
     depthOffsets: {},
-    calibrations: { speed: {}, temperature: {}, heading: {}, deviation: {} },
+    calibrations: noCalibrations(),
   }),
 });

@@ -12,14 +12,6 @@ export const sourcesWaitFor = (plan: Plan): ToDo[] => {
   return [
     ...(transducers.length ? [] : [chooseTransducer]),
     ...(fitted.length ? [] : [fitDisplay(plan)]),
-    ...(fitted.length && !fitted.some(({ id }) => plan.units[id]?.alarms?.shallowM != null)
-      ? [
-          {
-            what: 'set a shallow alarm at one station at least',
-            target: at('units', fitted[0]?.id ?? '', 'alarms', 'shallowM'),
-          },
-        ]
-      : []),
     ...transducers.flatMap(([id, { name }]): ToDo[] => {
       const source = plan.sources[id];
       return [

@@ -9,6 +9,9 @@ import {
   signal,
 } from '@angular/core';
 import {
+  type Candidate,
+  entriesOf,
+  type PlacedAs,
   questions,
   rankings,
   weightsOf,
@@ -17,11 +20,12 @@ import {
   type Rankings,
   workingWater,
 } from '@grey-keel/core';
-import { beamSchools, criteria, type BeamSchool, type CatalogueEntry, type Criterion } from '@grey-keel/model';
+import { beamSchools, criteria, type BeamSchool, type Criterion } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
 import { choicesOf } from '../../shared/choice-field.ts';
 import { catalogueFeature, catalogueViewEvents } from '../../state/catalogue.ts';
 import { SlideField } from '../../shared/slide-field.ts';
+import { newId } from '../../state/open-plan.ts';
 import { openBoat } from '../open-boat.ts';
 import { inBackground } from '../../workers/background.ts';
 import type { RankingWork } from '../../workers/ranking.worker.ts';
@@ -109,7 +113,7 @@ const mostAtOnce = 100;
           [ranking]="it"
           [units]="units()"
           [(openName)]="openName"
-          (placed)="place($event)"
+          (placed)="place($event.candidates)"
         />
         <div class="side">
           <gk-advice-front [ranking]="it" [units]="units()" [open]="openName()" />
@@ -128,9 +132,9 @@ const mostAtOnce = 100;
         </div>
       </div>
       <section class="sheet" aria-labelledby="imaging-advice-title">
-        <gk-imaging-advice (placed)="placed.emit($event)" />
+        <gk-imaging-advice (placed)="place([$event])" />
       </section>
-      <section class="sheet below" aria-labelledby="displays-title">
+      <section class="sheet below displays" aria-labelledby="displays-title">
         <gk-display-advice />
       </section>
     } @else if (described()) {
@@ -142,6 +146,10 @@ const mostAtOnce = 100;
     }
   `,
   styles: `
+    /* A table for each station: about as long as it is, so that nothing shifts as it comes into sight. */
+    .displays {
+      contain-intrinsic-size: auto 1400px;
+    }
     :host {
       display: grid;
       grid-template-columns: minmax(0, 1fr);
@@ -200,7 +208,7 @@ const mostAtOnce = 100;
 })
 export class AdviceView {
   /** What is to be put on the boat, as the catalogue has it. */
-  readonly placed = output<CatalogueEntry[]>();
+  readonly placed = output<readonly PlacedAs[]>();
 
   private readonly open = openBoat();
   private readonly store = inject(Store);
@@ -266,7 +274,7 @@ export class AdviceView {
     this.weigh({ weights: { ...this.plan().advice.weights, [criterion]: weight } });
   }
 
-  protected place(ids: readonly string[]): void {
-    this.placed.emit(this.catalogue().filter(({ id }) => ids.includes(id)));
+  protected place(candidates: readonly Pick<Candidate, 'id' | 'mounting'>[]): void {
+    this.placed.emit(entriesOf(candidates, this.catalogue(), newId));
   }
 }

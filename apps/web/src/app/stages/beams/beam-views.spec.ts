@@ -240,9 +240,11 @@ describe('the views of the beams', () => {
     const root = await page(BeamsPage);
     document.body.append(root);
     await key(root, '[data-tab=section]', 'ArrowRight');
-    expect(root.querySelector('gk-scene-view')).not.toBeNull();
-    await key(root, '[data-tab="fish and slope"]', 'ArrowLeft');
+    expect(root.querySelector('gk-shopping-view')).not.toBeNull();
+    await key(root, '[data-tab=shopping]', 'ArrowLeft');
     await key(root, '[data-tab=section]', 'ArrowLeft');
+    expect(root.querySelector('gk-advice-view')).not.toBeNull();
+    await key(root, '[data-tab=advice]', 'ArrowLeft');
     expect(root.querySelector('gk-drill-frame')).not.toBeNull();
     expect((document.activeElement as HTMLElement).dataset['tab']).toBe('drill');
     root.remove();

@@ -72,6 +72,9 @@ describe('the beams', () => {
 
   it('says what is missing where there is no water and no transducer', async () => {
     const root = await page(BeamsPage, emptyPlan('Bare'));
+    // It opens on the advice while nothing is chosen.
+    expect(text(root, '[aria-selected=true]')).toBe('advice');
+    await press(root, '[data-tab=section]');
     expect(text(root, '#absorption-chart')).toContain('water is not described');
     expect(text(root, 'section[aria-labelledby="chosen-title"]')).toContain('None yet');
   });

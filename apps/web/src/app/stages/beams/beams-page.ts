@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, untracked } from '@angular/core';
-import { asUsuallyPlaced } from '@grey-keel/core';
-import type { CatalogueEntry, Target } from '@grey-keel/model';
+import { type PlacedAs, placeEdits, type ToPlace } from '@grey-keel/core';
+import type { Target } from '@grey-keel/model';
 import { GoTo } from '../../shared/go-to.ts';
 import { StageTabs } from '../../shared/stage-tabs.ts';
 import { newId } from '../../state/open-plan.ts';
@@ -17,8 +17,7 @@ import { SpeedView } from './speed-view.ts';
 import { TransducerEditor } from './transducer-editor.ts';
 import { CatalogueSection } from './catalogue-section.ts';
 import { SectionTab } from './section-tab.ts';
-import { fromEntry, type ToPlace } from './to-place.ts';
-import { beamsTabs, type BeamsTab } from './views.ts';
+import { beamsGroups, beamsTabs, type BeamsTab } from './views.ts';
 
 /** The ways of looking at the choice of transducers. */
 @Component({
@@ -39,10 +38,10 @@ import { beamsTabs, type BeamsTab } from './views.ts';
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <gk-stage-tabs label="Ways of looking at the beams" [views]="views" [(chosen)]="view">
+    <gk-stage-tabs label="Ways of looking at the beams" [views]="views" [begins]="begins" [(chosen)]="view">
       @switch (view()) {
         @case ('advice') {
-          <gk-advice-view (placed)="placeAll($event)" />
+          <gk-advice-view (placed)="choose($event)" />
         }
         @case ('fish and slope') {
           <gk-scene-view />
@@ -101,8 +100,12 @@ export class BeamsPage {
   private readonly goTo = inject(GoTo);
   protected readonly plan = this.open.plan;
   protected readonly views = beamsTabs;
+  protected readonly begins = beamsGroups;
   protected readonly drill = beamsDrill;
-  protected readonly view = signal<BeamsTab>('section');
+  protected readonly view = signal<BeamsTab>(
+    // Where nothing is chosen yet, what to choose is what is asked.
+    Object.keys(this.plan().transducers).length > 0 ? 'section' : 'advice',
+  );
   protected readonly selected = signal<string | null>(null);
   protected readonly selectedTransducer = computed(() => this.plan().transducers[this.selected() ?? ''] ?? null);
 
@@ -126,20 +129,19 @@ export class BeamsPage {
     this.selected.update((open) => (open === id ? null : id));
   }
 
-  protected placeAll(entries: CatalogueEntry[]): void {
-    for (const entry of entries)
-      if (entry.item.type === 'transducer') this.place(fromEntry({ entry, item: entry.item }));
+  protected choose(chosen: readonly PlacedAs[]): void {
+    this.placeAll('choose', chosen);
     this.view.set('section');
   }
 
-  protected place({ element, mounting, catalogue, temperature }: ToPlace): void {
+  protected place(toPlace: ToPlace): void {
     const id = newId();
-    const transducer = asUsuallyPlaced(this.plan(), element, mounting, catalogue);
-    this.open.edits.edit(
-      `place ${element.name}`,
-      { type: 'placeTransducer', id, transducer },
-      ...(temperature === 'none' ? [] : [{ type: 'describeSource' as const, id, changes: { temperature } }]),
-    );
+    this.placeAll('place', [{ id, toPlace }]);
     this.selected.set(id);
+  }
+
+  private placeAll(verb: string, placed: readonly PlacedAs[]): void {
+    const names = placed.map(({ toPlace }) => toPlace.element.name).join(' and ');
+    this.open.edits.edit(`${verb} ${names}`, ...placeEdits(this.plan(), placed));
   }
 }

@@ -1,11 +1,11 @@
 import { afterNextRender, ChangeDetectionStrategy, Component, inject, Injector, output, signal } from '@angular/core';
+import { entryToPlace, type ToPlace } from '@grey-keel/core';
 import type { TransducerEntry } from '@grey-keel/model';
 import { problemOf } from '../../api/problem.ts';
 import { CatalogueSaving } from '../../state/catalogue-saving.ts';
 import { newId } from '../../state/open-plan.ts';
 import { CatalogueTable, type CatalogueTransducer } from './catalogue-table.ts';
 import { CsvImport } from './csv-import.ts';
-import { fromEntry, type ToPlace } from './to-place.ts';
 import { SheetForm, type FromSheet } from './sheet-form.ts';
 import { PlanPlace } from '../../shared/plan-place.ts';
 
@@ -23,7 +23,7 @@ import { PlanPlace } from '../../shared/plan-place.ts';
       aria-labelledby="catalogue-title"
     >
       <h2 id="catalogue-title">Catalogue</h2>
-      <gk-catalogue-table (placed)="placed.emit(fromEntry($event))" (edited)="edit($event)" />
+      <gk-catalogue-table (placed)="place($event)" (edited)="edit($event)" />
     </section>
     <section class="sheet below" aria-labelledby="sheet-title">
       <h2 id="sheet-title">
@@ -59,9 +59,13 @@ export class CatalogueSection {
 
   private readonly saving = inject(CatalogueSaving);
   private readonly injector = inject(Injector);
-  protected readonly fromEntry = fromEntry;
   protected readonly catalogueNote = signal('');
   protected readonly edited = signal<CatalogueTransducer | null>(null);
+
+  protected place({ entry }: CatalogueTransducer): void {
+    const toPlace = entryToPlace(entry);
+    if (toPlace) this.placed.emit(toPlace);
+  }
 
   protected async placeFromSheet({ element, mounting }: FromSheet): Promise<void> {
     this.placed.emit({ element, mounting, catalogue: null, temperature: 'none' });

@@ -1,7 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { judgeDisplays } from '@grey-keel/core';
+import { fitDisplayEdits, judgeDisplays } from '@grey-keel/core';
 import { Store } from '@ngrx/store';
 import { ComputedNumber } from '../../shared/computed-number.ts';
+import { PressButton } from '../../shared/press-button.ts';
 import { Wide } from '../../shared/wide.ts';
 import { catalogueFeature } from '../../state/catalogue.ts';
 import { openBoat } from '../open-boat.ts';
@@ -9,7 +10,7 @@ import { openBoat } from '../open-boat.ts';
 /** Which displays can drive what is aboard, be read from each station, and have keys enough. */
 @Component({
   selector: 'gk-display-advice',
-  imports: [ComputedNumber, Wide],
+  imports: [ComputedNumber, PressButton, Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2 id="displays-title">Displays</h2>
@@ -25,6 +26,7 @@ import { openBoat } from '../open-boat.ts';
               <th scope="col">readable digit, of its height</th>
               <th scope="col">presses for {{ ways() }} ways</th>
               <th scope="col">needs</th>
+              <th scope="col"><span class="hidden-label">Choose</span></th>
             </tr>
           </thead>
           <tbody>
@@ -47,10 +49,26 @@ import { openBoat } from '../open-boat.ts';
                 </td>
                 <td class="mono">{{ one.presses || 'glass' }}</td>
                 <td [class.requirements]="one.requirements.length">{{ one.requirements.join('; ') || 'nothing' }}</td>
+                <td>
+                  @if (isFitted(station.stationId, one.id)) {
+                    <span class="small faint">chosen</span>
+                  } @else {
+                    <button
+                      type="button"
+                      pButton
+                      text
+                      class="small"
+                      [attr.aria-label]="'Choose ' + one.name + ' for ' + station.station"
+                      (click)="choose(station.stationId, one.id)"
+                    >
+                      Choose
+                    </button>
+                  }
+                </td>
               </tr>
             } @empty {
               <tr>
-                <td colspan="6">The catalogue has no display.</td>
+                <td colspan="7">The catalogue has no display.</td>
               </tr>
             }
           </tbody>
@@ -73,8 +91,18 @@ import { openBoat } from '../open-boat.ts';
   `,
 })
 export class DisplayAdvice {
-  private readonly plan = openBoat().plan;
+  private readonly open = openBoat();
+  private readonly plan = this.open.plan;
   private readonly catalogue = inject(Store).selectSignal(catalogueFeature.selectAll);
   protected readonly stations = computed(() => judgeDisplays(this.plan(), this.catalogue()));
+  protected isFitted(stationId: string, entryId: string): boolean {
+    return this.plan().displays[stationId]?.catalogue?.entryId === entryId;
+  }
+
+  protected choose(stationId: string, entryId: string): void {
+    const entry = this.catalogue().find(({ id }) => id === entryId);
+    if (entry) this.open.edits.edit('fit a display', ...fitDisplayEdits(this.plan(), stationId, entry));
+  }
+
   protected readonly ways = computed(() => this.stations()[0]?.displays[0]?.ways ?? 0);
 }

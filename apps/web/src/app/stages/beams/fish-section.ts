@@ -14,6 +14,7 @@ import { Movable } from '../../shared/movable.ts';
 import { roundTicks } from '../../shared/round-ticks.ts';
 import { fishInWords } from './fish-in-words.ts';
 import { seriesVariable } from '../../shared/series.ts';
+import { Wide } from '../../shared/wide.ts';
 
 const width = 880;
 const height = 400;
@@ -32,10 +33,12 @@ export interface FishMoved {
 @Component({
   selector: 'gk-fish-section',
   imports: [Movable],
+  hostDirectives: [Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let it = drawing();
     <svg
+      style="--drawn: ${width}px"
       viewBox="0 0 ${width} ${height}"
       role="group"
       aria-label="The boat from astern over the bottom, with its cones and the fish"

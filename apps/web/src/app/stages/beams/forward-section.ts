@@ -17,6 +17,7 @@ import { openBoat } from '../open-boat.ts';
 import { forwardPicture, height, left, top, width } from './forward-picture.ts';
 import { ChoiceButtons } from '../../shared/choice-buttons.ts';
 import { PressButton } from '../../shared/press-button.ts';
+import { Wide } from '../../shared/wide.ts';
 
 export interface FishMovedAhead {
   readonly id: string;
@@ -27,73 +28,78 @@ export interface FishMovedAhead {
 /** The boat from starboard with what looks ahead of it, as it is set: its fan, its blind disc, and the fish in it. */
 @Component({
   selector: 'gk-forward-section',
-  imports: [ChoiceButtons, ComputedNumber, FigurePipe, Movable, PressButton, QuantityField],
+  imports: [ChoiceButtons, ComputedNumber, FigurePipe, Movable, PressButton, QuantityField, Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (drawing(); as it) {
       <section class="sheet" aria-labelledby="forward-title">
         <h2 id="forward-title">{{ it.name }}, from starboard</h2>
-        <svg
-          viewBox="0 0 ${width} ${height}"
-          role="group"
-          aria-label="The boat from starboard with what looks ahead, and the fish"
-        >
-          <defs>
-            <clipPath id="clip-ahead">
-              <rect x="${left}" y="0" width="${width - left}" height="${height}" />
-            </clipPath>
-          </defs>
-          <text x="${left}" y="30" class="quiet">astern</text>
-          <text x="${width}" y="30" class="quiet" text-anchor="end">ahead</text>
-          <g clip-path="url(#clip-ahead)">
-            <rect x="${left}" y="${top}" width="${width - left}" [attr.height]="it.bottomY - ${top}" class="water" />
-            <polygon [attr.points]="it.fan" [style.--c]="it.colour" class="beam" />
-            <rect
-              x="${left}"
-              [attr.y]="it.bottomY"
-              width="${width - left}"
-              [attr.height]="${height} - it.bottomY"
-              class="ground"
-            />
-            @if (it.blind; as blind) {
-              <line
-                [attr.x1]="blind.from"
-                [attr.x2]="blind.to"
-                [attr.y1]="it.bottomY"
-                [attr.y2]="it.bottomY"
-                class="blind"
+        <div gkWide>
+          <svg
+            style="--drawn: ${width}px"
+            viewBox="0 0 ${width} ${height}"
+            role="group"
+            aria-label="The boat from starboard with what looks ahead, and the fish"
+          >
+            <defs>
+              <clipPath id="clip-ahead">
+                <rect x="${left}" y="0" width="${width - left}" height="${height}" />
+              </clipPath>
+            </defs>
+            <text x="${left}" y="30" class="quiet">astern</text>
+            <text x="${width}" y="30" class="quiet" text-anchor="end">ahead</text>
+            <g clip-path="url(#clip-ahead)">
+              <rect x="${left}" y="${top}" width="${width - left}" [attr.height]="it.bottomY - ${top}" class="water" />
+              <polygon [attr.points]="it.fan" [style.--c]="it.colour" class="beam" />
+              <rect
+                x="${left}"
+                [attr.y]="it.bottomY"
+                width="${width - left}"
+                [attr.height]="${height} - it.bottomY"
+                class="ground"
               />
-              <text [attr.x]="blind.middle" [attr.y]="it.bottomY + 20" text-anchor="middle" class="heading">blind</text>
-            }
-            @for (points of it.boat; track $index) {
-              <polygon [attr.points]="points" class="boat" [attr.transform]="it.lean" />
-            }
-            <line x1="${left}" x2="${width}" y1="${top}" y2="${top}" class="surface" />
-          </g>
-          @for (tick of it.ticks; track tick.y) {
-            <line x1="${left - 6}" x2="${left}" [attr.y1]="tick.y" [attr.y2]="tick.y" class="axis" />
-            <text x="${left - 10}" [attr.y]="tick.y + 4" text-anchor="end" class="mono">{{ tick.label }}</text>
-          }
-          @for (one of it.fish; track one.id) {
-            <g
-              class="fish"
-              gkMovable
-              [attr.aria-label]="'Fish ' + one.number + ', ' + one.words + '; arrows move it'"
-              [attr.aria-valuenow]="one.depthM"
-              [attr.aria-valuetext]="one.words"
-              aria-valuemin="0"
-              [attr.aria-valuemax]="depthM()"
-              [attr.transform]="'translate(' + one.x + ' ' + one.y + ')'"
-              (moved)="moveTo(one.id, it.forwardM($event.x), it.depthM($event.y))"
-              (nudged)="moveTo(one.id, one.forwardM + $event.right / 10, one.depthM + $event.down / 10)"
-              (settled)="settled.emit(one.id)"
-            >
-              <circle r="22" class="grip" />
-              <path d="M-11 0 Q-3 -8 7 0 L13 -5 V5 L7 0 Q-3 8 -11 0 Z" [class.shown]="one.shown" />
-              <text x="0" y="-12" text-anchor="middle" class="heading">{{ one.number }}</text>
+              @if (it.blind; as blind) {
+                <line
+                  [attr.x1]="blind.from"
+                  [attr.x2]="blind.to"
+                  [attr.y1]="it.bottomY"
+                  [attr.y2]="it.bottomY"
+                  class="blind"
+                />
+                <text [attr.x]="blind.middle" [attr.y]="it.bottomY + 20" text-anchor="middle" class="heading">
+                  blind
+                </text>
+              }
+              @for (points of it.boat; track $index) {
+                <polygon [attr.points]="points" class="boat" [attr.transform]="it.lean" />
+              }
+              <line x1="${left}" x2="${width}" y1="${top}" y2="${top}" class="surface" />
             </g>
-          }
-        </svg>
+            @for (tick of it.ticks; track tick.y) {
+              <line x1="${left - 6}" x2="${left}" [attr.y1]="tick.y" [attr.y2]="tick.y" class="axis" />
+              <text x="${left - 10}" [attr.y]="tick.y + 4" text-anchor="end" class="mono">{{ tick.label }}</text>
+            }
+            @for (one of it.fish; track one.id) {
+              <g
+                class="fish"
+                gkMovable
+                [attr.aria-label]="'Fish ' + one.number + ', ' + one.words + '; arrows move it'"
+                [attr.aria-valuenow]="one.depthM"
+                [attr.aria-valuetext]="one.words"
+                aria-valuemin="0"
+                [attr.aria-valuemax]="depthM()"
+                [attr.transform]="'translate(' + one.x + ' ' + one.y + ')'"
+                (moved)="moveTo(one.id, it.forwardM($event.x), it.depthM($event.y))"
+                (nudged)="moveTo(one.id, one.forwardM + $event.right / 10, one.depthM + $event.down / 10)"
+                (settled)="settled.emit(one.id)"
+              >
+                <circle r="22" class="grip" />
+                <path d="M-11 0 Q-3 -8 7 0 L13 -5 V5 L7 0 Q-3 8 -11 0 Z" [class.shown]="one.shown" />
+                <text x="0" y="-12" text-anchor="middle" class="heading">{{ one.number }}</text>
+              </g>
+            }
+          </svg>
+        </div>
         <div class="fields">
           @if (it.kind === 'forward-facing') {
             <gk-choice-buttons

@@ -1,19 +1,19 @@
 import { ChangeDetectionStrategy, Component, computed, inject, output, signal } from '@angular/core';
-import { imagingWorking, rankImaging, type ImagingKind } from '@grey-keel/core';
-import type { CatalogueEntry } from '@grey-keel/model';
+import { imagingWorking, rankImaging, type ImagingKind, type ImagingPlace } from '@grey-keel/core';
 import { Store } from '@ngrx/store';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
 import { Wide } from '../../shared/wide.ts';
 import { catalogueFeature } from '../../state/catalogue.ts';
 import { openBoat } from '../open-boat.ts';
+import { ChoiceWarnings } from './choice-warnings.ts';
 import { CriterionPipe } from './criterion-words.ts';
 import { PressButton } from '../../shared/press-button.ts';
 
 /** Which imaging units, kind by kind: those first that the boat's ways of working look at. */
 @Component({
   selector: 'gk-imaging-advice',
-  imports: [ComputedNumber, CriterionPipe, FigurePipe, PressButton, Wide],
+  imports: [ChoiceWarnings, ComputedNumber, CriterionPipe, FigurePipe, PressButton, Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2 id="imaging-advice-title">Imaging and looking ahead</h2>
@@ -26,7 +26,7 @@ import { PressButton } from '../../shared/press-button.ts';
         <h3>
           {{ one.kind }}, {{ one.rangeM | figure: 'length' : units() : { decimals: 0 } }}
           <span class="small faint">{{
-            one.ways.length ? 'looked at when ' + one.ways.join(', ') : 'not looked at in this boat's ways of working'
+            one.ways.length ? 'looked at when ' + one.ways.join(', ') : 'not looked at in this boat’s ways of working'
           }}</span>
         </h3>
         @if (one.places.length) {
@@ -95,8 +95,11 @@ import { PressButton } from '../../shared/press-button.ts';
                     <td class="mono">{{ place.powerW | figure: 'power' : units() }}</td>
                     <td>{{ place.mounting }}{{ place.byModule ? ', by a module' : '' }}</td>
                     <td>
-                      <button type="button" pButton severity="secondary" (click)="place_(place.id)">Place</button>
+                      <button type="button" pButton severity="secondary" (click)="placed.emit(place)">Choose</button>
                     </td>
+                  </tr>
+                  <tr class="warned">
+                    <td colspan="9" class="parts"><gk-choice-warnings [candidates]="[place]" /></td>
                   </tr>
                   @if (openId() === place.id) {
                     <tr>
@@ -143,6 +146,10 @@ import { PressButton } from '../../shared/press-button.ts';
       display: inline-block;
       margin-right: 24px;
     }
+    /* Nothing to warn of is no row. */
+    .warned:has(gk-choice-warnings:empty) {
+      display: none;
+    }
     button.p-button {
       padding-inline: 6px;
     }
@@ -152,7 +159,7 @@ import { PressButton } from '../../shared/press-button.ts';
   `,
 })
 export class ImagingAdvice {
-  readonly placed = output<CatalogueEntry[]>();
+  readonly placed = output<ImagingPlace>();
 
   private readonly open = openBoat();
   protected readonly units = this.open.units;
@@ -166,8 +173,4 @@ export class ImagingAdvice {
     'forward-facing': 'Nothing of the catalogue shows it so far ahead.',
     sector: 'Nothing of the catalogue shows it so far about the boat.',
   };
-
-  protected place_(wanted: string): void {
-    this.placed.emit(this.catalogue().filter(({ id }) => id === wanted));
-  }
 }

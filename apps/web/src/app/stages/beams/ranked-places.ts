@@ -1,16 +1,17 @@
-import { ChangeDetectionStrategy, Component, input, model, output } from '@angular/core';
-import { measureWorking, type Place, type Ranking, type UnitChoice } from '@grey-keel/core';
-import type { Criterion, WorkingStep } from '@grey-keel/model';
+import { ChangeDetectionStrategy, Component, computed, input, model, output } from '@angular/core';
+import { measureWorking, type Place, type Ranking, type UnitChoice, whyIt } from '@grey-keel/core';
+import type { Criterion, Sentence, WorkingStep } from '@grey-keel/model';
 import { ComputedNumber } from '../../shared/computed-number.ts';
-import { FigurePipe } from '../../shared/figure-pipe.ts';
+import { FigurePipe, SentencePipe } from '../../shared/figure-pipe.ts';
 import { Wide } from '../../shared/wide.ts';
+import { ChoiceWarnings } from './choice-warnings.ts';
 import { CriterionPipe } from './criterion-words.ts';
 import { PressButton } from '../../shared/press-button.ts';
 
 /** The ranked, best first; the open one with what it is weighed by and what it gives up. */
 @Component({
   selector: 'gk-ranked-places',
-  imports: [ComputedNumber, CriterionPipe, FigurePipe, PressButton, Wide],
+  imports: [ChoiceWarnings, ComputedNumber, CriterionPipe, FigurePipe, PressButton, SentencePipe, Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let it = ranking();
@@ -36,7 +37,12 @@ import { PressButton } from '../../shared/press-button.ts';
               <span class="bar" aria-hidden="true"><span [style.width.%]="place.score"></span></span>
               <strong class="mono">{{ place.score.toFixed(1) }}</strong>
             </button>
+            <p class="small why">{{ reasons()[i] ?? [] | sentence: units() }}</p>
             @if (openName() === place.name) {
+              <gk-choice-warnings [candidates]="place.candidates" />
+              <button type="button" pButton id="choose-entry" (click)="placed.emit(place)">
+                Choose {{ place.ids.length > 1 ? 'both' : place.name }}
+              </button>
               <div gkWide>
                 <table class="figures" [attr.aria-label]="'What ' + place.name + ' is weighed by'">
                   <thead>
@@ -84,9 +90,6 @@ import { PressButton } from '../../shared/press-button.ts';
               @for (remark of place.remarks; track remark) {
                 <p class="small">{{ remark }}</p>
               }
-              <button type="button" pButton severity="secondary" (click)="placed.emit(place.ids)">
-                Place {{ place.ids.length > 1 ? 'both' : 'it' }} on the boat
-              </button>
             }
           </li>
         } @empty {
@@ -133,6 +136,10 @@ import { PressButton } from '../../shared/press-button.ts';
       height: 100%;
       background: var(--water);
     }
+    .why {
+      margin: 0 56px 8px 34px;
+      color: var(--faint);
+    }
     .up {
       color: var(--check);
       font-weight: 700;
@@ -144,9 +151,14 @@ export class RankedPlaces {
   readonly ranking = input.required<Ranking>();
   readonly units = input.required<UnitChoice>();
   readonly openName = model.required<string>();
-  /** Ids of the catalogue. */
-  readonly placed = output<readonly string[]>();
+  readonly placed = output<Place>();
   protected readonly rounded = { decimals: 0, figures: 3 };
+
+  /** Of each in turn why it stands there: the first against the next, any other against the first. */
+  protected readonly reasons = computed((): Sentence[] => {
+    const { places, requirements } = this.ranking();
+    return places.map((place, i) => whyIt(place, places[i === 0 ? 1 : 0], requirements));
+  });
 
   protected working(criterion: Criterion, { measures }: Place): WorkingStep[] {
     return measureWorking(criterion, measures, this.ranking().requirements);

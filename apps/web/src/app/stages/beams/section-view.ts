@@ -32,6 +32,7 @@ import {
   waterHeight,
   width,
 } from './section-picture.ts';
+import { Wide } from '../../shared/wide.ts';
 
 /**
  * The boat from astern and from starboard with its cones to scale over the bottom, and the footprints in plan below at
@@ -39,10 +40,17 @@ import {
  */
 @Component({
   selector: 'gk-section-view',
+  hostDirectives: [Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let it = drawing();
-    <svg #canvas viewBox="0 0 ${width} ${height}" role="group" aria-label="Section of the boat and its beams">
+    <svg
+      style="--drawn: ${width}px"
+      #canvas
+      viewBox="0 0 ${width} ${height}"
+      role="group"
+      aria-label="Section of the boat and its beams"
+    >
       <defs>
         <clipPath id="clip-astern"><rect x="${left}" y="0" width="${panel}" height="${planTop - 20}" /></clipPath>
         <clipPath id="clip-side">

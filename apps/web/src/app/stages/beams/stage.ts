@@ -1,4 +1,4 @@
-import { at, inOrder } from '@grey-keel/core';
+import { act, at, inOrder } from '@grey-keel/core';
 import type { WebStage } from '../web-stage.ts';
 
 export const beamsStage: WebStage = {
@@ -21,5 +21,9 @@ export const beamsStage: WebStage = {
       target: at('transducers', id),
     })),
     { kind: 'setting', name: 'Working depth', target: at('working', 'depthM') },
+    { kind: 'number', name: 'Ring, how far to move after a mark', target: act('show the section') },
+    { kind: 'number', name: 'Footprint of each cone', target: act('show the section') },
+    { kind: 'number', name: 'Absorption by frequency', target: act('show the absorption') },
+    { kind: 'number', name: 'Speed at which the bottom is lost', target: act('show the speeds') },
   ],
 };

@@ -1,17 +1,24 @@
 import type { StageViews } from '../stage-views.ts';
 
 export const beamsTabs = [
-  'section',
-  'fish and slope',
-  'where is it',
   'advice',
+  'section',
+  'shopping',
   'detection range',
   'cone or frequency',
   'speed',
-  'shopping',
+  'fish and slope',
+  'where is it',
   'drill',
 ] as const;
 export type BeamsTab = (typeof beamsTabs)[number];
+
+/** What each group of them is for, by the tab it begins with. */
+export const beamsGroups: Partial<Record<BeamsTab, string>> = {
+  advice: 'decide',
+  'detection range': 'compare',
+  'where is it': 'practise',
+};
 
 export const beamsViews: StageViews = {
   stage: 'beams',

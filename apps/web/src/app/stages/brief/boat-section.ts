@@ -1,9 +1,11 @@
-import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, signal } from '@angular/core';
 import { inOrder } from '@grey-keel/core';
 import { boatSchema, loadingSchema, type Boat, type Loading } from '@grey-keel/model';
 import { newId } from '../../state/open-plan.ts';
+import { boatFields } from './boat-fields.ts';
 import { focusField } from './focus-field.ts';
 import { openBoat } from '../open-boat.ts';
+import { Fold } from '../../shared/fold.ts';
 import { PlanFields } from '../../shared/plan-fields.ts';
 import { PlanPlace } from '../../shared/plan-place.ts';
 import { PressButton } from '../../shared/press-button.ts';
@@ -11,7 +13,7 @@ import { PressButton } from '../../shared/press-button.ts';
 /** What the boat is, and how deep it floats when it is loaded. */
 @Component({
   selector: 'gk-boat-section',
-  imports: [PlanFields, PlanPlace, PressButton],
+  imports: [Fold, PlanFields, PlanPlace, PressButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let it = plan();
@@ -27,6 +29,20 @@ import { PressButton } from '../../shared/press-button.ts';
           (changed)="set($event)"
         />
       </div>
+      <gk-fold heading="Owner, numbers and notes" [(open)]="telling">
+        @if (telling()) {
+          <div class="fields">
+            <gk-plan-fields
+              [of]="it.boat"
+              [shape]="boat"
+              [names]="known"
+              [at]="['boat']"
+              ids="boat"
+              (changed)="set($event)"
+            />
+          </div>
+        }
+      </gk-fold>
       <h3>Loaded deeper</h3>
       <p class="small faint">
         The draught above is as the boat floats when it is calibrated. Grounding counts from the deepest of these.
@@ -95,19 +111,10 @@ export class BoatSection {
   protected readonly edits = this.open.edits;
   protected readonly boat = boatSchema.shape;
   protected readonly loading = loadingSchema.shape;
-  protected readonly boatFields = [
-    'name',
-    'lengthM',
-    'beamM',
-    'draughtM',
-    'hullForm',
-    'hullMaterial',
-    'propulsion',
-    'bowMotor',
-    'cruiseSpeedMps',
-    'topSpeedMps',
-    'systemVoltageV',
-  ] as const;
+  protected readonly boatFields = boatFields;
+  /** Whose it is and what it is known by: read aboard or told, none of it is computed with. */
+  protected readonly known = ['owner', 'contact', 'hullNumber', 'engine', 'installer', 'shop', 'notes'] as const;
+  protected readonly telling = signal(false);
   protected readonly loadingFields = ['name', 'draughtM'] as const;
   protected readonly loadings = computed(() => inOrder(this.plan().loadings));
 

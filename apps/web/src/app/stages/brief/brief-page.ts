@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component } from '@angular/core';
 import { openBoat } from '../open-boat.ts';
+import { AssumedList } from './assumed-list.ts';
 import { BoatSection } from './boat-section.ts';
 import { TargetSpeciesSection } from './target-species-section.ts';
 import { WaterColumn } from './water-column.ts';
@@ -8,12 +9,13 @@ import { WaysAndStations } from './ways-and-stations.ts';
 
 @Component({
   selector: 'gk-brief-page',
-  imports: [BoatSection, TargetSpeciesSection, WaterColumn, WatersSection, WaysAndStations],
+  imports: [AssumedList, BoatSection, TargetSpeciesSection, WaterColumn, WatersSection, WaysAndStations],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet" aria-label="The boat on its water">
       <gk-water-column [plan]="plan()" [units]="units()" />
     </section>
+    <gk-assumed-list />
     <div class="two">
       <gk-boat-section />
       <gk-ways-and-stations />

@@ -1,4 +1,7 @@
 import { at, inOrder } from '@grey-keel/core';
+import { boatSchema, waterSchema } from '@grey-keel/model';
+import { foundFields } from '../found-fields.ts';
+import { boatFields, waterFields } from './boat-fields.ts';
 import type { WebStage } from '../web-stage.ts';
 
 export const briefStage: WebStage = {
@@ -30,5 +33,9 @@ export const briefStage: WebStage = {
       name,
       target: at('sought', id, 'name'),
     })),
+    ...foundFields(boatSchema.shape, boatFields, ['boat'], plan.boat.name),
+    ...inOrder(plan.waters).flatMap(([id, { name }]) =>
+      foundFields(waterSchema.shape, waterFields, ['waters', id], name),
+    ),
   ],
 };

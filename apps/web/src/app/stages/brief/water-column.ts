@@ -3,6 +3,7 @@ import { formatFigure, inOrder, silhouetteOf, workingWater, type Point, type Uni
 import type { Plan } from '@grey-keel/model';
 import { scaleLinear } from 'd3-scale';
 import { roundTicks } from '../../shared/round-ticks.ts';
+import { Wide } from '../../shared/wide.ts';
 
 const width = 900;
 const height = 250;
@@ -13,10 +14,16 @@ const left = 70;
 /** The boat on its water: its depths and temperatures, and where what is sought stands. Depth to scale. */
 @Component({
   selector: 'gk-water-column',
+  hostDirectives: [Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let it = drawing();
-    <svg [attr.viewBox]="'0 0 ${width} ${height}'" role="img" aria-labelledby="water-column-title">
+    <svg
+      style="--drawn: ${width}px"
+      [attr.viewBox]="'0 0 ${width} ${height}'"
+      role="img"
+      aria-labelledby="water-column-title"
+    >
       <title id="water-column-title">{{ it.title }}</title>
       <rect
         [attr.x]="${left}"

@@ -1,7 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
-import { inOrder } from '@grey-keel/core';
+import { inOrder, workingDepthFollows } from '@grey-keel/core';
 import { waterSchema, type Water } from '@grey-keel/model';
 import { newId } from '../../state/open-plan.ts';
+import { waterFields } from './boat-fields.ts';
 import { focusField } from './focus-field.ts';
 import { openBoat } from '../open-boat.ts';
 import { PlanFields } from '../../shared/plan-fields.ts';
@@ -85,24 +86,17 @@ export class WatersSection {
   protected readonly plan = this.open.plan;
   protected readonly edits = this.open.edits;
   protected readonly water = waterSchema.shape;
-  protected readonly fields = [
-    'name',
-    'kind',
-    'salinityPpt',
-    'temperatureC',
-    'coldestC',
-    'warmestC',
-    'shallowestM',
-    'usualDeepestM',
-    'greatestM',
-    'clarity',
-  ] as const;
+  protected readonly fields = waterFields;
   protected readonly waters = computed(() => inOrder(this.plan().waters));
 
   /** A change of kind brings the salt that goes with it; it can be set closer afterwards. */
   protected setWater(id: string, changes: Partial<Water>): void {
     const salt = changes.kind ? { salinityPpt: saltOf[changes.kind] } : {};
-    this.edits.edit('a water', { type: 'describeWater', id, changes: { ...changes, ...salt } });
+    this.edits.edit(
+      'a water',
+      { type: 'describeWater', id, changes: { ...changes, ...salt } },
+      ...workingDepthFollows(this.plan(), id, changes),
+    );
   }
 
   protected addWater(): void {

@@ -5,6 +5,7 @@ import { TickField } from '../../shared/tick-field.ts';
 import { newId } from '../../state/open-plan.ts';
 import { focusField } from './focus-field.ts';
 import { openBoat } from '../open-boat.ts';
+import { DisplayPicker } from '../../shared/display-picker.ts';
 import { PlanFields } from '../../shared/plan-fields.ts';
 import { PlanPlace } from '../../shared/plan-place.ts';
 import { PressButton } from '../../shared/press-button.ts';
@@ -12,20 +13,20 @@ import { PressButton } from '../../shared/press-button.ts';
 /** How the boat is worked, and where it is worked from. */
 @Component({
   selector: 'gk-ways-and-stations',
-  imports: [PlanFields, PlanPlace, PressButton, TickField],
+  imports: [DisplayPicker, PlanFields, PlanPlace, PressButton, TickField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let it = plan();
     <section class="sheet" aria-labelledby="ways-title" id="ways" [gkPlace]="['ways']">
       <h2 id="ways-title">Ways of working</h2>
-      <div class="ways">
+      <div class="ways" [class.is-assumed]="it.assumed?.['ways']">
         @for (way of allWays; track way) {
           <gk-tick-field [label]="way" [value]="it.ways[way] === true" (changed)="useWay(way, $event)" />
         }
       </div>
       <h2>Stations</h2>
       @for (entry of stations(); track entry[0]) {
-        <div class="fields item">
+        <div class="fields item" [class.is-assumed]="it.assumed?.['stations/' + entry[0]]">
           <gk-plan-fields
             [of]="entry[1]"
             [shape]="station"
@@ -35,6 +36,7 @@ import { PressButton } from '../../shared/press-button.ts';
             [one]="entry[0]"
             (changed)="setStation(entry[0], $event)"
           />
+          <gk-display-picker label="Display" [stationId]="entry[0]" />
           <button
             type="button"
             pButton

@@ -51,8 +51,13 @@ describe('the calibration', () => {
     const root = await page(CalibratePage);
     await choose(root, '#reading-set-to-a-wide', 'fresh');
     for (const lead of ['5', '9', '12']) await record(root, lead, String(Number(lead) - 0.4));
+    await write(root, '#entered-by', 'Installer');
     await press(root, '#result .p-button');
     expect(text(root, '[data-calibration="depth-a-wide"]')).toContain('fresh');
+    expect(text(root, '#result')).toContain('by Installer');
+    await press(root, '#seen-again');
+    expect(plan().depthOffsets['a-wide']?.entered?.by).toBe('Installer');
+    expect(text(root, '#result')).toContain('Seen again after power off and on');
     store().dispatch(
       boatEvents.edited({
         revisionId: crypto.randomUUID(),

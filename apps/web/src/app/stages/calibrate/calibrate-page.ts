@@ -1,64 +1,37 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, linkedSignal, untracked } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  type ElementRef,
+  inject,
+  linkedSignal,
+  untracked,
+  viewChild,
+} from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { calibratedSensors, depthGivers, measuredOffset, standingOf, type ResultStanding } from '@grey-keel/core';
-import { type CalibrationKind, calibrationKinds, type Path, type Quantity, type Target } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
 import { HelmPanel } from '../../live/helm-panel.ts';
 import { InstrumentStrip } from '../../live/instrument-strip.ts';
 import { InstrumentsPanel } from '../../live/instruments-panel.ts';
-import { FigurePipe } from '../../shared/figure-pipe.ts';
+import { AddressParts } from '../../shared/address-parts.ts';
+import { DrillFrame } from '../../shared/drill/drill-frame.ts';
 import { GoTo } from '../../shared/go-to.ts';
 import { Wide } from '../../shared/wide.ts';
 import { selectFindings } from '../../state/plan.selectors.ts';
 import { openBoat } from '../open-boat.ts';
-import { DrillFrame } from '../../shared/drill/drill-frame.ts';
+import { CalibratedList, drillKey } from './calibrated-list.ts';
+import { calibrationSubjects, mostPressing, subjectAt } from './calibration-subjects.ts';
 import { DepthProcedure } from './depth-procedure.ts';
 import { calibrateDrill } from './drill/calibrate-drill.ts';
 import { SensorProcedure } from './sensor-procedure.ts';
 
-const quantities: Readonly<Record<CalibrationKind, Quantity>> = {
-  speed: 'fraction',
-  temperature: 'temperatureDifference',
-  heading: 'angle',
-  deviation: 'angle',
-};
-
-/** As the list has them, in one word. */
-const shortWords: Readonly<Record<CalibrationKind, string>> = {
-  speed: 'Speed',
-  temperature: 'Temperature',
-  heading: 'Heading',
-  deviation: 'Deviation',
-};
-
-/** What is calibrated: a depth, a speed, a temperature or a heading, by what gives it. */
-interface Subject {
-  readonly kind: 'depth' | CalibrationKind;
-  readonly id: string;
-  readonly key: string;
-}
-
-/** It, as the list shows it: what was entered, and whether that still holds. */
-interface Listed extends Subject {
-  readonly word: string;
-  readonly name: string;
-  readonly state: ResultStanding['state'];
-  readonly value: number | null;
-  readonly quantity: Quantity;
-}
-
-const subjectAt = (path: Path): string | null => {
-  const [part, kind, id] = path;
-  if (part === 'depthOffsets') return `depth-${String(kind)}`;
-  return part === 'calibrations' ? `${String(kind)}-${String(id)}` : null;
-};
-
 @Component({
   selector: 'gk-calibrate-page',
   imports: [
+    CalibratedList,
     DepthProcedure,
     DrillFrame,
-    FigurePipe,
     HelmPanel,
     InstrumentsPanel,
     InstrumentStrip,
@@ -78,39 +51,17 @@ const subjectAt = (path: Path): string | null => {
       </section>
     } @else {
       <gk-instrument-strip class="strip" />
-      <section class="sheet list" gkWide aria-label="What is calibrated">
-        @for (one of subjects(); track one.key) {
-          <button
-            type="button"
-            [attr.aria-current]="chosen()?.key === one.key"
-            (click)="choose(one.key)"
-            [attr.data-calibration]="one.key"
-            [attr.data-tab]="one.key"
-          >
-            <strong>{{ one.word }}</strong>
-            <span class="small name" [title]="one.name">{{ one.name }}</span>
-            <span class="value mono" [class.is-stale]="one.state === 'stale'" [class.is-missing]="one.value === null">{{
-              one.value === null
-                ? 'missing'
-                : (one.value | figure: one.quantity : units() : { signed: one.quantity !== 'fraction' })
-            }}</span>
-            <span class="small state {{ one.state }}">{{ one.state }}</span>
-          </button>
-        }
-        <button
-          type="button"
-          class="drill"
-          [attr.aria-current]="drilling()"
-          (click)="choose(drillKey)"
-          data-calibration="drill"
-          data-tab="drill"
-        >
-          <strong>Drill</strong>
-          <span class="small">hidden errors to find</span>
-        </button>
-      </section>
+      <gk-calibrated-list
+        class="sheet"
+        gkWide
+        role="region"
+        aria-label="What is calibrated"
+        [subjects]="subjects()"
+        [chosen]="key()"
+        (choose)="choose($event)"
+      />
 
-      <div class="work">
+      <div class="work" #work>
         <gk-helm-panel />
         @if (drilling()) {
           <gk-drill-frame
@@ -144,145 +95,64 @@ const subjectAt = (path: Path): string | null => {
       align-content: start;
       min-width: 0;
     }
-    .list {
-      padding: 0;
-      align-self: start;
-    }
-    .list button {
-      width: 100%;
-      display: grid;
-      grid-template-columns: 1fr auto;
-      gap: 2px 6px;
-      padding: 10px 8px;
-      min-height: 60px;
-      text-align: left;
-      color: var(--ink);
-      background: var(--sheet);
-      border: 0;
-      border-bottom: var(--hairline) solid var(--rule);
-      border-left: 4px solid transparent;
-      cursor: pointer;
-    }
-    .list button[aria-current='true'] {
-      background: var(--water-wash);
-      border-left-color: var(--water);
-    }
-    .list .small {
-      grid-column: 1;
-    }
-    /* Two lines of a long name; all of it stands over its procedure. */
-    .list .name {
-      display: -webkit-box;
-      -webkit-box-orient: vertical;
-      -webkit-line-clamp: 2;
-      overflow: hidden;
-      overflow-wrap: anywhere;
-    }
-    .list .value {
-      grid-column: 2;
-      grid-row: 1;
-      text-align: right;
-      font-size: var(--small);
-      font-weight: 700;
-    }
-    .list .value.is-missing {
-      font-weight: 400;
-    }
-    .list .state {
-      grid-column: 2;
-      text-align: right;
-    }
-    .state.fresh {
-      color: var(--fresh);
-    }
-    .state.stale {
-      color: var(--check);
-    }
     @media (max-width: 1100px) {
       :host {
         grid-template-columns: minmax(0, 1fr);
-      }
-      .list {
-        display: flex;
-      }
-      .list .name {
-        display: block;
-        overflow: visible;
-      }
-      .list button {
-        min-width: 178px;
       }
     }
   `,
 })
 export class CalibratePage {
   private readonly open = openBoat();
+  private readonly address = inject(AddressParts);
+  private readonly work = viewChild<ElementRef<HTMLElement>>('work');
   private readonly found = inject(Store).selectSignal(selectFindings);
-  protected readonly units = this.open.units;
 
-  protected readonly subjects = computed((): Listed[] => {
-    const plan = this.open.plan();
-    return [
-      ...depthGivers(plan).map(({ id, name }): Listed => ({
-        kind: 'depth',
-        id,
-        key: `depth-${id}`,
-        word: 'Depth',
-        name,
-        state: measuredOffset.standing(plan, id).state,
-        value: plan.depthOffsets[id]?.entered?.offsetM ?? null,
-        quantity: 'length',
-      })),
-      ...calibrationKinds.flatMap((kind) =>
-        calibratedSensors(plan, kind).map(({ id, name }): Listed => ({
-          kind,
-          id,
-          key: `${kind}-${id}`,
-          word: shortWords[kind],
-          name,
-          state: standingOf(plan, kind, id).state,
-          value: plan.calibrations[kind][id]?.entered?.values[0] ?? null,
-          quantity: quantities[kind],
-        })),
-      ),
-    ];
-  });
-  /** The one looked at: the most pressing, until another is chosen. */
-  private readonly key = linkedSignal<string[], string>({
+  protected readonly subjects = computed(() => calibrationSubjects(this.open.plan()));
+  /** The most pressing, as it was when the stage was opened: it does not change under the hand. */
+  private readonly first = linkedSignal<string[], string>({
     source: computed(() => this.subjects().map(({ key }) => key), { equal: (a, b) => a.join() === b.join() }),
-    computation: (keys, before) =>
-      before && (before.value === 'drill' || keys.includes(before.value)) ? before.value : this.mostPressing(),
+    computation: (keys, before) => (before && keys.includes(before.value) ? before.value : this.mostPressing()),
   });
-  protected readonly drillKey = 'drill';
+  private readonly wanted = linkedSignal(() => this.address.part('of'));
+  /** The one looked at. */
+  protected readonly key = computed(() => {
+    const wanted = this.wanted();
+    return wanted !== null && this.shows(wanted) ? wanted : this.first();
+  });
   protected readonly drill = calibrateDrill;
-  protected readonly drilling = computed(() => this.key() === this.drillKey);
-  protected readonly chosen = computed(
-    (): Subject | null => this.subjects().find(({ key }) => key === this.key()) ?? null,
-  );
+  protected readonly drilling = computed(() => this.key() === drillKey);
+  protected readonly chosen = computed(() => this.subjects().find(({ key }) => key === this.key()) ?? null);
 
   constructor() {
     const goTo = inject(GoTo);
     // A fix leads to one sensor's field: its procedure is shown before its field is looked for.
     effect(() => {
-      const key = keyOf(goTo.wanted());
-      if (this.subjects().some((one) => one.key === key)) untracked(() => this.choose(key ?? ''));
+      const target = goTo.wanted();
+      const key = target && 'path' in target ? subjectAt(target.path) : null;
+      if (key !== null && this.shows(key)) untracked(() => this.choose(key));
     });
   }
 
   protected choose(key: string): void {
-    this.key.set(key);
+    this.wanted.set(key);
+    this.address.set('of', key);
+    // What was scrolled away of the one before is no beginning of the next.
+    const work = this.work()?.nativeElement;
+    const sheet = work?.closest('main');
+    if (work && sheet && work.getBoundingClientRect().top < sheet.getBoundingClientRect().top)
+      work.scrollIntoView({ block: 'start' });
   }
 
-  /** The one to look at first: one that a stop speaks of, then one that is not fresh. */
+  private shows(key: string): boolean {
+    return key === drillKey || this.subjects().some((one) => one.key === key);
+  }
+
   private mostPressing(): string {
-    const subjects = this.subjects();
-    const stopped = this.found().find(({ stage, severity }) => stage === 'calibrate' && severity === 'stop');
-    const first =
-      subjects.find(({ kind, id }) => kind === 'depth' && stopped?.of.includes(id)) ??
-      subjects.find(({ state }) => state !== 'fresh') ??
-      subjects[0];
-    return first?.key ?? '';
+    const stops = untracked(this.found).filter(({ stage, severity }) => stage === 'calibrate' && severity === 'stop');
+    return mostPressing(
+      this.subjects(),
+      stops.flatMap(({ of }) => of),
+    );
   }
 }
-
-const keyOf = (target: Target | null): string | null => (target && 'path' in target ? subjectAt(target.path) : null);

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import { depthOffsetOf, measuredOffset } from '@grey-keel/core';
+import { depthOffsetOf, isLetDown, measuredOffset } from '@grey-keel/core';
 import type { DepthOffset } from '@grey-keel/model';
 import { ChoiceButtons } from '../../shared/choice-buttons.ts';
 import { choicesOf } from '../../shared/choice-field.ts';
@@ -51,12 +51,17 @@ import { readingRows } from './reading-rows.ts';
     </section>
 
     <div class="two">
-      <gk-offset-readings [transducerId]="transducerId()" [rows]="rows()" />
+      <gk-offset-readings [transducerId]="transducerId()" [rows]="rows()" [letDown]="letDown()" />
       <gk-offset-result [transducerId]="transducerId()" [result]="result()" [rows]="rows()" />
     </div>
   `,
   styleUrl: './procedure.css',
   styles: `
+    @media (min-width: 761px) {
+      .two {
+        grid-template-columns: minmax(0, 9fr) minmax(0, 5fr);
+      }
+    }
     .empty {
       min-height: 200px;
       display: grid;
@@ -76,6 +81,10 @@ export class DepthProcedure {
   protected readonly plan = this.open.plan;
   protected readonly units = this.open.units;
   protected readonly name = computed(() => this.plan().transducers[this.transducerId()]?.name ?? '');
+  protected readonly letDown = computed(() => {
+    const transducer = this.plan().transducers[this.transducerId()];
+    return transducer !== undefined && isLetDown(transducer);
+  });
   protected readonly settings = computed(() => depthOffsetOf(this.plan(), this.transducerId()));
   private readonly inputs = computed(() => measuredOffset.slice(this.plan(), this.transducerId()));
   protected readonly result = computed(() => measuredOffset.of(this.plan(), this.transducerId()));

@@ -3,8 +3,9 @@ import { type DepthOffsetAnswer, entryDoubts, measuredOffset, offsetAtGrounding 
 import { enteredOffsetSchema } from '@grey-keel/model';
 import { FigurePipe, SentencePipe } from '../../shared/figure-pipe.ts';
 import { TextField } from '../../shared/text-field.ts';
-import { openBoat } from '../open-boat.ts';
 import { PressButton } from '../../shared/press-button.ts';
+import { openBoat } from '../open-boat.ts';
+import { EnteredByField } from './entered-by-field.ts';
 
 /** What is entered, and why where something speaks against it. */
 export interface Entering {
@@ -15,7 +16,7 @@ export interface Entering {
 /** The step from a worked-out offset to one that is in the display: what speaks against it, and why it is entered anyway. */
 @Component({
   selector: 'gk-enter-offset',
-  imports: [FigurePipe, PressButton, SentencePipe, TextField],
+  imports: [EnteredByField, FigurePipe, PressButton, SentencePipe, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (holdsM(); as holds) {
@@ -48,6 +49,7 @@ export interface Entering {
         (changed)="reason.set($event)"
       />
     }
+    <gk-entered-by-field />
     <button
       type="button"
       pButton

@@ -1,5 +1,7 @@
-import { signal } from '@angular/core';
+import { Injectable, signal } from '@angular/core';
 
 /** Who enters figures on the displays, as it was typed last: one person mostly does a whole boat. */
-const lastNamed = signal('');
-export const enteredBy = () => lastNamed;
+@Injectable({ providedIn: 'root' })
+export class EnteredBy {
+  readonly name = signal('');
+}

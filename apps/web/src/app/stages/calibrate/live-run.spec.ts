@@ -2,7 +2,7 @@ import { TestBed } from '@angular/core/testing';
 import type { Channel, Instruments, LiveQuantity, SourceStatus } from '@grey-keel/model';
 import { instrumentEvents } from '../../live/instruments.ts';
 import { LiveSamples } from '../../live/live-samples.ts';
-import { aPlan } from '../../testing/plans.ts';
+import { aPlan, withFit } from '../../testing/plans.ts';
 import { QuietSamples } from '../../testing/quiet-samples.ts';
 import { stageHarness } from '../../testing/stage-harness.ts';
 import { CalibratePage } from './calibrate-page.ts';
@@ -130,6 +130,25 @@ describe('a reading from the instruments', () => {
     const [taken] = Object.values(plan().calibrations.temperature['log']?.readings ?? {});
     expect(taken).toEqual(jasmine.objectContaining({ referenceC: null, displayedC: jasmine.any(Number) }));
     expect(taken?.displayedC).toBeCloseTo(9.2, 6);
+  });
+
+  it('of a mark is read as the display shows it, with what is set there added: the result is not set twice', async () => {
+    const root = await page(CalibratePage, withFit());
+    await press(root, '[data-calibration="antenna-helm"]');
+    await write(root, '#antenna-set-forward', '2');
+    await heard({
+      channels: [
+        { id: 0, sourceId: 'gateway', talker: 'GP', type: 'HDT', quantity: 'headingTrueDeg' },
+        { id: 1, sourceId: 'gateway', talker: 'GP', type: 'GGA', quantity: 'latitudeDeg' },
+        { id: 2, sourceId: 'gateway', talker: 'GP', type: 'GGA', quantity: 'longitudeDeg' },
+      ],
+    });
+    // Two metres ahead of an antenna on 50° north, heading east: 2 / (1852 m x 60 x cos 50°) of a degree of longitude.
+    await pass(20, [90, 50, -3]);
+    await press(root, '#take-run');
+    const [taken] = Object.values(plan().calibrations.antenna['helm']?.readings ?? {});
+    expect(taken?.latitudeDeg).toBeCloseTo(50, 7);
+    expect(taken?.longitudeDeg).toBeCloseTo(-3 + 2 / (1852 * 60 * 0.642788), 7);
   });
 
   it('shows what the instruments say with who says it, and hatches what is old', async () => {

@@ -1,5 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
-import { headingFrom, type RunAverage, steadyRun, steadyValue, wrapped } from '@grey-keel/core';
+import {
+  circularMean,
+  headingFrom,
+  type RunAverage,
+  type Sample,
+  steadyRun,
+  steadyValue,
+  wrapped,
+} from '@grey-keel/core';
 import type { CalibrationKind, LiveQuantity, Sentence, TakenFrom } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
 import { ProgressBar } from 'primeng/progressbar';
@@ -22,12 +30,35 @@ const settledWithinC = 0.15;
 const leastApartDeg = 120;
 
 const headings = ['headingTrueDeg', 'headingMagneticDeg'] as const;
-const needs: Readonly<Record<CalibrationKind, readonly LiveQuantity[]>> = {
+/** What a reading of a kind can be taken from; where nothing is named it is typed. */
+const needs: Partial<Readonly<Record<ListenedKind, readonly LiveQuantity[]>>> = {
+  depth: ['depthM'],
   heading: [...headings, 'cogDeg', 'sogMps'],
   speed: [...headings, 'cogDeg', 'sogMps', 'logMps'],
   temperature: ['temperatureC'],
   deviation: headings,
+  antenna: [...headings, 'latitudeDeg', 'longitudeDeg'],
+  battery: ['voltageV'],
 };
+export type ListenedKind = 'depth' | CalibrationKind;
+export const listensTo = (kind: ListenedKind): readonly LiveQuantity[] => needs[kind] ?? [];
+
+/** What one instrument is waited for: how near its figures have to lie before they are averaged, and for how long. */
+const single: Partial<
+  Readonly<
+    Record<
+      ListenedKind,
+      { readonly quantity: LiveQuantity; readonly figure: string; readonly near: number; readonly averageS: number }
+    >
+  >
+> = {
+  depth: { quantity: 'depthM', figure: 'displayedM', near: 0.6, averageS: 10 },
+  temperature: { quantity: 'temperatureC', figure: 'displayedC', near: settledWithinC, averageS },
+  battery: { quantity: 'voltageV', figure: 'voltsV', near: 0.1, averageS: 5 },
+};
+/** A heading that is held for so long, within so much of its middle, is read off. */
+const heldS = 8;
+const heldWithinDeg = 4;
 
 type Shown =
   | { readonly state: 'waiting' | 'settling'; readonly why: Sentence }
@@ -104,7 +135,7 @@ type Shown =
   `,
 })
 export class LiveRun {
-  readonly kind = input.required<CalibrationKind>();
+  readonly kind = input.required<ListenedKind>();
   readonly word = input.required<string>();
   /** The place the next reading gets. */
   readonly next = input.required<number>();
@@ -115,6 +146,8 @@ export class LiveRun {
   readonly headingBeforeDeg = input<number | null>(null);
   /** Heading sensors and position receivers follow as fast as this; only the log is slower. */
   readonly quickS = input(3);
+  /** Added to what comes in: the offset that is set in the display, which the network's depth is without. */
+  readonly addsM = input(0);
   readonly taken = output<TakenReading>();
 
   private readonly open = openBoat();
@@ -130,14 +163,15 @@ export class LiveRun {
     const nowS = this.live.nowS();
     const kind = this.kind();
     const of = (quantity: LiveQuantity) => this.live.of(this.listened()[quantity]?.id);
-    if (kind === 'temperature') {
-      const it = steadyValue(of('temperatureC'), nowS, {
+    const alone = single[kind];
+    if (alone) {
+      const it = steadyValue(of(alone.quantity), nowS, {
         lagS: this.lagS(),
-        averageS,
-        near: settledWithinC,
+        averageS: alone.averageS,
+        near: alone.near,
         notBeforeS: this.takenAtS(),
       });
-      return 'value' in it ? { ...it, figures: { displayedC: it.value } } : it;
+      return 'value' in it ? { ...it, figures: { [alone.figure]: to(it.value + this.addsM(), 0.001) } } : it;
     }
     const heading = headingFrom(this.north(), {
       trueDeg: of('headingTrueDeg'),
@@ -145,6 +179,14 @@ export class LiveRun {
       variationDeg: of('variationDeg'),
     });
     if ('why' in heading) return { state: 'waiting', why: heading.why };
+    if (kind === 'deviation' || kind === 'antenna')
+      return heldHeading(
+        heading.samples,
+        nowS,
+        kind === 'deviation' ? 'compassDeg' : 'headingDeg',
+        kind === 'deviation' ? {} : { latitudeDeg: of('latitudeDeg'), longitudeDeg: of('longitudeDeg') },
+        this.takenAtS(),
+      );
     const run = steadyRun(
       {
         headingDeg: heading.samples,
@@ -186,7 +228,9 @@ export class LiveRun {
   });
   protected readonly progress = computed(() => {
     const it = this.averages();
-    return it ? Math.round((100 * Math.min(averageS, it.lastedS)) / averageS) : 0;
+    if (!it) return 0;
+    const wholeS = it.lastedS + it.leftS;
+    return wholeS > 0 ? Math.round((100 * it.lastedS) / wholeS) : 100;
   });
   protected readonly listed = computed(() => {
     const it = this.averages();
@@ -197,6 +241,11 @@ export class LiveRun {
       { name: 'sogMps', label: 'over ground', quantity: 'speed' as const, decimals: 2 },
       { name: 'logMps', label: 'log', quantity: 'speed' as const, decimals: 2 },
       { name: 'displayedC', label: 'shown', quantity: 'temperature' as const, decimals: 2 },
+      { name: 'displayedM', label: 'shown', quantity: 'depth' as const, decimals: 2 },
+      { name: 'voltsV', label: 'voltage', quantity: 'voltage' as const, decimals: 2 },
+      { name: 'compassDeg', label: 'compass', quantity: 'angle' as const, decimals: 1 },
+      { name: 'latitudeDeg', label: 'latitude', quantity: 'angle' as const, decimals: 6 },
+      { name: 'longitudeDeg', label: 'longitude', quantity: 'angle' as const, decimals: 6 },
     ];
     return words.flatMap((one) => {
       const value = it.figures[one.name];
@@ -204,7 +253,7 @@ export class LiveRun {
     });
   });
   private readonly sources = computed(() => {
-    const ids = new Set(needs[this.kind()].flatMap((quantity) => this.listened()[quantity]?.sourceId ?? []));
+    const ids = new Set(listensTo(this.kind()).flatMap((quantity) => this.listened()[quantity]?.sourceId ?? []));
     return this.instruments().sources.filter(({ id }) => ids.has(id));
   });
   protected readonly source = computed(() =>
@@ -223,7 +272,7 @@ export class LiveRun {
   protected take(): void {
     const it = this.averages();
     if (it?.state !== 'ready' || this.barred() !== '') return;
-    const talkers = needs[this.kind()].flatMap((quantity) => {
+    const talkers = listensTo(this.kind()).flatMap((quantity) => {
       const channel = this.listened()[quantity];
       return channel ? [`${channel.talker} ${channel.type}`] : [];
     });
@@ -240,6 +289,35 @@ export class LiveRun {
     });
   }
 }
+
+/** A heading that is held, with where the boat was in the middle of it; or why it is none yet. */
+const heldHeading = (
+  headings: readonly Sample[],
+  nowS: number,
+  figure: 'compassDeg' | 'headingDeg',
+  also: Readonly<Record<string, readonly Sample[]>>,
+  notBeforeS: number,
+): Shown => {
+  const recent = headings.filter(({ atS }) => atS > nowS - heldS && atS > notBeforeS).map(({ value }) => value);
+  if (recent.length < 3) return { state: 'waiting', why: ['Hold a heading: the first figures of it come in.'] };
+  const middle = (circularMean(recent) + 360) % 360;
+  if (recent.some((deg) => Math.abs(wrapped(deg - middle)) > heldWithinDeg))
+    return { state: 'settling', why: ['The heading still turns: hold it.'] };
+  const places = Object.entries(also).flatMap(([name, samples]) => {
+    const newest = samples[samples.length - 1];
+    return newest && nowS - newest.atS < 3 ? [[name, to(newest.value, 0.000_001)] as const] : [];
+  });
+  if (places.length < Object.keys(also).length)
+    return { state: 'waiting', why: ['No position comes in. Choose where it comes from.'] };
+  const lastedS = Math.min(heldS, nowS - notBeforeS);
+  return {
+    state: lastedS >= heldS - 1 ? 'ready' : 'averaging',
+    leftS: Math.max(0, heldS - lastedS),
+    lastedS,
+    samples: recent.length,
+    figures: { [figure]: to(middle, 0.05) % 360, ...Object.fromEntries(places) },
+  };
+};
 
 /** As many figures as such an average carries. */
 const to = (value: number, step: number): number => Number((Math.round(value / step) * step).toFixed(6));

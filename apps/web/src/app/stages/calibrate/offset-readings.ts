@@ -1,12 +1,17 @@
-import { ChangeDetectionStrategy, Component, computed, input, signal } from '@angular/core';
-import { conditionsOfFirstReading, removesFrom } from '@grey-keel/core';
-import { depthPairSchema, type DepthPair } from '@grey-keel/model';
+import { DatePipe } from '@angular/common';
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
+import { conditionsOfFirstReading, depthOffsetOf, removesFrom } from '@grey-keel/core';
+import { depthPairSchema, type DepthPair, wordsOf } from '@grey-keel/model';
+import { Store } from '@ngrx/store';
+import { selectInstruments } from '../../live/instruments.ts';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
 import { QuantityField } from '../../shared/quantity-field.ts';
+import { TickField } from '../../shared/tick-field.ts';
 import { Wide } from '../../shared/wide.ts';
 import { newId } from '../../state/open-plan.ts';
 import { openBoat } from '../open-boat.ts';
+import { LiveRun, type TakenReading } from './live-run.ts';
 import type { ReadingRow } from './reading-rows.ts';
 import { ReadingActs } from './reading-acts.ts';
 import { ReadingConditions } from './reading-conditions.ts';
@@ -16,17 +21,44 @@ const blank: DepthPair = { leadLineM: null, displayedM: null, leftOut: false };
 /** The lead-line readings of one transducer, with a line for the next, and what they were taken in. */
 @Component({
   selector: 'gk-offset-readings',
-  imports: [ComputedNumber, FigurePipe, QuantityField, ReadingActs, ReadingConditions, Wide],
+  imports: [
+    ComputedNumber,
+    DatePipe,
+    FigurePipe,
+    LiveRun,
+    QuantityField,
+    ReadingActs,
+    ReadingConditions,
+    TickField,
+    Wide,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet" aria-labelledby="readings-title">
       <h2 id="readings-title">Readings</h2>
+      @if (listens()) {
+        <gk-live-run
+          kind="depth"
+          word="reading"
+          [next]="rows().length + 1"
+          [lagS]="1"
+          [addsM]="offsetSetM()"
+          (taken)="take($event)"
+        />
+        <p class="small faint">
+          The network gives the depth below the face; the offset that is set in the display is added. Cast the lead at
+          the same moment and type it in.
+        </p>
+      }
       <div gkWide>
         <table class="figures">
           <thead>
             <tr>
               <th scope="col">lead line</th>
               <th scope="col">displayed</th>
+              @for (extra of extras(); track extra.name) {
+                <th scope="col">{{ extra.label }}</th>
+              }
               <th scope="col">as read</th>
               <th scope="col">corrected</th>
               <th scope="col"><span class="hidden-label">Actions</span></th>
@@ -57,7 +89,20 @@ const blank: DepthPair = { leadLineM: null, displayedM: null, leftOut: false };
                     (changed)="write(row, { displayedM: $event })"
                   />
                 </td>
-                <td class="mono">
+                @for (extra of extras(); track extra.name) {
+                  <td>
+                    <gk-quantity-field
+                      [label]="extra.label + ', reading ' + row.place"
+                      [labelHidden]="true"
+                      [fieldId]="extra.name + '-' + transducerId() + '-' + row.id"
+                      [at]="['depthOffsets', transducerId(), 'readings', row.id, extra.name]"
+                      [value]="row.pair[extra.name] ?? null"
+                      [schema]="pair[extra.name]"
+                      (changed)="writeExtra(row, extra.name, $event)"
+                    />
+                  </td>
+                }
+                <td class="mono" [title]="row.pair.from?.source ?? ''">
                   {{ row.rawM === null ? '' : (row.rawM | figure: 'length' : units()) }}
                 </td>
                 <td>
@@ -73,6 +118,12 @@ const blank: DepthPair = { leadLineM: null, displayedM: null, leftOut: false };
                     <span class="small check">{{ row.pair.leadLineM === null ? 'lead line' : 'display' }} missing</span>
                   } @else if (row.pair.leftOut) {
                     <span class="small faint">left out</span>
+                  }
+                  @if (row.pair.at; as at) {
+                    <span class="small faint when"
+                      >{{ at | date: 'HH:mm'
+                      }}{{ row.pair.from ? (row.pair.from.simulated ? ', simulated' : ', live') : '' }}</span
+                    >
                   }
                 </td>
                 <td class="acts">
@@ -90,6 +141,12 @@ const blank: DepthPair = { leadLineM: null, displayedM: null, leftOut: false };
           </tbody>
         </table>
       </div>
+      <gk-tick-field
+        label="The lead line was cast at another moment than the display was read"
+        fieldId="tide-asked"
+        [value]="tideAsked()"
+        (changed)="tideAsked.set($event)"
+      />
       <p class="small faint">
         "As read" is the lead line less what was shown; "corrected" takes off the offset that was set and goes by the
         speed of sound in the water. A reading that stands apart is named, and left out by itself only from
@@ -109,9 +166,8 @@ const blank: DepthPair = { leadLineM: null, displayedM: null, leftOut: false };
       width: 86px;
       margin-left: auto;
     }
-    /* Beside each other, or below each other where the figures are long. */
     .acts {
-      white-space: normal;
+      white-space: nowrap;
     }
     table.figures td {
       padding: 2px 3px;
@@ -123,6 +179,9 @@ const blank: DepthPair = { leadLineM: null, displayedM: null, leftOut: false };
       color: var(--faint);
       text-decoration: line-through;
     }
+    .when {
+      display: block;
+    }
     .flagged {
       color: var(--check);
       font-weight: 700;
@@ -133,12 +192,29 @@ export class OffsetReadings {
   readonly transducerId = input.required<string>();
   /** As recorded, in their order. */
   readonly rows = input.required<readonly ReadingRow[]>();
+  /** It hangs on a pole or a shaft: how deep is read with each pair. */
+  readonly letDown = input(false);
 
   private readonly open = openBoat();
   protected readonly units = this.open.units;
   protected readonly pair = depthPairSchema.shape;
   protected readonly removesFrom = removesFrom;
   private readonly nextId = signal(newId());
+  /** Ticked by hand, or by a reading that says so. */
+  protected readonly tideAsked = linkedSignal<boolean, boolean>({
+    source: () => this.rows().some(({ pair }) => pair.riseM != null),
+    computation: (said, before) => said || (before?.value ?? false),
+  });
+  /** What else a reading carries, where it matters on this boat. */
+  protected readonly extras = computed(() => {
+    const rows = this.rows();
+    const loaded = Object.keys(this.open.plan().loadings).length > 0 || rows.some(({ pair }) => pair.draughtM != null);
+    const names = [
+      ...(this.tideAsked() ? (['riseM'] as const) : []),
+      ...(this.letDown() ? (['immersionM'] as const) : loaded ? (['draughtM'] as const) : []),
+    ];
+    return names.map((name) => ({ name, label: (wordsOf(this.pair[name])?.label ?? name).toLowerCase() }));
+  });
   protected readonly shown = computed<ReadingRow[]>(() => [
     ...this.rows(),
     {
@@ -154,6 +230,10 @@ export class OffsetReadings {
     },
   ]);
 
+  private readonly instruments = inject(Store).selectSignal(selectInstruments);
+  protected readonly listens = computed(() => this.instruments().sources.some(({ wanted }) => wanted));
+  protected readonly offsetSetM = computed(() => depthOffsetOf(this.open.plan(), this.transducerId()).offsetSetM);
+
   protected write(row: ReadingRow, changes: Partial<DepthPair>): void {
     const place = { transducerId: this.transducerId(), readingId: row.id };
     if (row.recorded)
@@ -161,10 +241,27 @@ export class OffsetReadings {
     if (Object.values(changes).every((value) => value === null)) return;
     this.open.edits.edit(
       `reading ${row.place}`,
-      { type: 'recordReading', ...place, reading: { ...blank, ...changes } },
+      { type: 'recordReading', ...place, reading: { ...blank, ...changes, at: new Date().toISOString() } },
       ...conditionsOfFirstReading(this.open.plan(), this.transducerId()),
     );
     this.nextId.set(newId());
+  }
+
+  protected writeExtra(row: ReadingRow, name: 'riseM' | 'draughtM' | 'immersionM', value: number | null): void {
+    this.write(row, { [name]: value });
+  }
+
+  protected take({ figures, from }: TakenReading): void {
+    this.open.edits.edit(
+      `reading ${this.rows().length + 1}`,
+      {
+        type: 'recordReading',
+        transducerId: this.transducerId(),
+        readingId: newId(),
+        reading: { ...blank, displayedM: figures['displayedM'] ?? null, at: from.at, from },
+      },
+      ...conditionsOfFirstReading(this.open.plan(), this.transducerId()),
+    );
   }
 
   protected remove(row: ReadingRow): void {

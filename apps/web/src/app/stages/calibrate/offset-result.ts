@@ -1,5 +1,5 @@
 import { DatePipe } from '@angular/common';
-import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import {
   agroundBy,
   agroundInWords,
@@ -15,7 +15,9 @@ import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe, SentencePipe } from '../../shared/figure-pipe.ts';
 import { openBoat } from '../open-boat.ts';
 import { type Entering, EnterOffset } from './enter-offset.ts';
+import { EnteredBy } from './entered-by.ts';
 import type { ReadingRow } from './reading-rows.ts';
+import { SeenAgain } from './seen-again.ts';
 
 /** Below this a display's wrong sound speed is lost in its own steps. */
 const noticeableError = 0.002;
@@ -23,7 +25,7 @@ const noticeableError = 0.002;
 /** What the readings give: the offset to enter, what it changes, whether it is sure enough, and the way to enter it. */
 @Component({
   selector: 'gk-offset-result',
-  imports: [ComputedNumber, DatePipe, EnterOffset, FigurePipe, SentencePipe],
+  imports: [ComputedNumber, DatePipe, EnterOffset, FigurePipe, SeenAgain, SentencePipe],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet result" aria-labelledby="result-title" id="result">
@@ -109,11 +111,13 @@ const noticeableError = 0.002;
       @if (settings().entered; as entered) {
         <p class="small" [class.is-stale]="standing().state === 'stale'">
           {{ entered.offsetM | figure: 'length' : units() : { signed: true } }} entered
-          {{ entered.at | date: 'yyyy-MM-dd HH:mm' }}{{ entered.reason ? ', because: ' + entered.reason : '' }}.
+          {{ entered.at | date: 'yyyy-MM-dd HH:mm' }}{{ entered.by ? ' by ' + entered.by : ''
+          }}{{ entered.reason ? ', because: ' + entered.reason : '' }}.
           @if (standing().state === 'stale') {
             Stale: {{ standing().changed.join(', ') || 'the calculation' }} changed since.
           }
         </p>
+        <gk-seen-again [at]="entered.seenAgainAt ?? null" (seen)="seenAgain($event)" />
       }
     </section>
   `,
@@ -126,6 +130,7 @@ export class OffsetResult {
 
   private readonly open = openBoat();
   private readonly plan = this.open.plan;
+  private readonly by = inject(EnteredBy).name;
   protected readonly units = this.open.units;
   protected readonly caution = cautions.grounding;
   protected readonly settings = computed(() => depthOffsetOf(this.plan(), this.transducerId()));
@@ -171,6 +176,14 @@ export class OffsetResult {
   /** The offset only holds once the display works with this water's own speed of sound. */
   protected readonly readsOff = computed(() => Math.abs(this.answer()?.displayDepthError ?? 0) >= noticeableError);
 
+  protected seenAgain(at: string): void {
+    this.open.edits.edit('seen again after power off', {
+      type: 'seeOffsetAgain',
+      transducerId: this.transducerId(),
+      at,
+    });
+  }
+
   protected enter(answer: DepthOffsetAnswer, { offsetM, reason }: Entering): void {
     const inputs = measuredOffset.slice(this.plan(), this.transducerId());
     if (!inputs) return;
@@ -180,6 +193,7 @@ export class OffsetResult {
       entered: {
         offsetM,
         ...(reason ? { reason } : {}),
+        ...(this.by() ? { by: this.by() } : {}),
         standardErrorM: answer.standardErrorM,
         at: new Date().toISOString(),
         fingerprint: measuredOffset.fingerprint(inputs),

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import {
   depthOffsetOf,
+  isLetDown,
   readAt,
   readingSetTo,
   readingSoundSpeedMps,
@@ -76,6 +77,20 @@ const usualMps = 1500;
         (changed)="set({ displayResolutionM: $event ?? 0.1 })"
       />
       <gk-quantity-field
+        fieldId="swell"
+        [value]="settings().swellM ?? null"
+        [schema]="shape.swellM"
+        (changed)="set({ swellM: $event })"
+      />
+      @if (letDown()) {
+        <gk-quantity-field
+          fieldId="immersion"
+          [value]="settings().immersionM ?? null"
+          [schema]="shape.immersionM"
+          (changed)="set({ immersionM: $event })"
+        />
+      }
+      <gk-quantity-field
         fieldId="tolerance"
         [value]="settings().toleranceM"
         [schema]="shape.toleranceM"
@@ -87,6 +102,10 @@ const usualMps = 1500;
         Set so, the display takes sound for {{ speed | figure: 'soundSpeed' : units() }}.
       } @else {
         Look in the display's own settings: what it is set to is the speed of sound its depths rest on.
+      }
+      @if (letDown()) {
+        It hangs on a pole or a shaft: the offset holds at that mark alone. Pulled up by a hand, the display shows a
+        hand more water than there is.
       }
       @if (!settings().takenIn) {
         The water is the brief's until you say what it was when you read.
@@ -119,6 +138,11 @@ export class ReadingConditions {
     { value: 'own figure' as const, label: 'its own figure' },
   ];
 
+  /** It hangs on a pole or a shaft: it holds for one mark on it alone. */
+  protected readonly letDown = computed(() => {
+    const transducer = this.plan().transducers[this.transducerId()];
+    return transducer !== undefined && isLetDown(transducer);
+  });
   protected readonly settings = computed(() => depthOffsetOf(this.plan(), this.transducerId()));
   protected readonly setTo = computed(() => readingSetTo(this.plan(), this.transducerId()));
   protected readonly speedMps = computed(() => readingSoundSpeedMps(this.plan(), this.transducerId()));

@@ -12,6 +12,8 @@ const width = 300;
 const height = 150;
 const middle = 74;
 const half = 54;
+/** Beside it stand the figures, long ones in the sun's letters. */
+const frameLeft = 84;
 
 /** What each reading leaves over once the result is taken out, with the tolerance and how sure the result is. */
 @Component({
@@ -21,15 +23,29 @@ const half = 54;
     @let it = drawing();
     <svg viewBox="0 0 ${width} ${height}" role="img" [attr.aria-label]="it.words">
       @if (it.judged) {
-        <rect x="64" width="${width - 64}" [attr.y]="it.band.y" [attr.height]="it.band.height" class="tolerance" />
+        <rect
+          x="${frameLeft}"
+          width="${width - frameLeft}"
+          [attr.y]="it.band.y"
+          [attr.height]="it.band.height"
+          class="tolerance"
+        />
       }
       @if (it.sure; as sure) {
-        <rect x="64" width="${width - 64}" [attr.y]="sure.y" [attr.height]="sure.height" class="sure" />
+        <rect
+          x="${frameLeft}"
+          width="${width - frameLeft}"
+          [attr.y]="sure.y"
+          [attr.height]="sure.height"
+          class="sure"
+        />
       }
-      <line x1="64" x2="${width}" y1="${middle}" y2="${middle}" class="axis" />
-      <text x="58" [attr.y]="it.band.y + 4" text-anchor="end" class="mono">{{ it.upper }}</text>
-      <text x="58" y="${middle + 4}" text-anchor="end" class="mono">0</text>
-      <text x="58" [attr.y]="it.band.y + it.band.height + 4" text-anchor="end" class="mono">{{ it.lower }}</text>
+      <line x1="${frameLeft}" x2="${width}" y1="${middle}" y2="${middle}" class="axis" />
+      <text x="${frameLeft - 6}" [attr.y]="it.band.y + 4" text-anchor="end" class="mono">{{ it.upper }}</text>
+      <text x="${frameLeft - 6}" y="${middle + 4}" text-anchor="end" class="mono">0</text>
+      <text x="${frameLeft - 6}" [attr.y]="it.band.y + it.band.height + 4" text-anchor="end" class="mono">
+        {{ it.lower }}
+      </text>
       @for (dot of it.dots; track $index) {
         @if (dot.apart) {
           <rect [attr.x]="dot.x - 5" [attr.y]="dot.y - 5" width="10" height="10" class="apart" />
@@ -77,7 +93,7 @@ export class ResidualStrip {
     const edgeQuantity = same ? quantity : (residuals[0]?.left.quantity ?? quantity);
     const write = (value: number): string =>
       formatFigure({ value, quantity: edgeQuantity }, this.units(), { signed: true });
-    const step = (width - 76) / Math.max(1, residuals.length);
+    const step = (width - frameLeft - 12) / Math.max(1, residuals.length);
     return {
       band: span(edge),
       /** Speeds that a factor leaves over are not held against a tolerance of shares. */
@@ -85,11 +101,11 @@ export class ResidualStrip {
       sure: same && this.half() ? span(Math.min(most, this.half()?.value ?? 0)) : null,
       upper: write(edge),
       lower: write(-edge),
-      dots: residuals.map(({ place, left, apart }, i) => ({
-        place,
-        apart,
-        x: 68 + step * (i + 0.5),
-        y: middle - left.value * scale,
+      dots: residuals.map((one, i) => ({
+        place: one.place,
+        apart: one.apart,
+        x: frameLeft + 4 + step * (i + 0.5),
+        y: middle - one.left.value * scale,
       })),
       words: `Left over: ${residuals
         .map(

@@ -1,20 +1,30 @@
+import { NgTemplateOutlet } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
-import { calibratedSensors, calibrationOf, measurementOf, toleranceOf, wrapped } from '@grey-keel/core';
+import {
+  calibratedSensors,
+  calibrationOf,
+  depthGivers,
+  heldAgainst,
+  measurementOf,
+  overGround,
+  placeFrom,
+  toleranceOf,
+} from '@grey-keel/core';
 import { calibrationParts, type CalibrationKind, type Edit } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
 import type * as z from 'zod';
 import { selectInstruments } from '../../live/instruments.ts';
+import { ChoiceField } from '../../shared/choice-field.ts';
 import { Fold } from '../../shared/fold.ts';
 import { PlanFields } from '../../shared/plan-fields.ts';
 import { PlanPlace } from '../../shared/plan-place.ts';
 import { newId } from '../../state/open-plan.ts';
 import { openBoat } from '../open-boat.ts';
-import { DeviationPicture } from './deviation-picture.ts';
-import { LiveRun, type TakenReading } from './live-run.ts';
+import { listensTo, LiveRun, type TakenReading } from './live-run.ts';
 import { RecordedRun } from './recorded-run.ts';
-import { procedureWords } from './procedure-words.ts';
+import { isPictured, ProcedurePicture } from './procedure-picture.ts';
+import { procedureWords, severalOf } from './procedure-words.ts';
 import { type Residual, ResidualStrip } from './residual-strip.ts';
-import { type PicturedRun, RunsPicture } from './runs-picture.ts';
 import { SensorReadings } from './sensor-readings.ts';
 import { SensorResult } from './sensor-result.ts';
 import { sensorRows } from './sensor-rows.ts';
@@ -24,14 +34,15 @@ import { VariationHere } from './variation-here.ts';
 @Component({
   selector: 'gk-sensor-procedure',
   imports: [
-    DeviationPicture,
+    ChoiceField,
     Fold,
     LiveRun,
     PlanFields,
+    NgTemplateOutlet,
     PlanPlace,
+    ProcedurePicture,
     RecordedRun,
     ResidualStrip,
-    RunsPicture,
     SensorReadings,
     SensorResult,
     VariationHere,
@@ -44,48 +55,48 @@ import { VariationHere } from './variation-here.ts';
       [gkPlace]="['calibrations', kind(), sensorId()]"
       tabindex="-1"
     >
-      <div>
+      <div class="how">
         <h2>{{ words().title }}, {{ name() }}</h2>
-        @switch (kind()) {
-          @case ('deviation') {
-            <gk-deviation-picture [coefficients]="coefficients()" [readings]="swing()" />
-          }
-          @case ('temperature') {
-            <p class="small">{{ words().where }}</p>
-          }
-          @default {
-            <gk-runs-picture [runs]="runs()" [current]="known()?.current ?? null" [units]="units()" />
-          }
+        @if (pictured()) {
+          <gk-procedure-picture [kind]="kind()" [sensorId]="sensorId()" [rows]="rows()" />
+        } @else {
+          <ng-container [ngTemplateOutlet]="how" />
         }
       </div>
       <div class="how">
-        @if (kind() !== 'temperature') {
-          <p class="small">{{ words().where }}</p>
+        @if (pictured()) {
+          <ng-container [ngTemplateOutlet]="how" />
         }
-        <ol class="small">
-          @for (step of words().steps; track step) {
-            <li>{{ step }}</li>
-          }
-        </ol>
-        <p class="small faint">{{ words().people }}</p>
-        @if (inHull()) {
-          <p class="check">
-            <strong>It sits inside the hull: it measures the bilge, and no offset makes that the water.</strong>
-          </p>
-        }
-        @if (residuals().length) {
+        @if (residuals().length && tolerance(); as wanted) {
           <h3>What each leaves over</h3>
           <gk-residual-strip
             [residuals]="residuals()"
-            [tolerance]="tolerance()"
+            [tolerance]="wanted"
             [half]="known()?.half ?? null"
             [units]="units()"
           />
+        } @else if (!pictured()) {
+          <p class="small faint">What each {{ words().reading }} leaves over is drawn here once there are two.</p>
         }
       </div>
     </section>
 
-    <div class="two">
+    <ng-template #how>
+      <p class="small">{{ words().where }}</p>
+      <ol class="small">
+        @for (step of words().steps; track step) {
+          <li>{{ step }}</li>
+        }
+      </ol>
+      <p class="small faint">{{ words().people }}</p>
+      @if (inHull()) {
+        <p class="check">
+          <strong>It sits inside the hull: it measures the bilge, and no offset makes that the water.</strong>
+        </p>
+      }
+    </ng-template>
+
+    <div class="two" [class.stacked]="broad()">
       <section class="sheet" aria-labelledby="readings-title">
         <h2 id="readings-title">{{ title() }}</h2>
         @if (listens()) {
@@ -107,8 +118,19 @@ import { VariationHere } from './variation-here.ts';
           </gk-fold>
         }
         <gk-sensor-readings [kind]="kind()" [sensorId]="sensorId()" [rows]="rows()" />
-        <h3>While these were taken</h3>
+        @if (names().length) {
+          <h3>While these were taken</h3>
+        }
         <div class="fields">
+          @if (kind() === 'step') {
+            <gk-choice-field
+              label="Held against"
+              fieldId="step-other"
+              [choices]="others()"
+              [value]="other()"
+              (changed)="set({ otherId: $event })"
+            />
+          }
           <gk-plan-fields
             [of]="$any(settings())"
             [shape]="shape()"
@@ -141,11 +163,14 @@ import { VariationHere } from './variation-here.ts';
     .check {
       color: var(--check);
     }
-    /* The runs have four figures each. */
     @media (min-width: 761px) {
       .two {
         grid-template-columns: minmax(0, 9fr) minmax(0, 5fr);
       }
+    }
+    /* What has three figures a reading and more takes the whole width; its result stands under it. */
+    .two.stacked {
+      grid-template-columns: minmax(0, 1fr);
     }
   `,
 })
@@ -160,8 +185,8 @@ export class SensorProcedure {
   private readonly sources = computed(() => this.instruments().sources);
   protected readonly words = computed(() => procedureWords[this.kind()]);
   protected readonly title = computed(() => {
-    const { reading } = this.words();
-    return `${reading.charAt(0).toUpperCase()}${reading.slice(1)}s`;
+    const several = severalOf(this.words().reading);
+    return `${several.charAt(0).toUpperCase()}${several.slice(1)}`;
   });
   private readonly sensor = computed(() =>
     calibratedSensors(this.plan(), this.kind()).find(({ id }) => id === this.sensorId()),
@@ -176,6 +201,7 @@ export class SensorProcedure {
     return it?.known ? it : null;
   });
   protected readonly rows = computed(() => sensorRows(this.settings(), this.measurement()));
+  protected readonly broad = computed(() => Object.keys(calibrationParts[this.kind()].reading.shape).length > 4);
   protected readonly shape = computed(
     () => calibrationParts[this.kind()].settings.shape as Readonly<Record<string, z.ZodType>>,
   );
@@ -185,34 +211,22 @@ export class SensorProcedure {
   });
   protected readonly magnetic = computed(() => this.north() === 'magnetic');
   protected readonly names = computed(() =>
-    Object.keys(this.shape()).filter((name) => name !== 'variationDeg' || this.magnetic()),
+    Object.keys(this.shape()).filter((name) => name !== 'otherId' && (name !== 'variationDeg' || this.magnetic())),
   );
 
+  protected readonly pictured = computed(() => isPictured(this.kind()));
   protected readonly residuals = computed<Residual[]>(() =>
     this.rows().flatMap(({ place, left, apart }) => (left ? [{ place, left, apart }] : [])),
   );
-  /** What the heading was turned by to have it from true north. */
-  private readonly turnDeg = computed(() => {
-    const settings = this.settings();
-    return 'north' in settings && settings.north === 'magnetic' ? (settings.variationDeg ?? 0) : 0;
-  });
-  protected readonly runs = computed<PicturedRun[]>(() =>
-    this.rows().flatMap(({ place, leftOut, figures }) => {
-      const { sogMps = null, cogDeg = null, headingDeg = null, logMps = null } = figures;
-      if (leftOut || sogMps === null || cogDeg === null || headingDeg === null) return [];
-      return [{ place, sogMps, cogDeg, headingDeg: (wrapped(headingDeg + this.turnDeg()) + 360) % 360, logMps }];
-    }),
+  protected readonly others = computed(() =>
+    depthGivers(this.plan())
+      .filter(({ id }) => id !== this.sensorId())
+      .map(({ id, name }) => ({ value: id, label: name })),
   );
-  protected readonly coefficients = computed(() => this.known()?.enter.map(({ value }) => value) ?? null);
-  protected readonly swing = computed(() =>
-    this.rows().flatMap(({ leftOut, apart, figures: { compassDeg = null, magneticDeg = null } }) =>
-      leftOut || compassDeg === null || magneticDeg === null ? [] : [{ compassDeg, magneticDeg, apart }],
-    ),
-  );
+  protected readonly other = computed(() => heldAgainst(this.plan(), this.sensorId()) ?? '');
 
-  /** A swing is read off the compass: its magnetic headings come from elsewhere. */
   protected readonly listens = computed(
-    () => this.kind() !== 'deviation' && this.sources().some(({ wanted }) => wanted),
+    () => listensTo(this.kind()).length > 0 && this.sources().some(({ wanted }) => wanted),
   );
   protected readonly cuts = computed(() => this.kind() === 'heading' || this.kind() === 'speed');
   protected readonly cutting = signal(false);
@@ -223,14 +237,29 @@ export class SensorProcedure {
   });
 
   protected take({ figures, from }: TakenReading): void {
-    const blank = this.kind() === 'temperature' ? { referenceC: null } : {};
+    const { shape } = calibrationParts[this.kind()].reading;
+    const blank = Object.fromEntries(
+      Object.keys(shape)
+        .filter((name) => name !== 'from')
+        .map((name) => [name, null]),
+    );
     this.open.edits.edit(`${this.words().reading} ${this.rows().length + 1}`, {
       type: 'recordCalibration',
       of: this.kind(),
       sensorId: this.sensorId(),
       readingId: newId(),
-      reading: { ...blank, ...figures, leftOut: false, from },
+      reading: { ...blank, ...this.asDisplayed(figures), leftOut: false, from },
     } as unknown as Edit);
+  }
+
+  /** A mark that comes in live is where the antenna is; one on the display has what is set there added, and is read so. */
+  private asDisplayed(figures: TakenReading['figures']): TakenReading['figures'] {
+    const settings = this.settings();
+    const { headingDeg, latitudeDeg, longitudeDeg } = figures;
+    if (!('setForwardM' in settings)) return figures;
+    if (headingDeg === undefined || latitudeDeg === undefined || longitudeDeg === undefined) return figures;
+    const set = { forwardM: settings.setForwardM, starboardM: settings.setStarboardM };
+    return { ...figures, ...placeFrom({ latitudeDeg, longitudeDeg }, overGround(headingDeg, set)) };
   }
 
   protected set(changes: object): void {
@@ -239,6 +268,6 @@ export class SensorProcedure {
       of: this.kind(),
       sensorId: this.sensorId(),
       changes,
-    });
+    } as unknown as Edit);
   }
 }

@@ -1,6 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, input, signal } from '@angular/core';
 import { calibrationParts, type CalibrationKind, type Edit, wordsOf } from '@grey-keel/model';
 import type * as z from 'zod';
+import { ChoiceField } from '../../shared/choice-field.ts';
+import { choicesIn } from '../../shared/schema-choices.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
 import { PlanPlace } from '../../shared/plan-place.ts';
 import { QuantityField } from '../../shared/quantity-field.ts';
@@ -14,7 +16,7 @@ import type { SensorRow } from './sensor-rows.ts';
 /** The readings of one sensor, with a line for the next: typed, or taken from the instruments and corrected. */
 @Component({
   selector: 'gk-sensor-readings',
-  imports: [FigurePipe, PlanPlace, QuantityField, ReadingActs, Wide],
+  imports: [ChoiceField, FigurePipe, PlanPlace, QuantityField, ReadingActs, Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div gkWide>
@@ -25,7 +27,9 @@ import type { SensorRow } from './sensor-rows.ts';
             @for (column of columns(); track column.name) {
               <th scope="col">{{ column.label }}</th>
             }
-            <th scope="col">left over</th>
+            @if (compares()) {
+              <th scope="col">left over</th>
+            }
             <th scope="col"><span class="hidden-label">Actions</span></th>
           </tr>
         </thead>
@@ -44,24 +48,45 @@ import type { SensorRow } from './sensor-rows.ts';
               </th>
               @for (column of columns(); track column.name) {
                 <td>
-                  <gk-quantity-field
-                    [label]="column.label + ', ' + word() + ' ' + row.place"
-                    [labelHidden]="true"
-                    [fieldId]="column.name + '-' + row.id"
-                    [at]="['calibrations', kind(), sensorId(), 'readings', row.id, column.name]"
-                    [value]="row.figures[column.name] ?? null"
-                    [schema]="column.schema"
-                    (changed)="write(row, column.name, $event)"
-                  />
+                  @if (column.choices; as choices) {
+                    <gk-choice-field
+                      [label]="column.label + ', ' + word() + ' ' + row.place"
+                      [labelHidden]="true"
+                      [fieldId]="column.name + '-' + row.id"
+                      [at]="['calibrations', kind(), sensorId(), 'readings', row.id, column.name]"
+                      [choices]="choices"
+                      [value]="$any(row.figures[column.name]) ?? ''"
+                      (changed)="write(row, column.name, $any($event) || null)"
+                    />
+                  } @else {
+                    <gk-quantity-field
+                      [class.long]="column.long"
+                      [label]="column.label + ', ' + word() + ' ' + row.place"
+                      [labelHidden]="true"
+                      [fieldId]="column.name + '-' + row.id"
+                      [at]="['calibrations', kind(), sensorId(), 'readings', row.id, column.name]"
+                      [value]="row.figures[column.name] ?? null"
+                      [schema]="column.schema"
+                      (changed)="write(row, column.name, $event)"
+                    />
+                  }
                 </td>
               }
-              <td class="mono" [class.flagged]="row.apart">
-                @if (row.left; as left) {
-                  {{ left.value | figure: left.quantity : units() : { signed: true } }}
-                } @else if (row.leftOut) {
-                  <span class="small">left out</span>
-                }
-              </td>
+              @if (compares() || row.leftOut) {
+                <td class="mono" [class.flagged]="row.apart">
+                  @if (row.left; as left) {
+                    {{
+                      left.value
+                        | figure
+                          : left.quantity
+                          : units()
+                          : (left.quantity === 'voltage' ? { signed: true, decimals: 3 } : { signed: true })
+                    }}
+                  } @else if (row.leftOut) {
+                    <span class="small">left out</span>
+                  }
+                </td>
+              }
               <td class="acts">
                 @if (row.recorded) {
                   <gk-reading-acts
@@ -79,6 +104,9 @@ import type { SensorRow } from './sensor-rows.ts';
     </div>
   `,
   styles: `
+    td gk-choice-field {
+      width: 118px;
+    }
     td gk-quantity-field {
       width: 80px;
       margin-left: auto;
@@ -89,15 +117,14 @@ import type { SensorRow } from './sensor-rows.ts';
       white-space: nowrap;
     }
     .acts {
-      width: 52px;
-      white-space: normal;
+      white-space: nowrap;
     }
-    /* Where the list stands above, there is room for both beside each other. */
-    @media (max-width: 1100px) {
-      .acts {
-        width: auto;
-        white-space: nowrap;
-      }
+    td gk-quantity-field.long {
+      width: 132px;
+    }
+    thead th {
+      white-space: normal;
+      vertical-align: bottom;
     }
     table.figures td {
       padding: 2px;
@@ -125,8 +152,16 @@ export class SensorReadings {
     const shape: Readonly<Record<string, z.ZodType>> = calibrationParts[this.kind()].reading.shape;
     return Object.entries(shape)
       .filter(([name]) => name !== 'leftOut' && name !== 'from')
-      .map(([name, schema]) => ({ name, schema, label: wordsOf(schema)?.label ?? name }));
+      .map(([name, schema]) => ({
+        name,
+        schema,
+        label: wordsOf(schema)?.label ?? name,
+        choices: choicesIn(schema),
+        long: (wordsOf(schema)?.decimals ?? 0) > 4,
+      }));
   });
+  /** Sides agree or not: nothing of them is left over. */
+  protected readonly compares = computed(() => this.kind() !== 'sides' && this.kind() !== 'sound speed');
   private readonly nextId = signal(newId());
   protected readonly shown = computed<SensorRow[]>(() => [
     ...this.rows(),
@@ -142,7 +177,7 @@ export class SensorReadings {
     },
   ]);
 
-  protected write(row: SensorRow, name: string, value: number | null): void {
+  protected write(row: SensorRow, name: string, value: number | string | null): void {
     const where = { of: this.kind(), sensorId: this.sensorId(), readingId: row.id };
     if (row.recorded) return this.edit(row, { type: 'correctCalibration', ...where, changes: { [name]: value } });
     if (value === null) return;

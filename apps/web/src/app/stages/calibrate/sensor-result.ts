@@ -1,57 +1,70 @@
 import { DatePipe } from '@angular/common';
-import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import {
   calibrationOf,
   deviationCard,
+  enteredInWords,
+  alsoEntered,
   entryOf,
-  heldValue,
+  followsFrom,
+  isHeld,
   kindWords,
   type Measurement,
   moreFor,
   standingOf,
   toleranceOf,
 } from '@grey-keel/core';
-import { type CalibrationKind, enteredCalibrationSchema, type Figure } from '@grey-keel/model';
+import type { CalibrationKind, Figure } from '@grey-keel/model';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe, SentencePipe } from '../../shared/figure-pipe.ts';
 import { PressButton } from '../../shared/press-button.ts';
-import { TextField } from '../../shared/text-field.ts';
 import { openBoat } from '../open-boat.ts';
-import { enteredBy } from './entered-by.ts';
-import { procedureWords } from './procedure-words.ts';
+import { EnteredBy } from './entered-by.ts';
+import { EnteredByField } from './entered-by-field.ts';
+import { procedureWords, severalOf } from './procedure-words.ts';
+import { SeenAgain } from './seen-again.ts';
 
 /** What the readings of a sensor give: the figure to enter, what it changes, how sure it is, and the way to enter it. */
 @Component({
   selector: 'gk-sensor-result',
-  imports: [ComputedNumber, DatePipe, FigurePipe, PressButton, SentencePipe, TextField],
+  imports: [ComputedNumber, DatePipe, EnteredByField, FigurePipe, PressButton, SeenAgain, SentencePipe],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet result" aria-labelledby="result-title" id="result">
-      <h2 id="result-title" class="faint">{{ curve() ? 'Deviation card' : 'Enter on the display' }}</h2>
+      <h2 id="result-title" class="faint">{{ words().result }}</h2>
       @if (known(); as it) {
-        <p>
-          <gk-number
-            [of]="kindWords[kind()]"
-            [value]="large().value"
-            [quantity]="large().quantity"
-            [decimals]="decimals()"
-            [signed]="kind() !== 'speed' && !curve()"
-            [large]="true"
-            [steps]="it.working"
-          />
-          @if (it.half; as half) {
-            <span class="mono faint">
-              ±
+        @if (it.says; as says) {
+          <p class="word">{{ says.words }}</p>
+        } @else {
+          <p>
+            @for (one of shown(); track $index) {
+              @if (one.word) {
+                <span class="small faint each">{{ one.word }}</span>
+              }
               <gk-number
-                [of]="'Half of the 95 % interval, ' + kindWords[kind()]"
-                [value]="half.value"
-                [quantity]="half.quantity"
+                [of]="one.word || kindWords[kind()]"
+                [value]="one.figure.value"
+                [quantity]="one.figure.quantity"
                 [decimals]="decimals()"
+                [signed]="signed()"
+                [large]="true"
                 [steps]="it.working"
               />
-            </span>
-          }
-        </p>
+            }
+            @if (it.half; as half) {
+              <span class="mono faint">
+                ±
+                <gk-number
+                  [of]="'Half of the 95 % interval, ' + kindWords[kind()]"
+                  [value]="half.value"
+                  [quantity]="half.quantity"
+                  [decimals]="decimals()"
+                  [steps]="it.working"
+                />
+              </span>
+            }
+          </p>
+        }
         <p>{{ it.sign | sentence: units() }}</p>
         @if (curve()) {
           <table class="figures card">
@@ -70,10 +83,15 @@ import { procedureWords } from './procedure-words.ts';
             </tbody>
           </table>
         }
-        <p class="verdict {{ verdict().state }}">
-          {{ verdict().words }} {{ tolerance().value | figure: tolerance().quantity : units() }} ({{ it.readings }}
-          {{ word() }}{{ it.readings === 1 ? '' : 's' }}, 95 %).
-        </p>
+        @for (line of follows(); track $index) {
+          <p>{{ line | sentence: units() }}</p>
+        }
+        @if (tolerance(); as wanted) {
+          <p class="verdict {{ verdict().state }}">
+            {{ verdict().words }} {{ wanted.value | figure: wanted.quantity : units() }} ({{ it.readings }}
+            {{ it.readings === 1 ? word() : several() }}, 95 %).
+          </p>
+        }
         @if (it.naive; as naive) {
           <p class="small faint">{{ naive | sentence: units() }}</p>
         }
@@ -84,13 +102,7 @@ import { procedureWords } from './procedure-words.ts';
           <p class="small check">{{ flag }}</p>
         }
         <p class="caution" role="note">{{ words().caution }}</p>
-        <gk-text-field
-          label="Entered by"
-          fieldId="entered-by"
-          [value]="by()"
-          [schema]="bySchema"
-          (changed)="by.set($event)"
-        />
+        <gk-entered-by-field />
         <button
           type="button"
           pButton
@@ -98,15 +110,7 @@ import { procedureWords } from './procedure-words.ts';
           [disabled]="standing().state === 'fresh'"
           (click)="enter()"
         >
-          {{
-            standing().state === 'fresh'
-              ? curve()
-                ? 'Card made'
-                : 'Entered'
-              : curve()
-                ? 'Put the card by the compass'
-                : 'I have entered it on the display'
-          }}
+          {{ standing().state === 'fresh' ? words().done : words().enter }}
         </button>
       } @else {
         <p class="is-missing wanting">
@@ -116,29 +120,27 @@ import { procedureWords } from './procedure-words.ts';
       }
       @if (settings().entered; as entered) {
         <p class="small" [class.is-stale]="standing().state === 'stale'">
-          {{ held() }} {{ curve() ? 'made' : 'entered' }} {{ entered.at | date: 'yyyy-MM-dd HH:mm'
+          {{ held() | sentence: units() }} {{ words().done.toLowerCase() }} {{ entered.at | date: 'yyyy-MM-dd HH:mm'
           }}{{ entered.by ? ' by ' + entered.by : '' }}.
           @if (standing().state === 'stale') {
             Out of date: {{ standing().changed.join(', ') || 'the calculation' }} changed since.
           }
         </p>
-        @if (!curve()) {
-          @if (entered.seenAgainAt) {
-            <p class="small">
-              Seen again after power off and on, {{ entered.seenAgainAt | date: 'yyyy-MM-dd HH:mm' }}.
-            </p>
-          } @else {
-            <p class="small">Switch the display off and on, and look whether it is still there.</p>
-            <button type="button" pButton severity="secondary" id="seen-again" (click)="seenAgain()">
-              It is still there
-            </button>
-          }
+        @if (keptByDisplay()) {
+          <gk-seen-again [at]="entered.seenAgainAt" (seen)="seenAgain($event)" />
         }
       }
     </section>
   `,
   styleUrl: './result.css',
   styles: `
+    .word {
+      font-size: var(--large, 22px);
+      font-weight: 700;
+    }
+    .each {
+      display: block;
+    }
     .card caption {
       text-align: left;
     }
@@ -158,10 +160,14 @@ export class SensorResult {
   private readonly plan = this.open.plan;
   protected readonly units = this.open.units;
   protected readonly kindWords = kindWords;
-  protected readonly by = enteredBy();
-  protected readonly bySchema = enteredCalibrationSchema.shape.by;
+  private readonly by = inject(EnteredBy).name;
   protected readonly words = computed(() => procedureWords[this.kind()]);
   protected readonly word = computed(() => this.words().reading);
+  protected readonly follows = computed(() => {
+    const it = this.known();
+    return it ? followsFrom(this.plan(), this.kind(), this.sensorId(), it) : [];
+  });
+  protected readonly several = computed(() => severalOf(this.word()));
   protected readonly curve = computed(() => this.kind() === 'deviation');
   protected readonly settings = computed(() => calibrationOf(this.plan(), this.kind(), this.sensorId()));
   protected readonly standing = computed(() => standingOf(this.plan(), this.kind(), this.sensorId()));
@@ -174,14 +180,22 @@ export class SensorResult {
     const it = this.measurement();
     return it && !it.known ? it.wanting : '';
   });
-  /** The figure to enter; of a curve its largest deviation. */
-  protected readonly large = computed((): Figure => {
+  /** What a display holds through a loss of power; a card and a plan need none. */
+  protected readonly keptByDisplay = computed(() => isHeld(this.kind()));
+  /** The figures to enter, with what each is called where there are several; of a curve its largest deviation. */
+  protected readonly shown = computed((): { readonly word: string; readonly figure: Figure }[] => {
     const it = this.known();
-    const enter = it?.enter[0];
-    if (!it || !enter) return { value: 0, quantity: 'angle' };
-    return this.curve() ? it.measured : enter;
+    if (!it) return [];
+    if (this.curve()) return [{ word: '', figure: it.measured }];
+    return it.enter.map((one, i) => ({ word: it.enterWords?.[i] ?? '', figure: one }));
   });
-  protected readonly decimals = computed(() => (this.kind() === 'temperature' ? 2 : 1));
+  protected readonly signed = computed(
+    () =>
+      !this.curve() && ['angle', 'length', 'temperatureDifference'].includes(this.shown()[0]?.figure.quantity ?? ''),
+  );
+  protected readonly decimals = computed(() =>
+    this.kind() === 'temperature' || this.shown()[0]?.figure.quantity === 'length' ? 2 : 1,
+  );
   /** Of a curve, by rows of four headings. */
   protected readonly card = computed(() => {
     const cells = deviationCard(
@@ -192,43 +206,42 @@ export class SensorResult {
   });
   protected readonly verdict = computed(() => {
     const it = this.known();
-    if (!it?.half) return { state: 'bad', words: 'It says nothing about its own uncertainty yet. Your tolerance is' };
+    const tolerance = this.tolerance();
+    if (!it?.half || !tolerance)
+      return { state: 'bad', words: 'It says nothing about its own uncertainty yet. Your tolerance is' };
     const more = moreFor(this.plan(), this.kind(), this.sensorId(), it);
-    if (it.half.value <= this.tolerance().value) return { state: 'good', words: 'Within your tolerance of' };
+    if (it.half.value <= tolerance.value) return { state: 'good', words: 'Within your tolerance of' };
     return more === null
       ? { state: 'bad', words: 'More of the same will not do: something scatters. Your tolerance is' }
       : { state: 'bad', words: `Take about ${more} more to be within your tolerance of` };
   });
-  protected readonly held = computed((): string => {
-    const value = this.settings().entered?.values[0] ?? heldValue(this.plan(), this.kind(), this.sensorId()) ?? 0;
-    return this.curve()
-      ? 'Deviation card'
-      : new FigurePipe().transform(value, this.large().quantity, this.units(), {
-          signed: this.kind() !== 'speed',
-          decimals: this.decimals(),
-        });
-  });
+  protected readonly held = computed(() => enteredInWords(this.plan(), this.kind(), this.sensorId()) ?? []);
 
   protected enter(): void {
     const entered = entryOf(this.plan(), this.kind(), this.sensorId(), {
       at: new Date().toISOString(),
       by: this.by(),
     });
-    if (!entered) return;
-    this.open.edits.edit(`enter ${kindWords[this.kind()].toLowerCase()}`, {
-      type: 'enterCalibration',
-      of: this.kind(),
-      sensorId: this.sensorId(),
-      entered,
-    });
+    const it = this.known();
+    if (!entered || !it) return;
+    this.open.edits.edit(
+      `enter ${kindWords[this.kind()].toLowerCase()}`,
+      {
+        type: 'enterCalibration',
+        of: this.kind(),
+        sensorId: this.sensorId(),
+        entered,
+      },
+      ...alsoEntered(this.sensorId(), it),
+    );
   }
 
-  protected seenAgain(): void {
+  protected seenAgain(at: string): void {
     this.open.edits.edit('seen again after power off', {
       type: 'seeCalibrationAgain',
       of: this.kind(),
       sensorId: this.sensorId(),
-      at: new Date().toISOString(),
+      at,
     });
   }
 }

@@ -1,9 +1,6 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, untracked } from '@angular/core';
-import { stages } from '@grey-keel/core';
+import { ChangeDetectionStrategy, Component, effect, inject, signal, untracked } from '@angular/core';
 import type { Target } from '@grey-keel/model';
-import { openBoat } from '../open-boat.ts';
 import { GoTo } from '../../shared/go-to.ts';
-import { ToDoList } from '../../shared/to-do-list.ts';
 import { StageTabs } from '../../shared/stage-tabs.ts';
 import { HullView } from './hull-view.ts';
 import { NetworkView } from './network-view.ts';
@@ -20,10 +17,9 @@ const viewOf = (target: Target): FitTab => {
 
 @Component({
   selector: 'gk-fit-page',
-  imports: [HullView, NetworkView, PowerView, SheetsView, StageTabs, ToDoList, TransmitView],
+  imports: [HullView, NetworkView, PowerView, SheetsView, StageTabs, TransmitView],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <gk-to-do-list [items]="toDo()" />
     <gk-stage-tabs label="Ways of looking at the fit" [views]="views" [(chosen)]="view">
       @switch (view()) {
         @case ('power') {
@@ -60,8 +56,6 @@ const viewOf = (target: Target): FitTab => {
 })
 export class FitPage {
   private readonly goTo = inject(GoTo);
-  private readonly plan = openBoat().plan;
-  protected readonly toDo = computed(() => stages.fit.waitsFor(this.plan()));
   protected readonly views = fitTabs;
   protected readonly view = signal<FitTab>('hull');
   protected readonly wanted = this.goTo.wanted;

@@ -9,6 +9,7 @@ import { numberSpots } from './number-spots.ts';
 import { placeInWords } from './place-in-words.ts';
 import { placeWithinBounds } from './place-within-bounds.ts';
 import { sideFanShapes } from './side-fan-shapes.ts';
+import { Wide } from '../../shared/wide.ts';
 
 const width = 900;
 const height = 560;
@@ -22,10 +23,16 @@ export interface ThingMoved {
 @Component({
   selector: 'gk-hull-drawing',
   imports: [Movable],
+  hostDirectives: [Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let it = drawing();
-    <svg viewBox="0 0 ${width} ${height}" role="group" aria-label="The hull from above, from starboard and from astern">
+    <svg
+      style="--drawn: ${width}px"
+      viewBox="0 0 ${width} ${height}"
+      role="group"
+      aria-label="The hull from above, from starboard and from astern"
+    >
       @for (view of it; track view.view) {
         <clipPath [id]="'clip-' + view.view">
           <rect [attr.x]="view.x" [attr.y]="view.y" [attr.width]="view.w" [attr.height]="view.h" />

@@ -1,3 +1,4 @@
+import { at, inOrder } from '@grey-keel/core';
 import type { WebStage } from '../web-stage.ts';
 
 export const fitStage: WebStage = {
@@ -13,5 +14,26 @@ export const fitStage: WebStage = {
     'Engine off and propeller clear before anyone leans over the transom; makers and local codes come first.',
   ],
   page: () => import('./fit-page.ts').then(({ FitPage }) => FitPage),
-  found: () => [],
+  found: (plan) => [
+    ...inOrder(plan.equipment).map(([id, { name }]) => ({
+      kind: 'equipment' as const,
+      name,
+      target: at('equipment', id, 'name'),
+    })),
+    ...inOrder(plan.power.batteries).map(([id, { name }]) => ({
+      kind: 'equipment' as const,
+      name: `${name}, battery`,
+      target: at('power', 'batteries', id, 'name'),
+    })),
+    ...inOrder(plan.power.circuits).map(([id, { name }]) => ({
+      kind: 'equipment' as const,
+      name: `${name}, circuit`,
+      target: at('power', 'circuits', id, 'name'),
+    })),
+    ...inOrder(plan.transducers).map(([id, { name }]) => ({
+      kind: 'field' as const,
+      name: `Socket of ${name}`,
+      target: at('network', 'links', id),
+    })),
+  ],
 };

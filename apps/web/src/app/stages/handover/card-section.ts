@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { drawSection, formatFigure, svgPoints, type Section, type UnitChoice } from '@grey-keel/core';
 import { seriesVariable } from '../../shared/series.ts';
+import { Wide } from '../../shared/wide.ts';
 
 const width = 860;
 const height = 230;
@@ -12,10 +13,12 @@ const panel = (width - left - gap) / 2;
 /** The section as it stands on the card: from astern and from starboard, at one scale. */
 @Component({
   selector: 'gk-card-section',
+  hostDirectives: [Wide],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let it = drawing();
     <svg
+      style="--drawn: ${width}px"
       viewBox="0 0 ${width} ${height}"
       role="img"
       aria-label="Section of the boat and its beams, from astern and from starboard"

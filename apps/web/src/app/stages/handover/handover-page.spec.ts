@@ -1,5 +1,7 @@
 import { HttpTestingController } from '@angular/common/http/testing';
 import { TestBed } from '@angular/core/testing';
+import { depthOffsetOf } from '@grey-keel/core';
+import { aPlan } from '../../testing/plans.ts';
 import { stageHarness } from '../../testing/stage-harness.ts';
 import { HandoverPage } from './handover-page.ts';
 
@@ -15,6 +17,24 @@ describe('the handover', () => {
     expect(root.querySelectorAll('gk-card-section polygon').length).toBeGreaterThan(6);
   });
 
+  it('says what is entered on the instruments, when and by whom', async () => {
+    const entered = {
+      offsetM: 0.25,
+      standardErrorM: null,
+      at: '2026-05-01T09:30:00Z',
+      by: 'Installer',
+      fingerprint: 'c'.repeat(64),
+      inputs: null,
+    };
+    const bare = aPlan();
+    const root = await page(HandoverPage, {
+      ...bare,
+      depthOffsets: { 'a-wide': { ...depthOffsetOf(bare, 'a-wide'), entered } },
+    });
+    expect(text(root, '.entered')).toContain('+0.25 m, 2026-05-01');
+    expect(text(root, '.entered')).toContain('by Installer');
+  });
+
   it('prints by way of the server and remembers that it was printed', async () => {
     const root = await page(HandoverPage);
     await press(root, '#print-card');
@@ -26,6 +46,21 @@ describe('the handover', () => {
     expect(Object.keys(plan().cards).length).toBe(1);
     await settle();
     expect(text(root, '.standing')).toContain('shows these figures');
+  });
+
+  it('lists every paper, and shows one in a tab of its own', async () => {
+    const root = await page(HandoverPage);
+    expect(root.querySelectorAll('gk-papers-list li').length).toBe(5);
+    const replace = jasmine.createSpy('replace');
+    const opened = spyOn(window, 'open').and.returnValue({ location: { replace }, close: () => undefined } as never);
+    await press(root, '#look-aboard');
+    await new Promise((resolve) => setTimeout(resolve));
+    expect(opened).toHaveBeenCalled();
+    expect(replace.calls.mostRecent().args[0]).toContain('/api/boats/test-hull/aboard.pdf?');
+    expect(replace.calls.mostRecent().args[0]).toContain('as=inline');
+    opened.and.returnValue(null);
+    await press(root, '#look-aboard');
+    expect(text(root, '[role="alert"]')).toContain('no tab');
   });
 
   it('says so when the server does not answer', async () => {

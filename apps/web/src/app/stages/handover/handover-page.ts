@@ -1,3 +1,4 @@
+import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import {
@@ -6,8 +7,10 @@ import {
   cardCautions,
   cardFingerprint,
   cardOf,
+  enteredAboard,
   printedCard,
   sectionAt,
+  whoseBoat,
 } from '@grey-keel/core';
 import { Store } from '@ngrx/store';
 import { ComputedNumber } from '../../shared/computed-number.ts';
@@ -19,6 +22,7 @@ import { openBoat } from '../open-boat.ts';
 import { type Paper, Printing } from '../printing.ts';
 import { stageRegister } from '../stages.ts';
 import { CardSection } from './card-section.ts';
+import { PapersList } from './papers-list.ts';
 import { StationCard } from './station-card.ts';
 import { PlanPlace } from '../../shared/plan-place.ts';
 import { Wide } from '../../shared/wide.ts';
@@ -32,7 +36,9 @@ import { PressButton } from '../../shared/press-button.ts';
     CardSection,
     ChoiceButtons,
     ComputedNumber,
+    DatePipe,
     FigurePipe,
+    PapersList,
     PlanPlace,
     PressButton,
     RouterLink,
@@ -54,16 +60,6 @@ import { PressButton } from '../../shared/press-button.ts';
         (click)="printCard()"
       >
         Dash cards as PDF
-      </button>
-      <button
-        type="button"
-        pButton
-        severity="secondary"
-        id="print-report"
-        [disabled]="printing.busy()"
-        (click)="printing.sheet('report', paper())"
-      >
-        Report as PDF
       </button>
       <gk-choice-buttons
         label="Paper"
@@ -100,6 +96,9 @@ import { PressButton } from '../../shared/press-button.ts';
             The water is not described.
           }
         </p>
+        @if (whose(); as words) {
+          <p class="small">{{ words }}</p>
+        }
         @for (line of aground(); track line.name) {
           <p>
             <strong>{{ line.name }}: {{ line.words | sentence: units() }}</strong>
@@ -107,7 +106,7 @@ import { PressButton } from '../../shared/press-button.ts';
         }
       </header>
       <div gkWide>
-        <table class="figures">
+        <table class="figures units-aboard">
           <thead>
             <tr>
               <th scope="col">Transducer</th>
@@ -121,8 +120,8 @@ import { PressButton } from '../../shared/press-button.ts';
             @for (one of it.transducers; track one.id; let i = $index) {
               <tr [attr.data-transducer]="one.name">
                 <td><span class="swatch" [style.background]="colour(i)" aria-hidden="true"></span>{{ one.name }}</td>
-                <td class="mono">{{ one.frequencyHz | figure: 'frequency' : units() }}</td>
-                <td>
+                <td class="mono" data-label="frequency">{{ one.frequencyHz | figure: 'frequency' : units() }}</td>
+                <td data-label="cone at -3 dB">
                   <gk-number
                     [of]="'Cone of ' + one.name + ' at -3 dB'"
                     [value]="one.coneDeg"
@@ -130,7 +129,7 @@ import { PressButton } from '../../shared/press-button.ts';
                     [steps]="one.coneWorking"
                   />
                 </td>
-                <td>
+                <td data-label="footprint">
                   @if (one.footprintM !== null) {
                     <gk-number
                       [of]="'Footprint of ' + one.name"
@@ -142,7 +141,7 @@ import { PressButton } from '../../shared/press-button.ts';
                     -
                   }
                 </td>
-                <td>
+                <td data-label="depth offset">
                   @if (one.offset; as offset) {
                     @if (offset.offsetM === null) {
                       <span class="is-missing">not measured</span>
@@ -188,6 +187,26 @@ import { PressButton } from '../../shared/press-button.ts';
           from {{ ring.narrow }}: move that far to have it straight below. A strong mark in both is nearly below.
         </p>
       }
+      @if (entered().length) {
+        <section aria-labelledby="entered-title">
+          <h3 id="entered-title">Entered on the instruments</h3>
+          <ul class="entered">
+            @for (one of entered(); track one.key) {
+              <li [class.is-stale]="one.state === 'stale'">
+                {{ one.of }}: <strong class="mono">{{ one.value | sentence: units() }}</strong>,
+                {{ one.at | date: 'yyyy-MM-dd HH:mm' }}{{ one.by ? ' by ' + one.by : '' }}.
+                @if (one.state === 'stale') {
+                  Out of date.
+                } @else if (one.seenAgainAt) {
+                  Seen again after power off, {{ one.seenAgainAt | date: 'yyyy-MM-dd HH:mm' }}.
+                } @else if (one.held) {
+                  Not seen again after power off yet.
+                }
+              </li>
+            }
+          </ul>
+        </section>
+      }
       <gk-card-section [section]="section()" [units]="units()" />
       <div class="foot">
         <section aria-labelledby="open-title">
@@ -213,6 +232,7 @@ import { PressButton } from '../../shared/press-button.ts';
         </section>
       </div>
     </article>
+    <gk-papers-list class="sheet papers" [paper]="paper()" (card)="printCard()" />
     @for (station of it.stations; track station.id) {
       <gk-station-card
         [card]="it"
@@ -232,6 +252,8 @@ export class HandoverPage {
   private readonly stages = this.store.selectSignal(selectStages);
   protected readonly units = this.open.units;
   protected readonly card = computed<Card>(() => cardOf(this.open.plan()));
+  protected readonly entered = computed(() => enteredAboard(this.open.plan()));
+  protected readonly whose = computed(() => whoseBoat(this.open.plan().boat));
   protected readonly section = computed(() => sectionAt(this.open.plan(), this.open.plan().working.depthM));
   protected readonly standing = computed(() => printedCard.standing(this.open.plan(), 'card').state);
   protected readonly cautions = cardCautions;

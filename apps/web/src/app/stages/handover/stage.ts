@@ -1,3 +1,4 @@
+import { at } from '@grey-keel/core';
 import type { WebStage } from '../web-stage.ts';
 
 export const handoverStage: WebStage = {
@@ -13,5 +14,5 @@ export const handoverStage: WebStage = {
     'The makers\u2019 instructions, local codes and a look-out come before this card.',
   ],
   page: () => import('./handover-page.ts').then(({ HandoverPage }) => HandoverPage),
-  found: () => [],
+  found: () => [{ kind: 'setting', name: 'Dash cards, report and bundle', target: at('cards') }],
 };

@@ -6,7 +6,7 @@ import { stageHarness } from '../../testing/stage-harness.ts';
 import { KeysPage } from './keys-page.ts';
 
 describe('Keys', () => {
-  const { plan, page, choose, text, settle } = stageHarness();
+  const { plan, page, choose, press, text, settle } = stageHarness();
 
   it('binds and clears a press, and records the place on a display that binds to places', async () => {
     const root = await page(KeysPage, fitted());
@@ -52,15 +52,29 @@ describe('Keys', () => {
     expect(text(root, '#key-helm-1-short')).toBe('a page that is gone');
   });
 
-  it('takes a proposal of either school as one edit', async () => {
+  it('shows a proposal of either school first, and takes it as one edit', async () => {
     const root = await page(KeysPage, fitted());
     const [short, long] = root.querySelectorAll<HTMLButtonElement>('.schools button');
     short?.click();
     await settle();
+    expect(plan().keys).toEqual(fitted().keys);
+    expect(text(root, '[data-slot="1-short"]')).toContain('Troll');
+    await press(root, '#take-proposal');
     expect(plan().keys['helm']?.['1-short']).toEqual({ does: 'page', pageId: 'troll', place: null });
     long?.click();
     await settle();
+    expect(text(root, '[data-slot="1-short"] .lost')).toBe('Troll');
+    await press(root, '#take-proposal');
     expect(plan().keys['helm']?.['1-long']).toEqual({ does: 'page', pageId: 'troll', place: null });
+    expect(root.querySelector('gk-key-proposal')).toBeNull();
+  });
+
+  it('puts a proposal on the free keys alone where that is asked', async () => {
+    const root = await page(KeysPage, { ...fitted(), keys: { helm: { '1-short': { does: 'volume' } } } });
+    await press(root, '.schools button');
+    await press(root, '#take-free');
+    expect(plan().keys['helm']?.['1-short']).toEqual({ does: 'volume' });
+    expect(Object.keys(plan().keys['helm'] ?? {}).length).toBeGreaterThan(1);
   });
 
   it('says where to go while there is no display, and that some displays have no keys', async () => {

@@ -1,12 +1,13 @@
-import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { bindProposal, fittedStations, keySchools, proposeKeys, type KeySchool } from '@grey-keel/core';
+import { fittedStations, keySchoolsOf, type KeySchool } from '@grey-keel/core';
 import type { FittedDisplay } from '@grey-keel/model';
 import { openBoat } from '../open-boat.ts';
 import { DisplayFront } from '../../shared/display-front.ts';
 import { keysInWords } from '../../shared/key-cap.ts';
 import { KeyList } from '../../shared/key-list.ts';
 import { PressButton } from '../../shared/press-button.ts';
+import { KeyProposal } from './key-proposal.ts';
 
 const schoolWords: Readonly<Record<KeySchool, string>> = {
   'frequent short': 'Quick for what is done often; a long press guards what is done seldom.',
@@ -15,7 +16,7 @@ const schoolWords: Readonly<Record<KeySchool, string>> = {
 
 @Component({
   selector: 'gk-keys-page',
-  imports: [DisplayFront, KeyList, PressButton, RouterLink],
+  imports: [DisplayFront, KeyList, KeyProposal, PressButton, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @for (one of fitted(); track one.id) {
@@ -41,13 +42,14 @@ const schoolWords: Readonly<Record<KeySchool, string>> = {
         </div>
         @if (one.display.keys > 0) {
           <div class="row schools" role="group" [attr.aria-label]="'Proposals for ' + one.station.name">
-            @for (school of schools; track school) {
+            @for (school of schoolsOf(one.display); track school) {
               <div>
                 <button
                   type="button"
                   pButton
                   severity="secondary"
                   (click)="propose(one.id, school)"
+                  [attr.aria-pressed]="proposed()?.stationId === one.id && proposed()?.school === school"
                   [attr.aria-label]="'Propose: ' + school + ', ' + one.station.name"
                 >
                   Propose: {{ school }}
@@ -56,6 +58,11 @@ const schoolWords: Readonly<Record<KeySchool, string>> = {
               </div>
             }
           </div>
+        }
+        @if (proposed(); as it) {
+          @if (it.stationId === one.id) {
+            <gk-key-proposal [stationId]="one.id" [school]="it.school" (done)="proposed.set(null)" />
+          }
         }
       </section>
     } @empty {
@@ -109,7 +116,9 @@ export class KeysPage {
   private readonly open = openBoat();
   protected readonly plan = this.open.plan;
   protected readonly fitted = computed(() => fittedStations(this.plan()));
-  protected readonly schools = keySchools;
+  protected readonly schoolsOf = keySchoolsOf;
+  /** What is shown before anything is put on a key. */
+  protected readonly proposed = signal<{ readonly stationId: string; readonly school: KeySchool } | null>(null);
   protected readonly words = schoolWords;
 
   protected inWords(display: FittedDisplay): string {
@@ -125,7 +134,6 @@ export class KeysPage {
   }
 
   protected propose(stationId: string, school: KeySchool): void {
-    const edits = bindProposal(this.plan(), stationId, proposeKeys(this.plan(), stationId, school));
-    if (edits.length) this.open.edits.edit(`keys, ${school}`, ...edits);
+    this.proposed.set({ stationId, school });
   }
 }

@@ -1,3 +1,4 @@
+import { at, fittedStations } from '@grey-keel/core';
 import type { WebStage } from '../web-stage.ts';
 
 export const keysStage: WebStage = {
@@ -13,5 +14,10 @@ export const keysStage: WebStage = {
     'On displays that bind to a place of the list, adding a page shifts what the later keys open.',
   ],
   page: () => import('./keys-page.ts').then(({ KeysPage }) => KeysPage),
-  found: () => [],
+  found: (plan) =>
+    fittedStations(plan).map(({ id, station: { name } }) => ({
+      kind: 'key' as const,
+      name: `Keys at ${name}`,
+      target: at('keys', id, '1-short'),
+    })),
 };

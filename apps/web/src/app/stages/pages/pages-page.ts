@@ -14,6 +14,8 @@ import {
   fittedStations,
   hardestSight,
   inOrder,
+  makeMissingPages,
+  missingPages,
   pageFor,
   pagesAt,
   panesOf,
@@ -48,7 +50,7 @@ import { GoTo } from '../../shared/go-to.ts';
 import { newId } from '../../state/open-plan.ts';
 import { KeyList } from '../../shared/key-list.ts';
 import { openBoat } from '../open-boat.ts';
-import { DisplayPicker, type ChosenDisplay } from './display-picker.ts';
+import { DisplayPicker } from '../../shared/display-picker.ts';
 import { LayoutGives } from './layout-gives.ts';
 import { PageMatrix, type Cell } from './page-matrix.ts';
 import { ScreenEditor, type Chosen } from './screen-editor.ts';
@@ -94,6 +96,7 @@ export class PagesPage {
   protected readonly stations = computed(() => inOrder(this.plan().stations));
   protected readonly fitted = computed(() => fittedStations(this.plan()));
   protected readonly ways = computed(() => shownWays(this.plan()));
+  protected readonly missing = computed(() => missingPages(this.plan()));
 
   /** What the open cell depends on, as one value: other changes to the plan must not close what is open. */
   private readonly places = computed(() => ({ way: this.open.way(), stations: this.fitted().map(({ id }) => id) }), {
@@ -178,21 +181,12 @@ export class PagesPage {
     if (page && way) this.cell.set({ stationId: page.stationId, way });
   }
 
-  protected fitDisplay(stationId: string, chosen: ChosenDisplay | null): void {
-    const before = this.plan().displays[stationId];
-    if (!chosen) return this.open.edits.edit('remove the display', { type: 'removeDisplay', stationId });
-    const kept = before ? { seatedDistanceM: before.seatedDistanceM, readAtNight: before.readAtNight } : {};
-    const { display, sockets } = chosen;
-    this.open.edits.edit(
-      `fit ${display.name}`,
-      { type: 'fitDisplay', stationId, display: { ...display, ...kept } },
-      // Its sockets come with it: those of another display are not there any more.
-      { type: 'describeDevice', id: stationId, changes: { sockets: [...sockets] } },
-    );
-  }
-
   protected look(stationId: string, changes: Partial<FittedDisplay>): void {
     this.open.edits.edit('how the display is looked at', { type: 'describeDisplay', stationId, changes });
+  }
+
+  protected makeAll(): void {
+    this.open.edits.edit(`make ${this.missing().length} pages`, ...makeMissingPages(this.plan(), newId));
   }
 
   protected make(layout: Layout): void {

@@ -2,6 +2,7 @@ import { SplitComponent } from 'angular-split';
 import { TestBed } from '@angular/core/testing';
 import { By } from '@angular/platform-browser';
 import { catalogueServerEvents } from '../../state/catalogue.ts';
+import { planFeature } from '../../state/plan.reducer.ts';
 import { viewEvents } from '../../state/view.ts';
 import { aPlan } from '../../testing/plans.ts';
 import { stageHarness } from '../../testing/stage-harness.ts';
@@ -71,6 +72,19 @@ describe('Pages', () => {
     await press(other, '#cell-helm-running');
     await choose(other, '#show-page', 'troll');
     expect(plan().pages['troll']?.shownIn).toEqual({ trolling: true, running: true });
+  });
+
+  it('makes all that is missing in one step, where more than one is', async () => {
+    const one = await page(PagesPage, fitted());
+    expect(one.querySelector('#make-all-pages')).toBeNull();
+    const start = fitted();
+    const root = await page(PagesPage, { ...start, ways: { ...start.ways, searching: true } });
+    const before = Object.keys(plan().pages).length;
+    await press(root, '#make-all-pages');
+    expect(Object.keys(plan().pages).length).toBe(before + 2);
+    expect(root.querySelectorAll('gk-page-matrix gk-page-drawing').length).toBe(before + 2);
+    expect(root.querySelector('#make-all-pages')).toBeNull();
+    expect(store().selectSignal(planFeature.selectUndo)().length).toBe(1);
   });
 
   it('swaps the view of a pane, gives it a range, splits it and takes it away', async () => {

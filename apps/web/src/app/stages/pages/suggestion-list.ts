@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
-import type { SuggestedLayout } from '@grey-keel/core';
+import { layoutInWords, type SuggestedLayout } from '@grey-keel/core';
 import type { FittedDisplay, Layout } from '@grey-keel/model';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { PageDrawing } from '../../shared/page-drawing.ts';
@@ -17,6 +17,7 @@ import { PressButton } from '../../shared/press-button.ts';
           <gk-page-drawing [layout]="one.layout" [wide]="display().pixelsWide" [high]="display().pixelsHigh" />
           <div>
             <p>
+              <strong>{{ words(one.layout) }}</strong>
               {{ one.chief }}
               <gk-number
                 [of]="'Scale of the ' + one.chief"
@@ -34,7 +35,7 @@ import { PressButton } from '../../shared/press-button.ts';
               type="button"
               pButton
               text
-              [attr.aria-label]="use() + ', suggestion ' + ($index + 1)"
+              [attr.aria-label]="use() + ', ' + words(one.layout)"
               (click)="taken.emit(one.layout)"
             >
               {{ use() }}
@@ -59,6 +60,9 @@ import { PressButton } from '../../shared/press-button.ts';
       align-items: center;
       font-size: var(--small);
     }
+    strong {
+      display: block;
+    }
     .faint {
       white-space: nowrap;
     }
@@ -74,4 +78,5 @@ export class SuggestionList {
   readonly use = input('Use it');
   readonly taken = output<Layout>();
   protected readonly abs = Math.abs;
+  protected readonly words = layoutInWords;
 }

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
+import { nameAll } from '@grey-keel/core';
 import { sourceSchema, temperatureSensors, type Source } from '@grey-keel/model';
 import { ChoiceField, choicesOf } from '../../shared/choice-field.ts';
 import { QuantityField } from '../../shared/quantity-field.ts';
@@ -13,6 +14,11 @@ import { PressButton } from '../../shared/press-button.ts';
   imports: [ChoiceField, PressButton, QuantityField, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
+    @if (unnamed().length > 1) {
+      <button type="button" pButton severity="secondary" id="name-all" (click)="nameThem()">
+        Name the {{ unnamed().length }} that have no name
+      </button>
+    }
     @for (it of sources(); track it.id) {
       <article class="source" [attr.aria-label]="it.unit">
         <p>
@@ -123,6 +129,12 @@ export class SourceNames {
   protected readonly shape = sourceSchema.shape;
   protected readonly sensors = choicesOf(temperatureSensors);
   protected readonly sources = computed(() => namedSources(this.open.plan()));
+
+  protected readonly unnamed = computed(() => nameAll(this.open.plan()));
+
+  protected nameThem(): void {
+    this.open.edits.edit('name all sources', ...this.unnamed());
+  }
 
   protected set(id: string, unit: string, changes: Partial<Source>): void {
     this.open.edits.edit(unit, { type: 'describeSource', id, changes });

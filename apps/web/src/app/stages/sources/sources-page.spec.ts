@@ -17,6 +17,13 @@ describe('the sources', () => {
     expect(text(root, '[aria-labelledby="on-title"] strong')).toBe('90 s');
   });
 
+  it('are named all at once, and the button is gone with what it is for', async () => {
+    const root = await page(SourcesPage, withFit());
+    await press(root, '#name-all');
+    expect(Object.values(plan().sources).filter(({ name }) => name !== '').length).toBeGreaterThan(2);
+    expect(root.querySelector('#name-all')).toBeNull();
+  });
+
   it('fill what is empty with the best, leave what stands, and mark what measures something else', async () => {
     const start = withFit();
     const ahead = {

@@ -1,7 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
-import { stages } from '@grey-keel/core';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
-import { ToDoList } from '../../shared/to-do-list.ts';
 import { openBoat } from '../open-boat.ts';
 import { ActInTime } from './act-in-time.ts';
 import { DisplayAlarms } from './display-alarms.ts';
@@ -14,10 +12,9 @@ import { TravelView } from './travel-view.ts';
 /** The first power-up, in the order it is done: on, tags and types, names, feeds, settings, housekeeping. */
 @Component({
   selector: 'gk-sources-page',
-  imports: [ActInTime, DisplayAlarms, DisplaySettings, FeedsTable, FigurePipe, SourceNames, ToDoList, TravelView],
+  imports: [ActInTime, DisplayAlarms, DisplaySettings, FeedsTable, FigurePipe, SourceNames, TravelView],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <gk-to-do-list [items]="toDo()" />
     <section class="sheet" aria-labelledby="on-title">
       <h2 id="on-title">1 Everything on, and wait</h2>
       @if (slowest(); as it) {
@@ -82,7 +79,6 @@ import { TravelView } from './travel-view.ts';
 export class SourcesPage {
   private readonly open = openBoat();
   protected readonly units = this.open.units;
-  protected readonly toDo = computed(() => stages.sources.waitsFor(this.open.plan()));
   protected readonly slowest = computed(() => {
     const timed = namedSources(this.open.plan()).flatMap(({ unit, source: { appearsAfterS } }) =>
       appearsAfterS === null ? [] : [{ name: unit, afterS: appearsAfterS }],

@@ -1,3 +1,4 @@
+import { at, fittedStations, inOrder } from '@grey-keel/core';
 import type { WebStage } from '../web-stage.ts';
 
 export const sourcesStage: WebStage = {
@@ -13,5 +14,17 @@ export const sourcesStage: WebStage = {
     'The same water and the same north on every screen; look once that port is drawn on port.',
   ],
   page: () => import('./sources-page.ts').then(({ SourcesPage }) => SourcesPage),
-  found: () => [],
+  found: (plan) => [
+    ...inOrder(plan.transducers).map(([id, { name }]) => ({
+      kind: 'field' as const,
+      name: `Tag and type of ${name}`,
+      target: at('sources', id, 'tag'),
+    })),
+    ...fittedStations(plan).flatMap(({ id, station: { name } }) => [
+      { kind: 'field' as const, name: `Shallow alarm at ${name}`, target: at('units', id, 'alarms', 'shallowM') },
+      { kind: 'field' as const, name: `Water type at ${name}`, target: at('units', id, 'waterType') },
+      { kind: 'field' as const, name: `North at ${name}`, target: at('units', id, 'north') },
+      { kind: 'field' as const, name: `Depth at ${name}, where it comes from`, target: at('feeds', id, 'depth') },
+    ]),
+  ],
 };

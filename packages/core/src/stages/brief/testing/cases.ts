@@ -10,6 +10,11 @@ export const briefCases: RuleCases = {
     silent: plan,
     value: 1,
   },
+  'assumed-values': {
+    speaks: { ...plan, assumed: { 'boat/beamM': true, ways: true } },
+    silent: plan,
+    value: 2,
+  },
   'salinity-kind': {
     speaks: edited(plan, { type: 'describeWater', id: 'pool', changes: { salinityPpt: 18 } }),
     silent: plan,

@@ -2,7 +2,14 @@ import { type CalibrationKind, calibrationKinds, type Figure, type Plan } from '
 import { wrapped } from '../../../calibration/bearings.ts';
 import { calibratedSensors, type CalibratedSensor } from '../../../calibration/calibrated-sensors.ts';
 import { kindWords } from '../../../calibration/kind-words.ts';
-import { heldValue, measurementOf, moreFor, standingOf, toleranceOf } from '../../../calibration/measured-by-kind.ts';
+import {
+  heldValue,
+  isHeld,
+  measurementOf,
+  moreFor,
+  standingOf,
+  toleranceOf,
+} from '../../../calibration/measured-by-kind.ts';
 import { calibrationOf, type Measured } from '../../../calibration/sensor-calibration.ts';
 import { type Found, figure, type Rule } from '../../../findings/rule.ts';
 import { at } from '../../../plan/target.ts';
@@ -37,9 +44,9 @@ const sized = ({ value, quantity }: Figure): Figure => figure(Math.abs(value), q
 const offBy = ({ plan, kind, sensor, it }: Each): { readonly held: Figure; readonly off: Figure } | null => {
   const enter = it?.enter[0];
   const held = heldValue(plan, kind, sensor.id);
-  if (!enter || held === null || kind === 'deviation') return null;
-  const off =
-    kind === 'speed' ? enter.value / held - 1 : kind === 'heading' ? wrapped(enter.value - held) : enter.value - held;
+  if (!enter || held === null || !isHeld(kind)) return null;
+  const apart = enter.value - held;
+  const off = kind === 'speed' ? enter.value / held - 1 : enter.quantity === 'angle' ? wrapped(apart) : apart;
   return { held: figure(held, enter.quantity), off: figure(off, enter.quantity) };
 };
 
@@ -47,8 +54,9 @@ const isTurned = (each: Each): boolean => {
   const { plan, kind, sensor, it } = each;
   const enter = it?.enter[0];
   const found = offBy(each);
-  if (!enter || !found || kind === 'speed') return false;
-  const tolerance = toleranceOf(plan, kind, sensor.id).value;
+  const tolerance = toleranceOf(plan, kind, sensor.id)?.value ?? 0;
+  // A factor and a speed of sound have no other sign.
+  if (!enter || !found || kind === 'speed' || kind === 'sound speed') return false;
   const allowance = Math.max(tolerance, it.half?.value ?? 0);
   return (
     found.held.value * enter.value < 0 &&
@@ -64,7 +72,7 @@ export const calibrationMissing: Rule<'calibrate'> = {
   severity: 'note',
   find: eachSensor((each) => {
     const { plan, kind, sensor, it } = each;
-    if (kind === 'deviation' || !sensor.shown || standingOf(plan, kind, sensor.id).state !== 'missing') return [];
+    if (!isHeld(kind) || !sensor.shown || standingOf(plan, kind, sensor.id).state !== 'missing') return [];
     return [
       {
         ...of(each),
@@ -93,15 +101,16 @@ export const calibrationStale: Rule<'calibrate'> = {
     const standing = standingOf(plan, kind, sensor.id);
     const entered = calibrationOf(plan, kind, sensor.id).entered?.values[0];
     if (standing.state !== 'stale' || entered === undefined) return [];
-    const value = figure(entered, it?.enter[0]?.quantity ?? toleranceOf(plan, kind, sensor.id).quantity);
+    const quantity = it?.enter[0]?.quantity ?? toleranceOf(plan, kind, sensor.id)?.quantity ?? 'count';
+    const value = figure(entered, quantity);
     return [
       {
         ...of(each),
         title: `${kindWords[kind]} is out of date`,
         reason: [
           `${sensor.name}: `,
-          value,
-          ` was entered; since then ${standing.changed.join(' and ') || 'the calculation'} changed.`,
+          ...(kind === 'sides' ? ['they were looked at'] : [value, ' was entered']),
+          `; since then ${standing.changed.join(' and ') || 'the calculation'} changed.`,
         ],
         figure: value,
         fix: { label: 'Measure again', target: place(each) },
@@ -117,7 +126,7 @@ export const calibrationUncertain: Rule<'calibrate'> = {
   find: eachSensor((each) => {
     const { plan, kind, sensor, it } = each;
     const tolerance = toleranceOf(plan, kind, sensor.id);
-    if (!it?.half || it.half.value <= tolerance.value) return [];
+    if (!it?.half || !tolerance || it.half.value <= tolerance.value) return [];
     const more = moreFor(plan, kind, sensor.id, it);
     return [
       {
@@ -181,7 +190,7 @@ export const calibrationOff: Rule<'calibrate'> = {
     const enter = it?.enter[0];
     if (!found || !enter || isTurned(each) || standingOf(plan, kind, sensor.id).state === 'missing') return [];
     const tolerance = toleranceOf(plan, kind, sensor.id);
-    if (Math.abs(found.off.value) <= tolerance.value + (it.half?.value ?? 0)) return [];
+    if (!tolerance || Math.abs(found.off.value) <= tolerance.value + (it.half?.value ?? 0)) return [];
     return [
       {
         ...of(each),
@@ -200,6 +209,30 @@ export const calibrationOff: Rule<'calibrate'> = {
         figure: sized(found.off),
         working: it.working,
         fix: { label: 'Enter what was measured', target: place(each) },
+      },
+    ];
+  }),
+};
+
+/** A picture that has port on its right sends the boat the wrong way. */
+export const sidesMirrored: Rule<'calibrate'> = {
+  id: 'sides-mirrored',
+  stage: 'calibrate',
+  severity: 'check',
+  find: eachSensor((each) => {
+    const { kind, sensor, it } = each;
+    if (kind !== 'sides' || it?.enter[0]?.value !== -1) return [];
+    return [
+      {
+        ...of(each),
+        title: `${sensor.name} draws port to starboard`,
+        reason: [
+          'Its picture has everything on the wrong side, in ',
+          figure(it.readings, 'count'),
+          ` of ${it.readings} looks. Swap the sides in the display, or the two cables, never both, and look again.`,
+        ],
+        figure: figure(it.readings, 'count'),
+        fix: { label: 'Look again', target: place(each) },
       },
     ];
   }),

@@ -81,9 +81,9 @@ export const offsetFaults: Readonly<Record<string, Fault>> = {
     ];
     return { faulty: set(0.3), nearly: set(-0.3) };
   },
-  'offset-missing: a fan that feeds depth': (_, random) => {
+  'offset-missing: a fan that feeds depth, or looks straight down': (_, random) => {
     const fan = random() < 0.5 ? 'c-sides' : 'd-ahead';
-    const kind: Edit = { type: 'describeTransducer', id: fan, changes: { kind: 'down fan' } };
+    const of = (kind: 'side-scan' | 'down fan'): Edit => ({ type: 'describeTransducer', id: fan, changes: { kind } });
     const feeds = (sourceId: string, fallbackId: string | null): Edit => ({
       type: 'feed',
       stationId: 'helm',
@@ -91,8 +91,11 @@ export const offsetFaults: Readonly<Record<string, Fault>> = {
       feed: { sourceId, fallbackId },
     });
     return {
-      faulty: [kind, random() < 0.5 ? feeds(fan, null) : feeds('a-hull', fan)],
-      nearly: [kind, feeds('a-hull', null)],
+      faulty:
+        random() < 0.5
+          ? [of('side-scan'), random() < 0.5 ? feeds(fan, null) : feeds('a-hull', fan)]
+          : [of('down fan'), feeds('a-hull', null)],
+      nearly: [of('side-scan'), feeds('a-hull', null)],
     };
   },
 };

@@ -1,6 +1,6 @@
 import type { CalibrationKind, CalibrationReading, Edit, Plan } from '@grey-keel/model';
 import { entryOf } from '../../../calibration/measured-by-kind.ts';
-import { edited } from '../../../testing/sample-plan.ts';
+import { aTransducer, edited } from '../../../testing/sample-plan.ts';
 import { between, type Fault, type Random } from '../../../testing/sound-boat.ts';
 import { pairsFrom, simulatedRuns } from '../../../testing/simulated-runs.ts';
 
@@ -29,7 +29,9 @@ const record = <K extends CalibrationKind>(
   sensorId: string,
   readings: readonly CalibrationReading<K>[],
 ): Edit[] =>
-  readings.map((reading, i) => ({ type: 'recordCalibration', of, sensorId, readingId: `z${i}`, reading }) as Edit);
+  readings.map(
+    (reading, i) => ({ type: 'recordCalibration', of, sensorId, readingId: `z${i}`, reading }) as unknown as Edit,
+  );
 
 /** Runs for the heading whose sensor misses `offsetDeg`, without noise. */
 const headingRuns = (random: Random, pairs: number, offsetDeg: number): CalibrationReading<'heading'>[] => {
@@ -114,6 +116,13 @@ export const sensorFaults: Readonly<Record<string, Fault>> = {
       entered: it,
     });
     return { faulty: [...done, set(12), enter(wrong)], nearly: [...done, set(12), enter(entry!)] };
+  },
+  'sides-mirrored: a side-scan that has port on its right': () => {
+    const seen = (shown: 'port' | 'starboard'): Edit[] => [
+      { type: 'placeTransducer', id: 's-side', transducer: aTransducer({ kind: 'side-scan', mounting: 'transom' }) },
+      ...record('sides', 's-side', [{ known: 'port', shown, leftOut: false }]),
+    ];
+    return { faulty: seen('starboard'), nearly: seen('port') };
   },
   'calibration-apart: one thermometer reading misread': () => ({
     faulty: [log, ...record('temperature', 'e-log', temperatures([0.4, 0.5, 0.4, 0.5, 0.4, 0.4, 0.4, 0.5, 1.2]))],

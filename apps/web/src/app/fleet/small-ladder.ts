@@ -1,12 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import type { FleetEntry } from '@grey-keel/model';
+import { stateWords } from '../shared/state-words.ts';
 
 /** From one stage to the next: eight of them fit into their column of the fleet. */
 const pitchPx = 26;
 
-/** A boat's own small hull: how far it has come, and where something is stale, missing or stopped. */
+/** A boat's own small ladder: which stages are done, which are to do, out of date or stopped. */
 @Component({
-  selector: 'gk-small-waterline',
+  selector: 'gk-small-ladder',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <svg
@@ -17,9 +18,14 @@ const pitchPx = 26;
       [attr.aria-label]="words()"
     >
       @for (mark of marks(); track mark.number) {
-        <rect [attr.x]="mark.x" y="1" width="24" height="32" [attr.class]="mark.under ? 'under' : 'above'" />
-        <text [attr.x]="mark.x + 12" y="22" text-anchor="middle">{{ mark.number }}</text>
+        <rect [attr.x]="mark.x + 0.5" y="1" width="23" height="32" class="mark {{ mark.state }}" />
+        <text [attr.x]="mark.x + 12" y="26" text-anchor="middle" class="number {{ mark.state }}">
+          {{ mark.number }}
+        </text>
         @switch (mark.state) {
+          @case ('fresh') {
+            <path class="tick" [attr.d]="'M' + (mark.x + 14) + ' 6.5 l2.6 2.8 l5 -6'" />
+          }
           @case ('stop') {
             <rect class="stop" [attr.x]="mark.x + 16" y="3" width="7" height="7" />
           }
@@ -28,29 +34,37 @@ const pitchPx = 26;
           }
         }
       }
-      <line [attr.x1]="line()" [attr.x2]="line()" y1="0" y2="34" class="line" />
     </svg>
   `,
   styles: `
-    .above {
+    .mark {
       fill: var(--hull);
     }
-    .under {
+    /* Bare while it is still to be done. */
+    .mark.missing {
+      fill: var(--sheet);
+      stroke: var(--hull);
+    }
+    .mark.stop {
       fill: var(--antifoul);
     }
-    text {
+    .number {
       fill: var(--on-hull);
       font: 700 13px var(--font);
     }
-    .line {
-      stroke: var(--sheet);
-      stroke-width: 4;
+    .number.missing {
+      fill: var(--ink);
     }
-    .stop {
+    .tick {
+      fill: none;
+      stroke: var(--on-hull);
+      stroke-width: 1.6;
+    }
+    rect.stop:not(.mark) {
       fill: var(--sign-stop);
       stroke: var(--on-hull);
     }
-    .stale {
+    rect.stale:not(.mark) {
       fill: none;
       stroke: var(--sign-stale);
       stroke-width: 1.5;
@@ -58,20 +72,15 @@ const pitchPx = 26;
     }
   `,
 })
-export class SmallWaterline {
+export class SmallLadder {
   readonly stages = input.required<FleetEntry['stages']>();
-  private readonly first = computed(() => {
-    const at = this.stages().findIndex(({ state }) => state !== 'fresh');
-    return at < 0 ? this.stages().length : at;
-  });
-  protected readonly width = computed(() => this.stages().length * pitchPx + 6);
-  protected readonly line = computed(() => this.first() * pitchPx + 2);
+  protected readonly width = computed(() => this.stages().length * pitchPx + 2);
   protected readonly marks = computed(() =>
-    this.stages().map(({ number, state }, i) => ({ number, state, x: i * pitchPx + 3, under: i >= this.first() })),
+    this.stages().map(({ number, state }, i) => ({ number, state, x: i * pitchPx + 1 })),
   );
   protected readonly words = computed(() =>
     this.stages()
-      .map(({ number, state }) => `stage ${number} ${state}`)
+      .map(({ number, state }) => `stage ${number} ${stateWords[state]}`)
       .join(', '),
   );
 }

@@ -1,24 +1,14 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
-import type { DisplayEntry, FittedDisplay, NamedSocket } from '@grey-keel/model';
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { fitDisplayEdits } from '@grey-keel/core';
 import { Store } from '@ngrx/store';
-import { ChoiceField } from '../../shared/choice-field.ts';
-import { screenInches } from '../../shared/screen-inches.ts';
-import { catalogueFeature, catalogueViewEvents } from '../../state/catalogue.ts';
-import { PressButton } from '../../shared/press-button.ts';
+import { ChoiceField } from './choice-field.ts';
+import { screenInches } from './screen-inches.ts';
+import { catalogueFeature, catalogueViewEvents } from '../state/catalogue.ts';
+import { OpenPlan } from '../state/open-plan.ts';
+import { selectPlan } from '../state/plan.selectors.ts';
+import { PressButton } from './press-button.ts';
 
-/** A display as its catalogue entry has it, and the sockets it comes with. */
-export interface ChosenDisplay {
-  readonly display: FittedDisplay;
-  readonly sockets: readonly NamedSocket[];
-}
-
-const fitted = (item: DisplayEntry, entryId: string, version: number): ChosenDisplay => {
-  const { type: _type, sockets, travellingSettings: travels, ...screen } = item;
-  const catalogue = { entryId, version };
-  return { display: { ...screen, catalogue, seatedDistanceM: null, readAtNight: false, travels }, sockets };
-};
-
-/** Which display stands at a station, from the shop's catalogue. */
+/** Which display stands at a station, from the shop's catalogue; choosing one fits it. */
 @Component({
   selector: 'gk-display-picker',
   imports: [ChoiceField, PressButton],
@@ -41,14 +31,14 @@ const fitted = (item: DisplayEntry, entryId: string, version: number): ChosenDis
 export class DisplayPicker {
   readonly stationId = input.required<string>();
   readonly label = input.required<string>();
-  readonly display = input<FittedDisplay | null>(null);
-  readonly chosen = output<ChosenDisplay | null>();
 
   private readonly store = inject(Store);
+  private readonly edits = inject(OpenPlan);
+  private readonly plan = this.store.selectSignal(selectPlan);
   private readonly entries = this.store.selectSignal(catalogueFeature.selectAll);
   protected readonly status = this.store.selectSignal(catalogueFeature.selectStatus);
   protected readonly problem = this.store.selectSignal(catalogueFeature.selectProblem);
-  protected readonly current = computed(() => this.display()?.catalogue?.entryId ?? '');
+  protected readonly current = computed(() => this.plan()?.displays[this.stationId()]?.catalogue?.entryId ?? '');
   protected readonly choices = computed(() => [
     { value: '', label: this.status() === 'ready' ? 'none' : 'fetching the catalogue' },
     ...this.entries().flatMap(({ id, item }) =>
@@ -72,8 +62,10 @@ export class DisplayPicker {
   }
 
   protected take(id: string): void {
+    const [plan, stationId] = [this.plan(), this.stationId()];
+    if (!plan) return;
+    if (id === '') return this.edits.edit('remove the display', { type: 'removeDisplay', stationId });
     const entry = this.entries().find((one) => one.id === id);
-    if (id === '') this.chosen.emit(null);
-    else if (entry?.item.type === 'display') this.chosen.emit(fitted(entry.item, entry.id, entry.version));
+    if (entry) this.edits.edit('fit a display', ...fitDisplayEdits(plan, stationId, entry));
   }
 }

@@ -1,0 +1,90 @@
+import { calibratedSensors, depthGivers, kindWords, measuredOffset, standingOf, toleranceOf } from '@grey-keel/core';
+import type { ResultStanding } from '@grey-keel/core';
+import { type CalibrationKind, calibrationKinds, type Path, type Plan, type Quantity } from '@grey-keel/model';
+
+/** What is calibrated: a depth, or what one of the procedures finds, by what gives it. */
+export interface Subject {
+  readonly kind: 'depth' | CalibrationKind;
+  readonly id: string;
+  /** Without spaces, for what is looked up by it. */
+  readonly key: string;
+}
+
+/** It, as a list shows it: what was entered, and whether that still holds. */
+export interface ListedSubject extends Subject {
+  readonly word: string;
+  readonly name: string;
+  readonly state: ResultStanding['state'];
+  readonly value: number | null;
+  readonly quantity: Quantity;
+  readonly signed: boolean;
+}
+
+/** What has no sign worth showing. */
+const unsigned: readonly Quantity[] = ['fraction', 'soundSpeed', 'level'];
+
+/** In the order they are done, by groups. */
+const groups: readonly { readonly word: string; readonly kinds: readonly Subject['kind'][] }[] = [
+  { word: 'Depth', kinds: ['depth', 'step', 'sound speed'] },
+  { word: 'Water and way', kinds: ['speed', 'temperature', 'heading', 'deviation'] },
+  { word: 'Pictures and marks', kinds: ['sides', 'pointing', 'range', 'tilt', 'antenna'] },
+  { word: 'Noise and power', kinds: ['noise', 'battery'] },
+];
+
+export const subjectKey = (kind: string, id: string): string => `${kind.replace(' ', '-')}-${id}`;
+
+/** The subject a place of the plan belongs to, by its key. */
+export const subjectAt = (path: Path): string | null => {
+  const [part, first, second] = path;
+  if (part === 'depthOffsets') return subjectKey('depth', String(first));
+  return part === 'calibrations' ? subjectKey(String(first), String(second)) : null;
+};
+
+/** All that can be calibrated on a boat. */
+export const calibrationSubjects = (plan: Plan): ListedSubject[] => [
+  ...depthGivers(plan).map(({ id, name }): ListedSubject => ({
+    kind: 'depth',
+    id,
+    key: subjectKey('depth', id),
+    word: 'Depth',
+    name,
+    state: measuredOffset.standing(plan, id).state,
+    value: plan.depthOffsets[id]?.entered?.offsetM ?? null,
+    quantity: 'length',
+    signed: true,
+  })),
+  ...calibrationKinds.flatMap((kind) =>
+    calibratedSensors(plan, kind).map(({ id, name }): ListedSubject => {
+      const quantity = toleranceOf(plan, kind, id)?.quantity ?? 'fraction';
+      return {
+        kind,
+        id,
+        key: subjectKey(kind, id),
+        word: kindWords[kind],
+        name,
+        state: standingOf(plan, kind, id).state,
+        value: plan.calibrations[kind][id]?.entered?.values[0] ?? null,
+        quantity,
+        signed: !unsigned.includes(quantity),
+      };
+    }),
+  ),
+];
+
+export const inGroups = (
+  subjects: readonly ListedSubject[],
+): { readonly word: string; readonly subjects: ListedSubject[] }[] =>
+  groups
+    .map(({ word, kinds }) => ({
+      word,
+      subjects: kinds.flatMap((kind) => subjects.filter((one) => one.kind === kind)),
+    }))
+    .filter((group) => group.subjects.length > 0);
+
+/** The one to look at first: one that a stop speaks of, then one that is not fresh. */
+export const mostPressing = (subjects: readonly ListedSubject[], stopped: readonly string[]): string =>
+  (
+    subjects.find(({ kind, id }) => kind === 'depth' && stopped.includes(id)) ??
+    subjects.find(({ state }) => state !== 'fresh') ??
+    subjects[0]
+  )?.key ?? '';

@@ -1,0 +1,69 @@
+import type { Plan, Sentence } from '@grey-keel/model';
+import { defineResult } from '../plan/define-result.ts';
+import { calibratedSensors } from './calibrated-sensors.ts';
+import { pairedMeasurement } from './paired-measurement.ts';
+import { pairedOffset } from './paired-offset.ts';
+import {
+  angle,
+  calibrationOf,
+  type Measurement,
+  sensorOf,
+  type SensorPlace,
+  wholeReadings,
+} from './sensor-calibration.ts';
+
+/** Everything the tilt of a unit on a pole or a shaft depends on. */
+export interface TiltInputs {
+  readonly readings: readonly { readonly id: string; readonly tiltDeg: number }[];
+  readonly changesAtDeg: number | null;
+  readonly sensor: SensorPlace;
+}
+
+const stepDeg = 0.5;
+
+const margin = (tiltDeg: number, halfDeg: number | null, changesAtDeg: number | null): Sentence => {
+  if (changesAtDeg === null)
+    return [
+      'Look up in the maker’s instructions at which tilt the view changes by itself: the margin is told from it.',
+    ];
+  const leftDeg = Math.abs(changesAtDeg - tiltDeg);
+  const sure = halfDeg !== null && halfDeg < leftDeg;
+  return [
+    'The view changes by itself after ',
+    angle(leftDeg),
+    ` more of ${changesAtDeg > tiltDeg ? 'bow up' : 'bow down'}`,
+    sure ? '.' : ', which is within what the tilt is sure to: it may change at any moment.',
+  ];
+};
+
+const compute = ({ readings, changesAtDeg }: TiltInputs): Measurement =>
+  pairedMeasurement({
+    unit: 'deg',
+    readings,
+    pairOf: ({ tiltDeg }) => ({ known: tiltDeg, shown: 0 }),
+    step: stepDeg,
+    wanting: 'No reading yet: hold a plumb line or a level to the pole, at rest, as it is used.',
+    says: (tiltDeg, halfDeg) => ({
+      enter: tiltDeg,
+      sign: ['It hangs ', angle(Math.abs(tiltDeg)), ` bow ${tiltDeg > 0 ? 'up' : 'down'} from the plumb.`],
+      also: [margin(tiltDeg, halfDeg, changesAtDeg)],
+    }),
+  });
+
+/** How far each unit that is let down hangs from the plumb, and what is left until its view changes by itself. */
+export const measuredTilt = defineResult({
+  keys: (plan) => calibratedSensors(plan, 'tilt').map(({ id }) => id),
+  slice: (plan: Plan, id): TiltInputs | null => {
+    const sensor = sensorOf(plan, id);
+    const { readings, changesAtDeg } = calibrationOf(plan, 'tilt', id);
+    return sensor ? { readings: wholeReadings<'tilt'>(readings), changesAtDeg, sensor } : null;
+  },
+  version: pairedOffset.version,
+  compute,
+  noted: (plan, id) => plan.calibrations.tilt[id]?.entered ?? null,
+  words: {
+    readings: 'the readings',
+    changesAtDeg: 'where the view changes',
+    sensor: 'the transducer or its place',
+  },
+});

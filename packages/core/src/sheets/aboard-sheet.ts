@@ -1,0 +1,115 @@
+import { boatSchema, type Boat, type Plan, type Quantity, wordsOf } from '@grey-keel/model';
+import { depthOffsetOf } from '../calibration/depth-offset-subject.ts';
+import { heldOffsetM } from '../calibration/held-offset.ts';
+import { fittedStations } from '../plan/fitted-stations.ts';
+import { inOrder } from '../plan/working-water.ts';
+import { depthGivers } from '../sources/depth-givers.ts';
+import { formatFigure, type UnitChoice, unitFor } from '../units/index.ts';
+
+/** A table to be filled in by hand: an empty cell is what has to be read, a filled one what is known already. */
+export interface AboardTable {
+  readonly title: string;
+  /** How it is read; empty where the columns say it. */
+  readonly hint: string;
+  readonly columns: readonly string[];
+  readonly rows: readonly (readonly string[])[];
+}
+
+/** What only a tape or a look at the boat tells, and no data sheet. */
+const measured: readonly (keyof Boat)[] = [
+  'lengthM',
+  'beamM',
+  'draughtM',
+  'deadriseDeg',
+  'runningTrimDeg',
+  'bowHeightM',
+  'hullNumber',
+  'engine',
+];
+/** As many as a careful lead line takes, and two to spare. */
+const leadLineRows = 8;
+
+const isNumbered = (value: unknown): value is number => typeof value === 'number';
+
+/**
+ * What must be read aboard, on paper for whoever goes without a screen: what to measure on the hull, the tags of the
+ * cables, what each display is set to, and a blank lead-line form for each transducer that gives a depth.
+ */
+export const aboardSheets = (plan: Plan, units: UnitChoice): AboardTable[] => {
+  const write = (value: number | null | undefined, quantity: Quantity): string =>
+    value == null ? '' : formatFigure({ value, quantity }, units);
+  const transducers = inOrder(plan.transducers);
+  const fitted = fittedStations(plan);
+  const boatRow = (field: keyof Boat): string[] => {
+    const words = wordsOf(boatSchema.shape[field]);
+    const value = plan.boat[field];
+    const known = isNumbered(value) ? write(value, words?.quantity ?? 'count') : String(value ?? '');
+    const assumed = plan.assumed?.[`boat/${field}`] === true;
+    return [words?.label ?? field, assumed ? `${known}, assumed` : known, ''];
+  };
+  const unit = unitFor('length', units).symbol;
+  const tables: AboardTable[] = [
+    {
+      title: 'Hull',
+      hint: 'Boat afloat and loaded as it is used.',
+      columns: ['What', 'Known', 'Read aboard'],
+      rows: [
+        ...measured.map(boatRow),
+        ...inOrder(plan.equipment)
+          .filter(([, { kind }]) => kind === 'propeller')
+          .map(([, { name, propellerDiameterM }]) => [`Diameter of ${name}`, write(propellerDiameterM, 'length'), '']),
+        ...inOrder(plan.stations).map(([, { name, viewingDistanceM }]) => [
+          `Eyes to screen at ${name}`,
+          write(viewingDistanceM, 'length'),
+          '',
+        ]),
+      ],
+    },
+    {
+      title: 'Cables and names',
+      hint: 'The type is printed on the tag of the cable: read it there, do not guess it from the shape. Time from power on until it appears.',
+      columns: ['Transducer', 'Tag on its cable', 'Type selected', 'Listed as', 'Appears after', 'Cable length'],
+      rows: transducers.map(([id, { name }]) => {
+        const source = plan.sources[id];
+        return [
+          name,
+          source?.tag ?? '',
+          source?.selected ?? '',
+          source?.name ?? '',
+          write(source?.appearsAfterS, 'wait'),
+          write(plan.network.links[id]?.cableM, 'length'),
+        ];
+      }),
+    },
+    {
+      title: 'Displays',
+      hint: 'As each is set now, before anything is changed.',
+      columns: ['Station', 'Display', 'Water set to', 'Depth in, step', 'North', 'Port on port', 'Depth from'],
+      rows: fitted.map(({ id, station, display }) => {
+        const set = plan.units[id];
+        const source = plan.feeds[id]?.depth?.sourceId;
+        return [
+          station.name,
+          display.name,
+          set?.ownSoundSpeedMps == null ? (set?.waterType ?? '') : write(set.ownSoundSpeedMps, 'soundSpeed'),
+          set?.depthUnit ? [set.depthUnit, set.depthStep].filter((part) => part !== undefined).join(', ') : '',
+          set?.north ?? '',
+          set && set.sidesRight !== 'not looked at' ? set.sidesRight : '',
+          (source && (plan.sources[source]?.name || plan.transducers[source]?.name)) ?? '',
+        ];
+      }),
+    },
+    ...depthGivers(plan).map(({ id, name }): AboardTable => {
+      const { reference } = depthOffsetOf(plan, id);
+      // The figure a new boat begins with was read on no display.
+      const held = plan.depthOffsets[id] ? write(heldOffsetM(plan, id), 'length') : '______';
+      return {
+        title: `Lead line under ${name}`,
+        hint: `Set in the display while reading: ${held}. Depth counted from the ${reference}. Water: ______ warm, ______ salt. Three depths or more, flat water, line plumb, no way on.`,
+        columns: ['Reading', 'Time', `Lead line, ${unit}`, 'Displayed, with its unit', 'Swell', 'Loading'],
+        rows: Array.from({ length: leadLineRows }, (_, i) => [String(i + 1), '', '', '', '', '']),
+      };
+    }),
+  ];
+  return tables.filter(({ rows }) => rows.length > 0);
+};
