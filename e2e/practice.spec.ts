@@ -39,13 +39,15 @@ describe('the procedures on a practice copy', () => {
   };
   /** The figures of the next reading, typed into its line by their names in the plan. */
   const type = async (figures: Readonly<Record<string, number | string>>, by: Hands = hands): Promise<void> => {
-    const count = (await drive().findElements(By.css('tr[data-reading]'))).length;
     const names = Object.keys(figures);
     let id = '';
+    let count = 0;
     for (const [i, name] of names.entries()) {
       if (i === 0) {
         const first = await find(drive(), `tr[data-reading="new"] [id^="${name}-"]`);
         id = ((await first.getAttribute('id')) ?? '').slice(name.length + 1);
+        // Counted only now: before, the readings of another procedure may still have stood there.
+        count = (await drive().findElements(By.css('tr[data-reading]'))).length;
       }
       const value = figures[name] ?? '';
       if (typeof value === 'string') await by.choose(`#${name}-${id}`, value);

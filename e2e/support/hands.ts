@@ -52,6 +52,24 @@ const gone = async (driver: WebDriver): Promise<void> => {
     'the list to close',
   );
 };
+/** A list that says something else than expected is looked at again: what it offers may have been written a moment ago. */
+const choiceMs = 8000;
+const untilChosen = async (driver: WebDriver, css: string, label: string, once: () => Promise<boolean>) => {
+  const end = Date.now() + choiceMs;
+  while (!(await whileFresh(once))) {
+    if (Date.now() > end) {
+      const entries = await driver.executeScript<string>(
+        `return [...document.querySelectorAll(arguments[0])].map((one) => one.textContent.trim()).join('; ')`,
+        listed,
+      );
+      throw new Error(`${css} has no entry "${label}" but ${entries}`);
+    }
+    // One that has closed by itself needs no Escape, which would close what lies under it.
+    if ((await driver.findElements({ css: listed })).length > 0) await driver.actions().sendKeys(Key.ESCAPE).perform();
+    await gone(driver);
+  }
+  await gone(driver);
+};
 
 export const pointer = (driver: WebDriver): Hands => {
   const inView = async (css: string): Promise<WebElement> => {
@@ -69,18 +87,14 @@ export const pointer = (driver: WebDriver): Hands => {
       }),
     press: (css) => whileFresh(async () => (await inView(css)).click()),
     choose: (css, label) =>
-      whileFresh(async () => {
+      untilChosen(driver, css, label, async () => {
         await open(driver, async () => (await inView(css)).click());
-        const entries: string[] = [];
-        for (const option of await driver.findElements({ css: listed })) {
-          const entry = await option.getText();
-          if (entry.startsWith(label)) {
+        for (const option of await driver.findElements({ css: listed }))
+          if ((await option.getText()).startsWith(label)) {
             await option.click();
-            return gone(driver);
+            return true;
           }
-          entries.push(entry);
-        }
-        throw new Error(`${css} has no entry "${label}" but ${entries.join('; ')}`);
+        return false;
       }),
     give: async (css, path) => (await find(driver, css)).sendKeys(path),
     stage: async (number) => {
@@ -163,22 +177,24 @@ export const keyboard = (driver: WebDriver): Hands => {
         await type(Key.ENTER);
       }),
     choose: async (css, label) => {
-      await open(driver, async () => {
-        await reach(css);
-        await type(Key.ARROW_DOWN);
+      await untilChosen(driver, css, label, async () => {
+        await open(driver, async () => {
+          await reach(css);
+          await type(Key.ARROW_DOWN);
+        });
+        const [wanted, now] = await driver.executeScript<[number, number]>(
+          `const options = [...document.querySelectorAll(arguments[0])];
+           return [options.findIndex((option) => option.textContent.trim().startsWith(arguments[1])),
+                   options.findIndex((option) => option.matches('.p-focus'))];`,
+          listed,
+          label,
+        );
+        if (wanted < 0) return false;
+        for (let i = now; i !== wanted; i += Math.sign(wanted - now))
+          await type(wanted > now ? Key.ARROW_DOWN : Key.ARROW_UP);
+        await type(Key.ENTER);
+        return true;
       });
-      const [wanted, now] = await driver.executeScript<[number, number]>(
-        `const options = [...document.querySelectorAll(arguments[0])];
-         return [options.findIndex((option) => option.textContent.trim().startsWith(arguments[1])),
-                 options.findIndex((option) => option.matches('.p-focus'))];`,
-        listed,
-        label,
-      );
-      if (wanted < 0) throw new Error(`${css} has no entry "${label}"`);
-      for (let i = now; i !== wanted; i += Math.sign(wanted - now))
-        await type(wanted > now ? Key.ARROW_DOWN : Key.ARROW_UP);
-      await type(Key.ENTER);
-      await gone(driver);
       await type(Key.TAB);
     },
     // The browser's own file chooser is out of reach here; that the field can be reached is not.

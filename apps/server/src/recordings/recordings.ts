@@ -2,7 +2,7 @@ import { thinned, type LogChannel, type LogCounts } from '@grey-keel/core';
 import { liveQuantitySchema, type Recording, type RecordingPart } from '@grey-keel/model';
 import { Op, QueryTypes, type Transaction } from 'sequelize';
 import type { Database } from '../database/open-database.ts';
-import type { RecordingRow } from '../database/tables.ts';
+import type { RecordingChannelRow, RecordingRow } from '../database/tables.ts';
 import { type Chunk, columns } from './columns.ts';
 import { readLog } from './read-log.ts';
 
@@ -40,12 +40,13 @@ export class Recordings {
   async list(): Promise<Recording[]> {
     const { recordings } = this.database.tables;
     const rows = await recordings.findAll({ where: { removed_at: null }, order: [['made_at', 'DESC']] });
-    return Promise.all(rows.map((row) => this.described(row)));
+    return this.described(rows);
   }
 
   async find(id: string): Promise<Recording | null> {
     const row = await this.database.tables.recordings.findByPk(id);
-    return row?.removed_at === null ? this.described(row) : null;
+    const [found] = row?.removed_at === null ? await this.described([row]) : [];
+    return found ?? null;
   }
 
   /** Whether there is one of that id, deleted or not. */
@@ -259,12 +260,15 @@ export class Recordings {
     );
   }
 
-  private async described(row: RecordingRow): Promise<Recording> {
+  /** With the channels of all of them asked for at once, however many recordings there are. */
+  private async described(rows: readonly RecordingRow[]): Promise<Recording[]> {
     const channels = await this.database.tables.recordingChannels.findAll({
-      where: { recording_id: row.id },
+      where: { recording_id: rows.map(({ id }) => id) },
       order: [['channel', 'ASC']],
     });
-    return {
+    const channelsOf = new Map<string, RecordingChannelRow[]>(rows.map(({ id }) => [id, []]));
+    for (const channel of channels) channelsOf.get(channel.recording_id)?.push(channel);
+    return rows.map((row) => ({
       id: row.id,
       name: row.name,
       cameFrom: row.came_from,
@@ -278,13 +282,13 @@ export class Recordings {
       noSentence: row.no_sentence,
       notRead: row.not_read,
       bytes: row.bytes,
-      channels: channels.map(({ channel, talker, type, quantity, samples }) => ({
+      channels: (channelsOf.get(row.id) ?? []).map(({ channel, talker, type, quantity, samples }) => ({
         id: channel,
         talker,
         type,
         quantity: liveQuantitySchema.parse(quantity),
         samples,
       })),
-    };
+    }));
   }
 }

@@ -9,8 +9,10 @@ import type { SimulatedBoat } from './simulated-boat.ts';
 import { simulatedMiddle } from './simulated-sentences.ts';
 import { waterTemperatureC } from './terrain.ts';
 
-/** Where a buoy lies, from the middle of the water. */
+/** Where the buoy lies that marks are set over, from the middle of the water. */
 const buoy = { eastM: 140, northM: 90 };
+/** Its like lie so far apart all over the water: one is always near enough for eye and tape. */
+const buoysApartM = 200;
 /** What the simulated pack is, and what is taken from it: little at rest, more while the engine is off and all screens are on. */
 const pack = { chemistry: 'lead-acid' as const, nominalV: 12, capacityAh: 80 };
 const drawsA = { least: 1.5, most: 9 };
@@ -26,7 +28,8 @@ export const overTheSide = ({ seed, errors, now }: SimulatedBoat): OverTheSide =
   const random = xoroshiro128plus((Math.round(boat.timeS * 10) * 31 + seed * 17) | 0);
   skipN(random, 32);
   const normal = normalFrom(random);
-  const away = { east: buoy.eastM - boat.eastM, north: buoy.northM - boat.northM };
+  const toNearest = (awayM: number): number => awayM - buoysApartM * Math.round(awayM / buoysApartM);
+  const away = { east: toNearest(buoy.eastM - boat.eastM), north: toNearest(buoy.northM - boat.northM) };
   const distanceM = Math.max(1, Math.hypot(away.east, away.north));
   const offTheBowDeg = wrapped(bearingOf(away) - boat.headingDeg);
   const heightM = Math.max(0.5, boat.depthM - errors.faceDepthM);

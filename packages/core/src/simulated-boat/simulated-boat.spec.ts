@@ -73,6 +73,8 @@ describe('the simulated boat', () => {
       );
       expect(Math.abs(mean(({ seen }) => seen.tiltDeg) - errors.tiltDeg)).toBeLessThan(0.6);
       expect(looks.every(({ seen: { bank } }) => (bank.side !== bank.shownSide) === errors.sidesSwapped)).toBeTrue();
+      // However far it sails, a buoy is near enough for a tape.
+      expect(Math.max(...looks.map(({ seen }) => seen.buoy.distanceM))).toBeLessThan(155);
       // Marks set over the buoy lie off by the vector from the antenna, turned with the boat.
       const marks = [0, 90, 180, 270].flatMap((steerDeg) => {
         boat.step(30, { ...ahead, steerDeg });
