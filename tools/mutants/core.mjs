@@ -747,4 +747,12 @@ export const mutants = [
   },
   { file: 'simulated-boat/helm-script.ts', from: '(beganDeg + turn) % 360', to: 'beganDeg' },
   { file: 'stages/calibrate/rules/sensors.ts', from: 'it?.enter[0]?.value !== -1', to: 'it?.enter[0]?.value === 2' },
+  { file: 'acoustics/backscatter.ts', from: 'softest: bySound[0]', to: 'softest: bySound.at(-1)' },
+  { file: 'acoustics/backscatter.ts', from: "'open water': null", to: "'open water': 'sand'" },
+  { file: 'beams/scene-fans.ts', from: 'requirements.hardest', to: 'requirements.softest' },
+  {
+    file: 'simulated-boat/over-the-side.ts',
+    from: 'awayM - buoysApartM * Math.round(awayM / buoysApartM)',
+    to: 'awayM',
+  },
 ];

@@ -25,4 +25,5 @@ export const mutants = [
   { file: 'fields/field-words.ts', from: '.find((found) => found !== null) ?? null', to: '[0] ?? null' },
   { file: 'plan/plan.ts', from: 'practice === true ||', to: 'true ||' },
   { file: 'live/instruments.ts', from: '172\\\\.(?:1[6-9]|2', to: '172\\\\.(?:1[6-9]|[2-9]' },
+  { file: 'plan/upgrade.ts', from: 'over: [one.over]', to: 'over: one.over' },
 ];

@@ -1,6 +1,6 @@
 export { absorption } from './water/absorption.ts';
 export { soundSpeed } from './water/sound-speed.ts';
-export { bottomBackscatterDb, bottomOf, bottomTypes, type BottomType } from './acoustics/backscatter.ts';
+export { bottomBackscatterDb, bottomsOf, bottomTypes, type BottomType } from './acoustics/backscatter.ts';
 export { detectionRange } from './acoustics/detection-range.ts';
 export { noiseSpectrum } from './acoustics/noise.ts';
 export { sonarBudget } from './acoustics/sonar-budget.ts';

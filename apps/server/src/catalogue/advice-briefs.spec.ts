@@ -30,7 +30,7 @@ const planOf = ({ boat, water, depthM, fish: [lengthCm, shallowestM, deepestM], 
         ...water,
       },
     },
-    sought: { one: { name: 'fish', lengthCm, shallowestM, deepestM, over: 'mud' } },
+    sought: { one: { name: 'fish', lengthCm, shallowestM, deepestM, over: ['mud'] } },
     ways,
     working: { waterId: 'one', depthM },
   };

@@ -36,7 +36,7 @@ const described = (changes: Partial<Plan['boat']>, depthM: number, kind: 'fresh'
         clarity: 'mixed',
       },
     },
-    sought: { one: { name: 'fish', lengthCm: 50, shallowestM: 1, deepestM: depthM, over: 'mud' } },
+    sought: { one: { name: 'fish', lengthCm: 50, shallowestM: 1, deepestM: depthM, over: ['mud'] } },
     ways: { running: true, searching: true, trolling: true },
     working: { waterId: 'one', depthM },
   };

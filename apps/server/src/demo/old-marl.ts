@@ -53,7 +53,7 @@ export const oldMarl = (now: Date): DemoBoat => {
       },
     },
     waters: { gannet: gannetDeep },
-    sought: { ling: { name: 'Ling', lengthCm: 110, shallowestM: 80, deepestM: 300, over: 'rock' } },
+    sought: { ling: { name: 'Ling', lengthCm: 110, shallowestM: 80, deepestM: 300, over: ['rock'] } },
     ways: { running: true, drifting: true, anchored: true },
     working: { waterId: 'gannet', depthM: 180 },
     transducers: {

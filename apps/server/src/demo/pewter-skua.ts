@@ -36,8 +36,8 @@ export const pewterSkua = (now: Date): DemoBoat => ({
       },
     },
     sought: {
-      'a-pollack': { name: 'Pollack', lengthCm: 60, shallowestM: 8, deepestM: 40, over: 'rock' },
-      'b-wrasse': { name: 'Wrasse', lengthCm: 35, shallowestM: 3, deepestM: 20, over: 'rock' },
+      'a-pollack': { name: 'Pollack', lengthCm: 60, shallowestM: 8, deepestM: 40, over: ['rock'] },
+      'b-wrasse': { name: 'Wrasse', lengthCm: 35, shallowestM: 3, deepestM: 20, over: ['rock'] },
     },
     ways: { running: true, drifting: true, trailer: true },
     working: { waterId: 'a-sound', depthM: 18 },

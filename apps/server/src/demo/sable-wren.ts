@@ -60,7 +60,7 @@ export const sableWren = (now: Date): DemoBoat => {
       },
     },
     waters: { 'a-ostrel': lakeOstrel },
-    sought: { char: { name: 'Char', lengthCm: 45, shallowestM: 18, deepestM: 45, over: 'ledges' } },
+    sought: { char: { name: 'Char', lengthCm: 45, shallowestM: 18, deepestM: 45, over: ['ledges'] } },
     ways: { running: true, searching: true, trolling: true, 'on the spot': true, trailer: true },
     working: { waterId: 'a-ostrel', depthM: 32 },
     transducers: {

@@ -1,5 +1,6 @@
 import type { TargetSpecies } from '@grey-keel/model';
 
+/** From the one that sends back least to the one that sends back most. */
 export const bottomTypes = ['mud', 'sand', 'gravel', 'rock'] as const;
 export type BottomType = (typeof bottomTypes)[number];
 
@@ -13,15 +14,31 @@ const lambertDb: Record<BottomType, number> = { mud: -33, sand: -27, gravel: -21
 export const bottomBackscatterDb = (type: BottomType, grazingDeg: number): number =>
   lambertDb[type] + 20 * Math.log10(Math.sin((grazingDeg * Math.PI) / 180));
 
-/** The bottom that what is sought stands over, as sound meets it. */
-export const bottomOf = (over: TargetSpecies['over']): BottomType =>
-  ({
-    'open water': 'sand' as const,
-    mud: 'mud' as const,
-    sand: 'sand' as const,
-    gravel: 'gravel' as const,
-    rock: 'rock' as const,
-    weed: 'mud' as const,
-    ledges: 'rock' as const,
-    wreck: 'rock' as const,
-  })[over];
+type Ground = TargetSpecies['over'][number];
+
+/** As sound meets it; open water says nothing of the bottom under it. */
+const bottomUnder: Readonly<Record<Ground, BottomType | null>> = {
+  'open water': null,
+  mud: 'mud',
+  sand: 'sand',
+  gravel: 'gravel',
+  rock: 'rock',
+  weed: 'mud',
+  ledges: 'rock',
+  wreck: 'rock',
+};
+
+/** Where nobody says what lies below. */
+const usualBottom: BottomType = 'sand';
+
+/**
+ * The softest and the hardest bottom among the grounds that what is sought stands over: the softest is the first to be
+ * lost, the hardest the first to hide a fish, to be drawn again and to carry one unit's sound to another.
+ */
+export const bottomsOf = (
+  grounds: readonly Ground[],
+): { readonly softest: BottomType; readonly hardest: BottomType } => {
+  const there = new Set(grounds.map((ground) => bottomUnder[ground]));
+  const bySound = bottomTypes.filter((type) => there.has(type));
+  return { softest: bySound[0] ?? usualBottom, hardest: bySound.at(-1) ?? usualBottom };
+};

@@ -59,7 +59,7 @@ const lead = (plan: Plan, first: CatalogueEntry, second: CatalogueEntry): number
 const deeper = (plan: Plan, depthM: number): Plan => ({
   ...plan,
   working: { ...plan.working, depthM },
-  sought: { char: { name: 'char', lengthCm: 45, shallowestM: depthM / 2, deepestM: depthM, over: 'ledges' } },
+  sought: { char: { name: 'char', lengthCm: 45, shallowestM: depthM / 2, deepestM: depthM, over: ['ledges'] } },
 });
 const inWater = (plan: Plan, changes: Parameters<typeof aWater>[0]): Plan => ({
   ...plan,
@@ -83,7 +83,7 @@ describe('the ranking changes with the brief as a practitioner would expect:', (
       deeper(inWater(base, salt), 60),
       {
         ...deeper(inWater(base, salt), 60),
-        sought: { s: { name: 's', lengthCm: 12, shallowestM: 30, deepestM: 60, over: 'sand' } },
+        sought: { s: { name: 's', lengthCm: 12, shallowestM: 30, deepestM: 60, over: ['sand'] } },
       },
       low,
       high,

@@ -113,7 +113,7 @@ export const measuresOf = (candidate: Candidate, requirements: Requirements): Me
     for (let i = 1; i <= speedSteps; i++) {
       const boatSpeedMps = (requirements.topMps * i) / speedSteps;
       const running = beamRangeTerms(deepest, mounting, { ...requirements.conditions, boatSpeedMps });
-      if (bottomSnrDb(running, requirements.bottom, requirements.workingM) < traceSnrDb) break;
+      if (bottomSnrDb(running, requirements.softest, requirements.workingM) < traceSnrDb) break;
       holds = boatSpeedMps;
     }
     return {
@@ -125,7 +125,7 @@ export const measuresOf = (candidate: Candidate, requirements: Requirements): Me
       terms,
       targetStrengthDb: strength,
       reachM: targetReachM(terms, strength),
-      bottomReachM: bottomReachM(terms, requirements.bottom),
+      bottomReachM: bottomReachM(terms, requirements.softest),
       footprintM: 2 * requirements.workingM * Math.tan((coneDeg / 2) * radian),
       resolutionM: resolutionOf(acoustics, requirements.conditions.soundSpeedMps),
       deadZoneM: deadZoneAt(

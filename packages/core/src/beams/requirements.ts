@@ -1,5 +1,5 @@
 import type { Boat, Criterion, Plan, Way } from '@grey-keel/model';
-import { bottomOf, type BottomType } from '../acoustics/backscatter.ts';
+import { bottomsOf, type BottomType } from '../acoustics/backscatter.ts';
 import { electricalFloorOf } from '../acoustics/electrical-floor.ts';
 import { remembered } from '../plan/remembered.ts';
 import { inOrder, soundSpeedDownTo, workingWater } from '../plan/working-water.ts';
@@ -16,7 +16,9 @@ export interface Requirements {
   readonly workingM: number;
   /** The deepest the boat's water is. */
   readonly waterM: number;
-  readonly bottom: BottomType;
+  /** Of all that what is sought stands over: the bottom that is lost first, and the one that hides and answers most. */
+  readonly softest: BottomType;
+  readonly hardest: BottomType;
   readonly slopeDeg: number;
   readonly cruiseMps: number;
   readonly topMps: number;
@@ -65,7 +67,7 @@ const read = remembered((plan): Requirements | null => {
     deepestM: Math.max(workingM, ...depths),
     workingM,
     waterM: deepestWaterM(plan),
-    bottom: bottomOf(sought[0]?.over ?? 'sand'),
+    ...bottomsOf(sought.flatMap(({ over }) => over)),
     slopeDeg: Math.abs(plan.scene.slopeDeg) || usualSlopeDeg,
     cruiseMps: plan.boat.cruiseSpeedMps ?? topMps / 2,
     topMps,

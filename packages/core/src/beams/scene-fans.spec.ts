@@ -65,9 +65,11 @@ describe('the fans of a scene', () => {
   it('lose a small fish over a hard bottom, and not before the first bottom comes in', () => {
     const rock = {
       ...boat(fan('side-scan')),
-      sought: { a: { ...Object.values(aPlan().sought)[0]!, over: 'rock' as const } },
+      sought: { a: { ...Object.values(aPlan().sought)[0]!, over: ['rock' as const] } },
     };
     expect(seen(rock, { lengthCm: 8, starboardM: 14, depthM: 11 }).state).toBe('hidden');
+    const alsoMud = { ...rock, sought: { a: { ...rock.sought.a, over: ['mud' as const, 'rock' as const] } } };
+    expect(seen(alsoMud, { lengthCm: 8, starboardM: 14, depthM: 11 }).state).toBe('hidden');
     expect(seen(rock, { lengthCm: 60, starboardM: 5, depthM: 6 }).state).toBe('seen');
   });
 

@@ -78,7 +78,7 @@ const overBottom = (
   const grazing = Math.asin(belowM / slantM);
   const area = (slantM * it.acoustics.shape.alongDeg * radian * it.terms.resolutionM) / Math.cos(grazing);
   const level = fanOffAxisDb(it.acoustics.shape, 90 - grazing / radian - axisDeg, 0);
-  return fishDb - (bottomBackscatterDb(requirements.bottom, grazing / radian) + 10 * Math.log10(area) + 2 * level);
+  return fishDb - (bottomBackscatterDb(requirements.hardest, grazing / radian) + 10 * Math.log10(area) + 2 * level);
 };
 
 const stateOf = (snrDb: number, contrastDb: number): FanSeen['state'] =>

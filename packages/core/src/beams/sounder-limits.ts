@@ -38,8 +38,11 @@ export const sounderLimits = (plan: Plan, depthM: number): SounderLimits[] => {
     const again = answerOf(bottomEchoes, {
       depthM,
       faceDepthM: Math.min(20, faceM, depthM - 0.1),
-      firstSnrDb: Math.max(-200, Math.min(200, bottomSnrDb(terms, requirements.bottom, Math.max(0.1, depthM - faceM)))),
-      bottom: requirements.bottom,
+      firstSnrDb: Math.max(
+        -200,
+        Math.min(200, bottomSnrDb(terms, requirements.hardest, Math.max(0.1, depthM - faceM))),
+      ),
+      bottom: requirements.hardest,
       absorptionDbPerKm: terms.absorptionDbPerM * 1000,
     });
     return [

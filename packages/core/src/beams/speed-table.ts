@@ -38,7 +38,7 @@ const idleMps = 1.5;
 export const speedTable = (plan: Plan): readonly SpeedRow[] | null => {
   const requirements = requirementsOf(plan);
   if (!requirements) return null;
-  const { workingM, conditions, bottom } = requirements;
+  const { workingM, conditions, softest } = requirements;
   const speeds = [
     { pace: 'idle' as const, speedMps: idleMps },
     ...(requirements.cruiseMps > 0 ? [{ pace: 'cruise' as const, speedMps: requirements.cruiseMps }] : []),
@@ -71,7 +71,7 @@ export const speedTable = (plan: Plan): readonly SpeedRow[] | null => {
           });
           const snr = bottomSnrDb(
             beamRangeTerms(acoustics, mounting, { ...conditions, boatSpeedMps: speedMps }),
-            bottom,
+            softest,
             workingM,
           );
           return {

@@ -247,7 +247,7 @@ describe('the procedures of sonar, marks and battery', () => {
       ...requirements.conditions,
       boatSpeedMps: 0,
     });
-    expect(bottomSnrDb(terms, requirements.bottom, 200)).toBeCloseTo(15, 1);
+    expect(bottomSnrDb(terms, requirements.softest, 200)).toBeCloseTo(15, 1);
   });
 
   it('leave nothing behind when a station, a battery or a transducer goes', () => {

@@ -136,7 +136,7 @@ export const measuredOwnNoise = defineResult({
           resolutionM: terms.resolutionM,
           absorptionDbPerM: terms.absorptionDbPerM,
           windMps: requirements.conditions.windMps,
-          bottom: requirements.bottom,
+          bottom: requirements.hardest,
         },
       mounting: transducer.mounting,
       electricalFloorDb: atRest ? null : electricalFloorOf(plan).in1kHzDb,

@@ -116,7 +116,7 @@ const byBottomDb = (plan: Plan, requirements: Requirements, source: Sender, vict
     }
     loudest = Math.max(
       loudest,
-      10 * Math.log10(power * area) + bottomBackscatterDb(requirements.bottom, grazing / radian),
+      10 * Math.log10(power * area) + bottomBackscatterDb(requirements.hardest, grazing / radian),
     );
   }
   return Math.max(silenceDb, source.acoustics.sourceLevelDb + loudest);

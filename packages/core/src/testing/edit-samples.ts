@@ -100,7 +100,7 @@ export const editSamples: { readonly [K in EditKind]: EditSample<EditOf<K>> } = 
   addSought: taken({
     type: 'addSought',
     id: 'pike',
-    sought: { name: 'pike', lengthCm: null, shallowestM: 1, deepestM: 8, over: 'weed' },
+    sought: { name: 'pike', lengthCm: null, shallowestM: 1, deepestM: 8, over: ['weed'] },
   }),
   describeSought: gone({ type: 'describeSought', id: 'char', changes: { lengthCm: 50 } }),
   removeSought: gone({ type: 'removeSought', id: 'char' }),

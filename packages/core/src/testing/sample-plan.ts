@@ -116,7 +116,7 @@ export const aPlan = (): Plan => ({
   },
   stations: { helm: { name: 'Helm', viewingDistanceM: 0.9, posture: 'standing' } },
   waters: { pool: aWater() },
-  sought: { char: { name: 'char', lengthCm: 45, shallowestM: 18, deepestM: 45, over: 'ledges' } },
+  sought: { char: { name: 'char', lengthCm: 45, shallowestM: 18, deepestM: 45, over: ['ledges'] } },
   ways: { trolling: true, trailer: true },
   working: { waterId: 'pool', depthM: 32 },
   transducers: {

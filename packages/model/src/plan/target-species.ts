@@ -15,6 +15,7 @@ export const targetSpeciesSchema = z.strictObject({
     .register(fieldWords, { label: 'Its length', quantity: 'fishLength' }),
   shallowestM: z.number().min(0).max(11000).nullable().register(fieldWords, { label: 'Shallowest', quantity: 'depth' }),
   deepestM: z.number().min(0).max(11000).nullable().register(fieldWords, { label: 'down to', quantity: 'depth' }),
-  over: z.enum(bottoms),
+  /** Every ground it is looked for over, in no order. */
+  over: z.array(z.enum(bottoms)).min(1).max(bottoms.length),
 });
 export type TargetSpecies = z.output<typeof targetSpeciesSchema>;

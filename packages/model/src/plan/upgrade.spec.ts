@@ -47,13 +47,19 @@ describe('the plan', () => {
     const { speed, temperature, heading, deviation } = now.calibrations;
     const eighth = { ...now, calibrations: { speed, temperature, heading, deviation } };
     const first = without(second, 'displays', 'pages', 'keys');
-    for (const [version, plan] of [first, second, third, fifth, fifth, now, now, eighth, now].map(
+    for (const [version, plan] of [first, second, third, fifth, fifth, now, now, eighth, now, now].map(
       (plan, i) => [i + 1, plan] as const,
     ))
       expect(planSchema.parse(upgradePlan({ ...plan, version })))
         .withContext(`version ${version}`)
         .toEqual(now);
-    expect(planVersion).toBe(10);
+    expect(planVersion).toBe(11);
+  });
+
+  it('of version 10 has the one ground of a species among its grounds', () => {
+    const species = { name: 'Char', lengthCm: 45, shallowestM: 8, deepestM: 20 };
+    const older = { ...emptyPlan('Older'), version: 10, sought: { a: { ...species, over: 'ledges' } } };
+    expect(planSchema.parse(upgradePlan(older)).sought).toEqual({ a: { ...species, over: ['ledges'] } });
   });
 
   it('of version 4 is read as it stands, a socket by its plug alone', () => {

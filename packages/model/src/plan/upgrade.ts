@@ -46,6 +46,16 @@ export const upgrades: Readonly<Record<number, Upgrade>> = {
   }),
   // What is assumed, and whose the boat is: fields that may be left out.
   9: (plan) => plan,
+  // A species may stand over several grounds.
+  10: (plan) => ({
+    ...plan,
+    sought: Object.fromEntries(
+      Object.entries(plan['sought'] as Record<string, { readonly over: unknown }>).map(([id, one]) => [
+        id,
+        { ...one, over: [one.over] },
+      ]),
+    ),
+  }),
 };
 
 export class UnreadablePlan extends Error {

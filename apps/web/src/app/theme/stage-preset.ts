@@ -2,6 +2,7 @@ import { updatePreset } from '@primeuix/themes';
 import accordion from '@primeuix/themes/aura/accordion';
 import autocomplete from '@primeuix/themes/aura/autocomplete';
 import drawer from '@primeuix/themes/aura/drawer';
+import multiselect from '@primeuix/themes/aura/multiselect';
 import popover from '@primeuix/themes/aura/popover';
 import progressbar from '@primeuix/themes/aura/progressbar';
 import radiobutton from '@primeuix/themes/aura/radiobutton';
@@ -18,6 +19,7 @@ export const bringStageParts = (): void => {
       accordion,
       autocomplete,
       drawer,
+      multiselect,
       popover,
       progressbar,
       radiobutton,

@@ -249,9 +249,9 @@ export class DetectionRangeView {
               what: 'Bottom',
               working: [],
               said: beamRangeSaid(
-                bottomReachSpan(beam.terms, requirements.bottom),
+                bottomReachSpan(beam.terms, requirements.softest),
                 requirements.waterM,
-                (rangeM) => bottomSnrDb(beam.terms, requirements.bottom, rangeM),
+                (rangeM) => bottomSnrDb(beam.terms, requirements.softest, rangeM),
                 traceSnrDb,
               ),
             },

@@ -1,7 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
 import { inOrder } from '@grey-keel/core';
 import { bottoms, targetSpeciesSchema, type TargetSpecies } from '@grey-keel/model';
-import { ChoiceField, choicesOf } from '../../shared/choice-field.ts';
+import { choicesOf } from '../../shared/choice-field.ts';
+import { ChoicesField } from '../../shared/choices-field.ts';
 import { QuantityField } from '../../shared/quantity-field.ts';
 import { TextField } from '../../shared/text-field.ts';
 import { newId } from '../../state/open-plan.ts';
@@ -13,7 +14,7 @@ import { PressButton } from '../../shared/press-button.ts';
 /** The fish or things that are sought, and where they stand. */
 @Component({
   selector: 'gk-target-species-section',
-  imports: [ChoiceField, PlanPlace, PressButton, QuantityField, TextField],
+  imports: [ChoicesField, PlanPlace, PressButton, QuantityField, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet" aria-labelledby="sought-title">
@@ -48,7 +49,7 @@ import { PressButton } from '../../shared/press-button.ts';
             [schema]="thing.deepestM"
             (changed)="change(entry[0], { deepestM: $event })"
           />
-          <gk-choice-field
+          <gk-choices-field
             label="Over"
             [fieldId]="'sought-over-' + entry[0]"
             [at]="['sought', entry[0], 'over']"
@@ -109,7 +110,7 @@ export class TargetSpeciesSection {
         lengthCm: null,
         shallowestM: null,
         deepestM: null,
-        over: 'open water',
+        over: ['open water'],
       },
     });
     focusField(`sought-name-${id}`);
