@@ -21,6 +21,8 @@ export interface Browser {
   /** The page as it would be printed on A4. */
   readonly printed: () => Promise<Uint8Array>;
   readonly resize: (width: number, height: number) => Promise<void>;
+  /** Whether the screen is one that is touched: what points is a finger then. */
+  readonly touched: (by: boolean) => Promise<void>;
   readonly close: () => Promise<void>;
 }
 
@@ -95,6 +97,8 @@ export const openBrowser = async (
       return new Uint8Array(Buffer.from(data, 'base64'));
     },
     resize,
+    touched: (enabled) =>
+      driver.sendDevToolsCommand('Emulation.setTouchEmulationEnabled', { enabled, maxTouchPoints: 1 }),
     close: async () => {
       await driver.quit();
       rmSync(profile, { recursive: true, force: true });

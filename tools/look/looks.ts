@@ -18,6 +18,8 @@ export interface Place {
 
 /** In pairs with everything else: the least there is room for on a desk, on a tablet and in a hand. */
 const screens = ['1280x800', '1024x768', '390x844'] as const;
+/** Those that are touched, not pointed at with a mouse. */
+const inHand: readonly Look['size'][] = ['1024x768', '390x844'];
 /** Every size that is gone through where time does not count. */
 const allScreens = [...screens, '1440x900'] as const;
 
@@ -68,6 +70,7 @@ export const lookAt = async (browser: Browser, address: string, look: Look): Pro
   const { place, theme, units, boat } = look;
   const [width = 0, height = 0] = look.size.split('x').map(Number);
   await browser.resize(width, height);
+  await browser.touched(inHand.includes(look.size));
   await driver.executeScript(`localStorage.setItem('grey-keel-view', arguments[0])`, JSON.stringify({ units, theme }));
   await driver.get(place.stage === null ? address : `${address}/boats/${boat}/${place.stage}`);
   await find(driver, '.sheet');
@@ -89,12 +92,27 @@ export const lookAt = async (browser: Browser, address: string, look: Look): Pro
   await drawn(driver);
 };
 
-/** What is too small for a wet thumb, but for numbers in running text. */
-const smallTargets = `[...document.querySelectorAll('button, p-accordion-header, .p-select, .p-tab, .p-togglebutton, nav a, input:not([type=checkbox]):not([type=radio])')]
-  .filter((one) => !one.closest('gk-number, .acts, gk-finding') && one.offsetParent !== null)
-  .map((one) => [Math.max(one.getBoundingClientRect().height, Number.parseFloat(getComputedStyle(one, '::after').height) || 0), one])
-  .filter(([height]) => height < 43.5)
-  .map(([height, one]) => 'only ' + height.toFixed(1) + ' px high: ' + (one.id || one.textContent.trim() || one.className))`;
+/**
+ * What is too small for a wet thumb: under 44 px high where a mouse points, and in the hand whatever can be pressed, taken
+ * or followed, in either direction. A drawn one counts by what answers round it.
+ */
+const smallTargets = `(() => {
+  const inHand = matchMedia('(pointer: coarse)').matches;
+  const all = inHand
+    ? 'a[href], button, input, textarea, summary, .p-select, .p-multiselect, [role=button], [role=slider], [role=tab], [role=separator], [tabindex="0"]'
+    : 'button, p-accordion-header, .p-select, .p-multiselect, .p-tab, .p-togglebutton, nav a, input:not([type=checkbox]):not([type=radio])';
+  return [...document.querySelectorAll(all)]
+    .filter((one) => one.checkVisibility() && !one.matches('.p-select *, .p-multiselect *, .wide, .p-datatable-table-container'))
+    .filter((one) => inHand || !one.closest('gk-number, .acts, gk-finding'))
+    .map((one) => {
+      const hit = one.matches('[type=checkbox], [type=radio]') ? (one.closest('label') ?? one) : one;
+      const box = hit.getBoundingClientRect();
+      const [wide, high] = ['width', 'height'].map((side) => Math.max(box[side], Number.parseFloat(getComputedStyle(hit, '::after')[side]) || 0));
+      return { one, wide, high };
+    })
+    .filter(({ wide, high }) => high > 1 && (high < 43.5 || (inHand && wide < 43.5)))
+    .map(({ one, wide, high }) => 'only ' + wide.toFixed(1) + ' by ' + high.toFixed(1) + ' px: ' + (one.id || one.getAttribute('aria-label') || one.textContent.trim() || one.className));
+})()`;
 
 /** What does not fit: the window or a frame that is not meant to scroll does, or something runs out of its sheet. */
 const overTheEdge = `[

@@ -44,6 +44,7 @@ import { Working } from './working.ts';
     }
     @media (pointer: coarse) {
       button {
+        min-width: var(--touch);
         min-height: var(--touch);
       }
     }

@@ -31,16 +31,20 @@ const arrows: Readonly<Record<string, Nudge>> = {
   },
 })
 export class Movable {
-  /** Where the pointer is, in the drawing's own units. */
+  /** Where its middle is to be, in the drawing's own units. */
   readonly moved = output<{ readonly x: number; readonly y: number }>();
   readonly nudged = output<Nudge>();
   readonly settled = output();
 
-  private readonly host = inject<ElementRef<SVGElement>>(ElementRef).nativeElement;
+  private readonly host = inject<ElementRef<SVGGraphicsElement>>(ElementRef).nativeElement;
   private held = false;
+  /** From its middle to where it was taken, on the screen: it does not jump under the pointer. */
+  private grip = { x: 0, y: 0 };
 
   protected taken(event: PointerEvent): void {
     this.held = true;
+    const middle = this.host.getScreenCTM();
+    this.grip = middle ? { x: event.clientX - middle.e, y: event.clientY - middle.f } : { x: 0, y: 0 };
     this.host.setPointerCapture(event.pointerId);
     this.host.focus({ preventScroll: true });
     event.preventDefault();
@@ -48,7 +52,8 @@ export class Movable {
 
   protected dragged(event: PointerEvent): void {
     const canvas = this.host.ownerSVGElement;
-    const at = this.held && canvas ? svgPoint(canvas, event) : null;
+    const middle = { clientX: event.clientX - this.grip.x, clientY: event.clientY - this.grip.y };
+    const at = this.held && canvas ? svgPoint(canvas, middle) : null;
     if (at) this.moved.emit({ x: at.x, y: at.y });
   }
 

@@ -176,8 +176,8 @@ const waterOf = (plan: Plan): string => {
     /* On a phone two rows and no more: what is not read on the water makes room, and the ways scroll sideways. */
     @media (max-width: 760px) {
       header {
-        gap: 0 8px;
-        padding: 2px 8px;
+        gap: 0 6px;
+        padding: 2px 6px;
       }
       .boat {
         flex: 1 1 0;

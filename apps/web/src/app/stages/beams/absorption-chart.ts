@@ -60,7 +60,7 @@ interface Dot {
           (keydown.enter)="show(dot)"
           (keydown.space)="$event.preventDefault(); show(dot)"
         >
-          <circle [attr.cx]="dot.x" [attr.cy]="dot.y" r="18" class="grip" />
+          <circle [attr.cx]="dot.x" [attr.cy]="dot.y" r="27" class="grip" />
           <circle [attr.cx]="dot.x" [attr.cy]="dot.y" r="5" [style.fill]="dot.colour" class="dot" />
           @if (!dot.crowded) {
             <text

@@ -108,7 +108,7 @@ import { Wide } from '../../shared/wide.ts';
           (keydown.space)="$event.preventDefault(); working.show('Cone of ' + label.name, label.cone, label.steps)"
         >
           <title>{{ label.name }}</title>
-          <rect [attr.x]="label.left" [attr.y]="label.y - 20" width="${labelWidth}" height="44" class="grip" />
+          <rect [attr.x]="label.left" [attr.y]="label.y - 21" width="${labelWidth}" height="48" class="grip" />
           <text
             [attr.x]="label.x"
             [attr.y]="label.y"
@@ -161,7 +161,7 @@ import { Wide } from '../../shared/wide.ts';
         [attr.transform]="'translate(0 ' + it.bottom + ')'"
         (keydown)="pressed($event)"
       >
-        <rect x="0" y="-22" width="${left}" height="44" class="grip" />
+        <rect x="0" y="-24" width="${left}" height="48" class="grip" />
         <path d="M0 -13 H${left - 16} L${left - 4} 0 L${left - 16} 13 H0 Z" class="flag" />
         <text x="${left - 20}" y="5" text-anchor="end" class="mono onflag">{{ it.depth }}</text>
       </g>

@@ -28,6 +28,11 @@ import { PressButton } from '../../shared/press-button.ts';
       padding: 0 2px;
       min-width: 30px;
     }
+    @media (pointer: coarse) {
+      .p-button {
+        min-width: var(--touch);
+      }
+    }
   `,
 })
 export class ReadingActs {

@@ -39,6 +39,24 @@ describe('the fit', () => {
     root.remove();
   });
 
+  it('moves what is drawn beside its place by as much as it is dragged, wherever it is taken', async () => {
+    const { forwardM, starboardM, aboveKeelM } = withFit().transducers['a-wide']!;
+    const onAnother = { ...withFit().transducers['b-narrow']!, forwardM, starboardM, aboveKeelM };
+    const start = withFit();
+    const root = await page(FitPage, { ...start, transducers: { ...start.transducers, 'b-narrow': onAnother } });
+    document.body.append(root);
+    expect(root.querySelector('.lead')).not.toBeNull();
+    const dragged = async (id: string): Promise<number> => {
+      const from = plan().transducers[id]?.starboardM ?? 0;
+      await drag(root, `#mark-plan-transducer-${id}`, 40, 0);
+      return (plan().transducers[id]?.starboardM ?? 0) - from;
+    };
+    const moved = await dragged('b-narrow');
+    expect(moved).toBeGreaterThan(0.1);
+    expect(await dragged('a-wide')).toBeCloseTo(moved, 2);
+    root.remove();
+  });
+
   it('moves by a centimetre with an arrow, ten with Shift, and says what that breaks', async () => {
     const root = await page(FitPage, withFit());
     await key(root, '#mark-side-transducer-b-narrow', 'ArrowRight');

@@ -1,11 +1,12 @@
-import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
 import { equipmentOf, markingAntennas, silhouetteOf, svgPoints, type Point, type UnitChoice } from '@grey-keel/core';
 import type { Place, Plan } from '@grey-keel/model';
+import { coarsePointer } from '../../shared/coarse-pointer.ts';
 import { Movable, type Nudge } from '../../shared/movable.ts';
 import { roundTicks } from '../../shared/round-ticks.ts';
 import { fittedThings, type FittedThing } from './fitted-things.ts';
 import { hullFrames, type HullView } from './hull-frames.ts';
-import { numberSpots } from './number-spots.ts';
+import { apartBetweenDrags } from './marks-apart.ts';
 import { placeInWords } from './place-in-words.ts';
 import { placeWithinBounds } from './place-within-bounds.ts';
 import { sideFanShapes } from './side-fan-shapes.ts';
@@ -13,6 +14,11 @@ import { Wide } from '../../shared/wide.ts';
 
 const width = 900;
 const height = 560;
+/** Half of a mark's side with a little air, and half of what a wet thumb wants, however the drawing is scaled. */
+const mousePx = 16;
+const thumbPx = 24;
+/** A mark that is drawn farther than this from its place has a line to it. */
+const leadFromPx = 3;
 
 export interface ThingMoved {
   readonly thing: FittedThing;
@@ -73,26 +79,37 @@ export interface ThingMoved {
             <polygon [attr.points]="ray.points" class="fan" [class.lost]="ray.lost" />
           }
           @for (mark of view.marks; track mark.thing.key) {
+            @if (mark.led) {
+              <line
+                [attr.x1]="mark.x"
+                [attr.y1]="mark.y"
+                [attr.x2]="mark.spot.x"
+                [attr.y2]="mark.spot.y"
+                class="lead"
+              />
+              <circle [attr.cx]="mark.x" [attr.cy]="mark.y" r="2.5" class="place" />
+            }
+          }
+          @for (mark of view.marks; track mark.thing.key) {
             <g
               class="thing"
               gkMovable
               [id]="'mark-' + view.view + '-' + mark.thing.key"
               [class.chosen]="mark.thing.key === chosen()"
               [class.wrong]="wrong().has(mark.thing.id)"
-              [class.under]="mark.under"
               [attr.aria-label]="
                 mark.number + ', ' + mark.thing.name + ', ' + view.title.toLowerCase() + '; arrows move it'
               "
               [attr.aria-valuenow]="mark.up"
               [attr.aria-valuetext]="mark.words"
-              [attr.transform]="'translate(' + mark.x + ' ' + mark.y + ')'"
-              (pointerdown)="chose.emit(mark.thing)"
+              [attr.transform]="'translate(' + mark.spot.x + ' ' + mark.spot.y + ')'"
+              (pointerdown)="take(mark)"
               (focus)="chose.emit(mark.thing)"
-              (moved)="put(view.view, mark.thing, view.across($event.x), view.up($event.y))"
+              (moved)="drag(view.view, mark.thing, view.across($event.x - beside.x), view.up($event.y - beside.y))"
               (nudged)="step(view.view, mark.thing, $event)"
-              (settled)="settled.emit()"
+              (settled)="settle()"
             >
-              <circle [attr.r]="mark.grip" class="grip" />
+              <circle [attr.r]="grip()" class="grip" />
               @if (mark.thing.of === 'transducer') {
                 <rect x="-9" y="-9" width="18" height="18" [style.--c]="mark.thing.colour" class="face" />
               } @else if (mark.thing.of === 'station') {
@@ -100,17 +117,10 @@ export interface ThingMoved {
               } @else {
                 <circle r="9" class="piece" />
               }
-              <text
-                [attr.x]="mark.spot.x"
-                [attr.y]="mark.spot.y + 4"
-                class="number"
-                [class.beside]="mark.spot.x !== 0 || mark.spot.y !== 0"
-              >
-                {{ mark.number }}
-              </text>
+              <text y="4" class="number">{{ mark.number }}</text>
             </g>
           }
-          @if (view.top; as key) {
+          @if (view.held; as key) {
             <use [attr.href]="'#mark-' + view.view + '-' + key" class="copy" aria-hidden="true" />
           }
           @if (view.metre; as metre) {
@@ -134,6 +144,18 @@ export class HullDrawing {
   /** While it is dragged; `settled` once when it is let go or a key has moved it. */
   readonly moved = output<ThingMoved>();
   readonly settled = output();
+
+  private readonly coarse = coarsePointer();
+  private readonly apart: Record<HullView, ReturnType<typeof apartBetweenDrags>> = {
+    plan: apartBetweenDrags(),
+    side: apartBetweenDrags(),
+    astern: apartBetweenDrags(),
+  };
+  private readonly settledTimes = signal(0);
+  /** Half of what a mark has for itself. */
+  protected readonly grip = computed(() => (this.coarse() ? thumbPx : mousePx));
+  /** How far from its place the mark was drawn that was taken last. */
+  protected beside: Point = { x: 0, y: 0 };
 
   /** Held by the boat, not by what is dragged, so that nothing runs away under the finger. */
   private readonly scales = computed(() => {
@@ -182,15 +204,12 @@ export class HullDrawing {
             number: i + 1,
             ...at(thing.place),
             up: thing.place[frame.up],
-            grip: thing.key === chosen ? 22 : 14,
             words: placeInWords(thing.place, this.units()),
           },
         ];
       });
-      const top = marks.findIndex(({ thing }) => thing.key === chosen);
-      const on = marks[top];
-      const spots = numberSpots(marks, frame, top);
-      const overlaps = (mark: Point): boolean => on !== undefined && Math.hypot(mark.x - on.x, mark.y - on.y) < 22;
+      const held = marks.findIndex(({ thing }) => thing.key === chosen);
+      const spots = this.apart[frame.view](marks, frame, 2 * this.grip(), held, this.settledTimes());
       return {
         ...frame,
         across: (pixelX: number): number => (pixelX - originX) / perMetre,
@@ -198,13 +217,13 @@ export class HullDrawing {
         waterY: frame.view === 'plan' ? null : y(draught),
         hull: hulls[frame.view].map((list) => svgPoints(list.map((p) => ({ x: x(p.x), y: y(p.y + rise) })))),
         // Marks stand in one order, whatever is chosen: the keyboard goes through them in it. What is looked at is drawn
-        // once more on top, and what lies on it lets the pointer through to it.
-        marks: marks.map((mark, i) => ({
-          ...mark,
-          under: i !== top && overlaps(mark),
-          spot: spots[i] ?? { x: 0, y: 0 },
-        })),
-        top: on?.thing.key ?? null,
+        // once more on top of what it is dragged over.
+        held: marks[held]?.thing.key ?? null,
+        // What is looked at stands in its own place; what lies on others is drawn beside, with a line to its place.
+        marks: marks.map((mark, i) => {
+          const spot = spots[i] ?? mark;
+          return { ...mark, spot, led: Math.hypot(spot.x - mark.x, spot.y - mark.y) > leadFromPx };
+        }),
         vectors: antennas.flatMap(({ id: antennaId, antenna }) =>
           things.flatMap(({ key, of, id, place }) => {
             if (of !== 'transducer' || !place || plan.transducers[id]?.kind !== 'sounder') return [];
@@ -239,7 +258,17 @@ export class HullDrawing {
     });
   });
 
-  protected put(view: HullView, thing: FittedThing, across: number, up: number): void {
+  protected take({ thing, spot, x, y }: Point & { readonly thing: FittedThing; readonly spot: Point }): void {
+    this.beside = { x: spot.x - x, y: spot.y - y };
+    this.chose.emit(thing);
+  }
+
+  protected settle(): void {
+    this.settledTimes.update((times) => times + 1);
+    this.settled.emit();
+  }
+
+  protected drag(view: HullView, thing: FittedThing, across: number, up: number): void {
     const frame = hullFrames.find((one) => one.view === view);
     if (!frame || !thing.place) return;
     this.move(thing, { ...thing.place, [frame.across]: across, [frame.up]: up });

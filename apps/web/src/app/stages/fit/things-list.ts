@@ -110,6 +110,11 @@ const usual: Readonly<Record<EquipmentKind, readonly [along: number, across: num
       margin-right: 8px;
       text-align: left;
     }
+    @media (pointer: coarse) {
+      td .p-button {
+        min-width: var(--touch);
+      }
+    }
     .add {
       margin-top: 10px;
     }
