@@ -106,8 +106,8 @@ import { StateSign } from './state-sign.ts';
     }
     .sign {
       position: absolute;
-      top: 6px;
-      right: 9px;
+      top: 3px;
+      right: 8px;
     }
     .count {
       flex: 0 0 auto;
