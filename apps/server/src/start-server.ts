@@ -8,6 +8,7 @@ import { BoatStore } from './fleet/boat-store.ts';
 import { makePrinter } from './handover/printer.ts';
 import { makeApp } from './http/app.ts';
 import { newsStreams } from './http/events.ts';
+import { Photographs } from './photographs/photographs.ts';
 import { Recordings } from './recordings/recordings.ts';
 import { InstrumentSources } from './instruments/instruments.ts';
 
@@ -77,6 +78,7 @@ export const startServer = async (options: ServerOptions): Promise<RunningServer
     streams,
     instruments,
     recordings,
+    photographs: new Photographs(database, now),
     printer,
     address: () => address,
     boats,

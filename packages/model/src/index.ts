@@ -29,6 +29,7 @@ export * from './plan/equipment.ts';
 export * from './plan/id.ts';
 export * from './plan/key.ts';
 export * from './plan/loading.ts';
+export * from './plan/photograph.ts';
 export * from './plan/restore-point.ts';
 export * from './plan/network.ts';
 export * from './plan/page.ts';

@@ -93,6 +93,12 @@ export interface RecordingChunkRow extends Model<
   figures: Buffer;
 }
 
+export interface PhotographRow extends Model<InferAttributes<PhotographRow>, InferCreationAttributes<PhotographRow>> {
+  id: string;
+  bytes: Buffer;
+  made_at: string;
+}
+
 export interface Tables {
   readonly boats: ModelStatic<BoatRow>;
   readonly revisions: ModelStatic<RevisionRow>;
@@ -102,6 +108,7 @@ export interface Tables {
   readonly recordings: ModelStatic<RecordingRow>;
   readonly recordingChannels: ModelStatic<RecordingChannelRow>;
   readonly recordingChunks: ModelStatic<RecordingChunkRow>;
+  readonly photographs: ModelStatic<PhotographRow>;
 }
 
 // A fresh object each time: Sequelize writes into the ones it is given.
@@ -199,6 +206,11 @@ export const defineTables = (sequelize: Sequelize): Tables => {
         figures: blob(),
       },
       options('recording_chunks'),
+    ),
+    photographs: sequelize.define<PhotographRow>(
+      'photograph',
+      { id: { ...text(), ...key }, bytes: blob(), made_at: text() },
+      options('photographs'),
     ),
     settings: sequelize.define<SettingRow>(
       'setting',

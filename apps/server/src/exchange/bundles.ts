@@ -1,8 +1,14 @@
 import { bundleVersion, type Bundle, type CatalogueEntry, type Plan } from '@grey-keel/model';
+import type { Photographs } from '../photographs/photographs.ts';
 import type { CatalogueStore } from '../catalogue/catalogue-store.ts';
 
-/** Packs a boat with the catalogue entries it was equipped from. */
-export const packBundle = async (whole: Plan, catalogue: CatalogueStore, at: Date): Promise<Bundle> => {
+/** Packs a boat with the catalogue entries it was equipped from, and its photographs. */
+export const packBundle = async (
+  whole: Plan,
+  catalogue: CatalogueStore,
+  photographs: Photographs,
+  at: Date,
+): Promise<Bundle> => {
   // Its revisions stay here: elsewhere there is nothing that a named state could lead back to.
   const { restorePoints: _points, ...plan } = whole;
   const wanted = new Map(
@@ -11,12 +17,20 @@ export const packBundle = async (whole: Plan, catalogue: CatalogueStore, at: Dat
     ),
   );
   const entries = await Promise.all([...wanted.values()].map(({ entryId, version }) => catalogue.at(entryId, version)));
+  const pictures = await photographs.of(Object.keys(plan.photographs ?? {}));
   return {
     format: 'grey-keel-bundle',
     version: bundleVersion,
     exportedAt: at.toISOString(),
     plan,
     catalogue: entries.filter((entry) => entry !== null),
+    ...(Object.keys(pictures).length === 0
+      ? {}
+      : {
+          photographs: Object.fromEntries(
+            Object.entries(pictures).map(([id, bytes]) => [id, bytes.toString('base64')]),
+          ),
+        }),
   };
 };
 

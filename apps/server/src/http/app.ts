@@ -21,6 +21,8 @@ import { onlyFromHere } from './only-from-here.ts';
 import { openApiDocument } from './open-api.ts';
 import { notFound, problemHandler, sendProblem } from './problem.ts';
 import type { Recordings } from '../recordings/recordings.ts';
+import type { Photographs } from '../photographs/photographs.ts';
+import { photographRoutes } from './photographs.ts';
 import { recordingRoutes } from './recordings.ts';
 import { routesOf } from './routes.ts';
 import { withToken } from './token.ts';
@@ -44,6 +46,7 @@ export interface Services {
   readonly streams: NewsStreams;
   readonly instruments: InstrumentSources;
   readonly recordings: Recordings;
+  readonly photographs: Photographs;
   /** The address the program is used under: the browser keeps what waits by it. */
   readonly address: () => string;
 }
@@ -101,6 +104,7 @@ export const makeApp = (services: Services): Express => {
     ['/calculations', calculationRoutes()],
     ['/instruments', instrumentRoutes(services)],
     ['/recordings', recordingRoutes(services, costly)],
+    ['/photographs', photographRoutes(services, costly)],
     ['/backup', backupRoutes(services, costly)],
     ['/backups', backupsRoutes(services, costly)],
   ];

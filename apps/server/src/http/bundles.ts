@@ -5,16 +5,17 @@ import * as z from 'zod';
 import type { CatalogueStore } from '../catalogue/catalogue-store.ts';
 import { besideWhatIsHere } from '../exchange/bundles.ts';
 import type { BoatStore } from '../fleet/boat-store.ts';
+import { photographFault, type Photographs } from '../photographs/photographs.ts';
 import { idTaken } from './boats.ts';
 import { jsonBody } from './json-body.ts';
 import { sendProblem } from './problem.ts';
 import { validated } from './validated.ts';
 
-/** The largest bundle taken. A boat of 50 transducers with 200 readings each stays well under it. */
-const largestBundle = '8mb';
+/** The largest bundle taken. A boat of 50 transducers with 200 readings each takes 8 MB, as many photographs as it may have the rest. */
+const largestBundle = '34mb';
 
 export const bundleRoutes = (
-  { boats, catalogue }: { boats: BoatStore; catalogue: CatalogueStore },
+  { boats, catalogue, photographs }: { boats: BoatStore; catalogue: CatalogueStore; photographs: Photographs },
   costly: RequestHandler,
 ): Router => {
   const router = Router();
@@ -26,8 +27,20 @@ export const bundleRoutes = (
       sendProblem(response, { status: 422, title: 'Bundle refused', detail: read.detail, errors: read.errors });
       return;
     }
+    const pictures = Object.fromEntries(
+      Object.entries(read.bundle.photographs ?? {}).map(([id, text]) => [id, Buffer.from(text, 'base64')]),
+    );
+    for (const [id, bytes] of Object.entries(pictures)) {
+      const fault = photographFault(bytes);
+      if (fault === null) continue;
+      sendProblem(response, { status: 422, title: 'Bundle refused', detail: `Photograph "${id}": ${fault}` });
+      return;
+    }
     const { plan, added, beside } = besideWhatIsHere(read.bundle, await catalogue.everyVersion());
-    const made = await boats.create(wanted.id, plan, undefined, (transaction) => catalogue.add(added, transaction));
+    const made = await boats.create(wanted.id, plan, undefined, async (transaction) => {
+      await catalogue.add(added, transaction);
+      await photographs.add(pictures, transaction);
+    });
     if (made === 'id taken') return sendProblem(response, idTaken);
     const boat = await boats.open(wanted.id);
     response.status(made === 'made' ? 201 : 200).json({ ...boat, beside: made === 'made' ? beside : [] });

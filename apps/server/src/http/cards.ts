@@ -6,6 +6,7 @@ import { packBundle } from '../exchange/bundles.ts';
 import type { BoatStore } from '../fleet/boat-store.ts';
 import { printedSheets } from '../handover/print-job.ts';
 import { NotPrinted, type Printer } from '../handover/printer.ts';
+import type { Photographs } from '../photographs/photographs.ts';
 import { notFound, sendProblem } from './problem.ts';
 import { validated, withId } from './validated.ts';
 
@@ -23,9 +24,10 @@ export const cardRoutes = (
   {
     boats,
     catalogue,
+    photographs,
     printer,
     now,
-  }: { boats: BoatStore; catalogue: CatalogueStore; printer: Printer; now: () => Date },
+  }: { boats: BoatStore; catalogue: CatalogueStore; photographs: Photographs; printer: Printer; now: () => Date },
   costly: RequestHandler,
 ): Router => {
   const router = Router();
@@ -44,6 +46,7 @@ export const cardRoutes = (
             sheet,
             plan: boat.plan,
             catalogue: sheet === 'shopping' ? await catalogue.list() : [],
+            photographs: sheet === 'photographs' ? await photographs.of(Object.keys(boat.plan.photographs ?? {})) : {},
             options: { units, paper, at: now(), revision: boat.number, practice: boat.plan.practice === true },
           });
           response
@@ -63,7 +66,7 @@ export const cardRoutes = (
       if (!boat) return sendProblem(response, notFound('boat of that id in the fleet'));
       response
         .set('Content-Disposition', fileName(boat.plan.boat.name, '.grey-keel.json'))
-        .json(await packBundle(boat.plan, catalogue, now()));
+        .json(await packBundle(boat.plan, catalogue, photographs, now()));
     }),
   );
   return router;

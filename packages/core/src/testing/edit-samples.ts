@@ -87,6 +87,11 @@ export const editSamples: { readonly [K in EditKind]: EditSample<EditOf<K>> } = 
     id: 'before',
     point: { name: 'Before', number: 3, at: '2026-05-01T10:00:00Z' },
   }),
+  putPhotograph: always({
+    type: 'putPhotograph',
+    id: 'transom',
+    photograph: { caption: 'The transom', widthPx: 1400, heightPx: 1050, at: '2026-05-01T10:00:00Z' },
+  }),
   addStation: taken({
     type: 'addStation',
     id: 'bow',

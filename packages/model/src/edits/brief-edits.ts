@@ -3,6 +3,7 @@ import { assumedPlaceSchema } from '../plan/assumed.ts';
 import { boatSchema } from '../plan/boat.ts';
 import { idSchema } from '../plan/id.ts';
 import { loadingSchema } from '../plan/loading.ts';
+import { photographSchema } from '../plan/photograph.ts';
 import { restorePointSchema } from '../plan/restore-point.ts';
 import { targetSpeciesSchema } from '../plan/target-species.ts';
 import { stationSchema } from '../plan/station.ts';
@@ -24,6 +25,12 @@ export const briefEditSchemas = {
     type: z.literal('putRestorePoint'),
     id: idSchema,
     point: restorePointSchema.nullable(),
+  }),
+  /** The picture of that id is stored before; null takes it off the boat, and it can be had back by undo. */
+  putPhotograph: z.strictObject({
+    type: z.literal('putPhotograph'),
+    id: idSchema,
+    photograph: photographSchema.nullable(),
   }),
   addStation: z.strictObject({ type: z.literal('addStation'), id: idSchema, station: stationSchema }),
   describeStation: z.strictObject({

@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import { catalogueEntrySchema } from '../catalogue/entry.ts';
-import { idSchema, instantSchema } from '../plan/id.ts';
+import { largestPhotographBytes, mostPhotographs } from '../plan/photograph.ts';
+import { idSchema, instantSchema, recordById } from '../plan/id.ts';
 import { planSchema } from '../plan/plan.ts';
 import { openedBoatSchema } from './revision.ts';
 
@@ -18,6 +19,8 @@ export const bundleSchema = z.strictObject({
     .refine((entries) => new Set(entries.map(({ id, version }) => `${id}/${version}`)).size === entries.length, {
       error: 'The same version of an entry stands twice.',
     }),
+  /** The pictures its plan speaks of, JPEG; left out where there are none. */
+  photographs: recordById(z.base64().max(Math.ceil((largestPhotographBytes * 4) / 3) + 4), mostPhotographs).optional(),
 });
 export type Bundle = z.output<typeof bundleSchema>;
 

@@ -2,6 +2,7 @@ import * as z from 'zod';
 import { fieldWords } from '../fields/field-words.ts';
 import { adviceSchema } from './advice.ts';
 import { assumedSchema } from './assumed.ts';
+import { mostPhotographs, photographSchema } from './photograph.ts';
 import { restorePointSchema } from './restore-point.ts';
 import { boatSchema, fittedHullSchema } from './boat.ts';
 import { calibrationsSchema, noCalibrations, readingsOf } from './calibration.ts';
@@ -41,6 +42,8 @@ export const planShape = z.strictObject({
   assumed: assumedSchema.optional(),
   /** States of this boat that were given a name; left out where none was. */
   restorePoints: recordById(restorePointSchema, 100).optional(),
+  /** Pictures of the boat and of the work; left out where none was taken. */
+  photographs: recordById(photographSchema, mostPhotographs).optional(),
   /** Besides the draught of the brief, at which the boat was calibrated. */
   loadings: recordById(loadingSchema, 30),
   stations: recordById(stationSchema, 30),

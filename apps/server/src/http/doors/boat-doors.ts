@@ -128,6 +128,14 @@ export const boatDoors = (): Door[] => [
   },
   {
     method: 'get',
+    path: '/api/boats/{id}/photographs.pdf',
+    summary: 'The photographs with what they show',
+    query: cardQuerySchema,
+    answer: 'application/pdf',
+    refusals: [404, 422, 429],
+  },
+  {
+    method: 'get',
     path: '/api/boats/{id}/bundle',
     summary: 'One boat as a file',
     answer: bundleSchema,

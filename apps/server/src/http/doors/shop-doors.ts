@@ -41,6 +41,20 @@ export const shopDoors = (): Door[] => [
     refusals: [409, 422],
   },
   {
+    method: 'put',
+    path: '/api/photographs/{id}',
+    summary: 'Store a photograph, image/jpeg; what the plan says of it is an edit',
+    answer: null,
+    refusals: [409, 413, 415, 422, 429],
+  },
+  {
+    method: 'get',
+    path: '/api/photographs/{id}',
+    summary: 'A photograph',
+    answer: 'image/jpeg',
+    refusals: [404, 422],
+  },
+  {
     method: 'get',
     path: '/api/backup',
     summary: 'The whole database as one file',

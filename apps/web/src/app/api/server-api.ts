@@ -44,7 +44,7 @@ import { misunderstood } from './problem.ts';
 import { sendFile, type Sending } from './send-file.ts';
 
 /** What is printed: the dash cards, a sheet a station, the report on one, and the lists for the shop and the boat. */
-export type PrintedSheet = 'card' | 'report' | 'shopping' | 'wiring' | 'aboard';
+export type PrintedSheet = 'card' | 'report' | 'shopping' | 'wiring' | 'aboard' | 'photographs';
 
 /** An answer as its schema has it. */
 const as = <T>(schema: z.ZodType<T>): OperatorFunction<unknown, T> =>
@@ -95,6 +95,10 @@ export class ServerApi {
   /** The boat as it was at a revision. */
   planAt(id: string, number: number): Observable<Plan> {
     return this.http.get(`api/boats/${id}/revisions/${number}`).pipe(as(planSchema));
+  }
+
+  storePhotograph(id: string, picture: Blob): Observable<unknown> {
+    return this.http.put(`api/photographs/${id}`, picture, { headers: { 'Content-Type': 'image/jpeg' } });
   }
 
   revisionsSince(id: string, number: number): Observable<Revision[]> {

@@ -16,6 +16,10 @@ export const briefEdits = editRows(briefEditSchemas, {
     plan.restorePoints ??= {};
     putOrDelete(plan.restorePoints, id, point);
   },
+  putPhotograph: (plan, { id, photograph }) => {
+    plan.photographs ??= {};
+    putOrDelete(plan.photographs, id, photograph);
+  },
 
   addStation: (plan, { id, station }) => stations.add(plan, id, station),
   describeStation: (plan, { id, changes }) => stations.describe(plan, id, changes),

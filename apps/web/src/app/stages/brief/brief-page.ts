@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component } from '@angular/core';
 import { openBoat } from '../open-boat.ts';
 import { AssumedList } from './assumed-list.ts';
 import { BoatSection } from './boat-section.ts';
+import { PhotographsSection } from './photographs-section.ts';
 import { TargetSpeciesSection } from './target-species-section.ts';
 import { WaterColumn } from './water-column.ts';
 import { WatersSection } from './waters-section.ts';
@@ -9,7 +10,15 @@ import { WaysAndStations } from './ways-and-stations.ts';
 
 @Component({
   selector: 'gk-brief-page',
-  imports: [AssumedList, BoatSection, TargetSpeciesSection, WaterColumn, WatersSection, WaysAndStations],
+  imports: [
+    AssumedList,
+    BoatSection,
+    PhotographsSection,
+    TargetSpeciesSection,
+    WaterColumn,
+    WatersSection,
+    WaysAndStations,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet" aria-label="The boat on its water">
@@ -22,6 +31,7 @@ import { WaysAndStations } from './ways-and-stations.ts';
     </div>
     <gk-waters-section />
     <gk-target-species-section />
+    <gk-photographs-section />
   `,
   styles: `
     :host {

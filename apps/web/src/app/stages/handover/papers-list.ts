@@ -92,6 +92,7 @@ export class PapersList {
     },
     { sheet: 'wiring', name: 'Wiring', about: 'circuits, cables, sources and the diagram' },
     { sheet: 'shopping', name: 'Transducers', about: 'what was chosen, why, and what it was compared with' },
+    { sheet: 'photographs', name: 'Photographs', about: 'the boat and the work, each with what it shows' },
   ];
 
   protected save({ sheet }: Listed): void {
