@@ -5,10 +5,14 @@ export interface ShrunkPicture {
   readonly heightPx: number;
 }
 
-const quality = 0.8;
+/** Of the JPEG: the next one where the picture takes too many bytes, as gravel and weed do. */
+const qualities = [0.8, 0.6, 0.4, 0.2] as const;
 
-/** Draws a picture anew so that its longer side has at most so many pixels. Rejects where the file holds no picture. */
-export const shrinkPicture = async (file: Blob, longestPx: number): Promise<ShrunkPicture> => {
+/**
+ * Draws a picture anew so that its longer side has at most so many pixels, and its file at most so many bytes as far as
+ * that goes. Rejects where the file holds no picture.
+ */
+export const shrinkPicture = async (file: Blob, longestPx: number, mostBytes: number): Promise<ShrunkPicture> => {
   // Turned as the camera was held.
   const picture = await createImageBitmap(file, { imageOrientation: 'from-image' });
   const scale = Math.min(1, longestPx / Math.max(picture.width, picture.height));
@@ -22,5 +26,10 @@ export const shrinkPicture = async (file: Blob, longestPx: number): Promise<Shru
   context.fillRect(0, 0, widthPx, heightPx);
   context.drawImage(picture, 0, 0, widthPx, heightPx);
   picture.close();
-  return { picture: await canvas.convertToBlob({ type: 'image/jpeg', quality }), widthPx, heightPx };
+  let shrunk = new Blob();
+  for (const quality of qualities) {
+    shrunk = await canvas.convertToBlob({ type: 'image/jpeg', quality });
+    if (shrunk.size <= mostBytes) break;
+  }
+  return { picture: shrunk, widthPx, heightPx };
 };

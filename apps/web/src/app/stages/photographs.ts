@@ -1,5 +1,5 @@
 import { inject, Injectable, signal } from '@angular/core';
-import { mostPhotographs, photographPx } from '@grey-keel/model';
+import { largestPhotographBytes, mostPhotographs, photographPx } from '@grey-keel/model';
 import { firstValueFrom } from 'rxjs';
 import { problemOf } from '../api/problem.ts';
 import { ServerApi } from '../api/server-api.ts';
@@ -32,7 +32,7 @@ export class Photographs {
   }
 
   private async addOne(file: File): Promise<void> {
-    const shrunk = await shrinkPicture(file, photographPx).catch(() => null);
+    const shrunk = await shrinkPicture(file, photographPx, largestPhotographBytes).catch(() => null);
     if (!shrunk) {
       this.message.set(`"${file.name}" cannot be read as a picture. Choose a JPEG or PNG.`);
       return;

@@ -16,6 +16,7 @@ import { type FittedThing, fittedThings, placing, withPlace } from './fitted-thi
 import { HullDrawing, type ThingMoved } from './hull-drawing.ts';
 import { PlanFields } from '../../shared/plan-fields.ts';
 import { ThingForm } from './thing-form.ts';
+import { ThingPlace } from './thing-place.ts';
 import { ThingsList } from './things-list.ts';
 import { PlanPlace } from '../../shared/plan-place.ts';
 import { PressButton } from '../../shared/press-button.ts';
@@ -23,7 +24,17 @@ import { PressButton } from '../../shared/press-button.ts';
 /** The hull with everything on it, what its places break, and what is known of the thing that is looked at. */
 @Component({
   selector: 'gk-hull-view',
-  imports: [FigurePipe, HullDrawing, PlanFields, PlanPlace, PressButton, SentencePipe, ThingForm, ThingsList],
+  imports: [
+    FigurePipe,
+    HullDrawing,
+    PlanFields,
+    PlanPlace,
+    PressButton,
+    SentencePipe,
+    ThingForm,
+    ThingPlace,
+    ThingsList,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet" aria-labelledby="hull-title">
@@ -37,9 +48,13 @@ import { PressButton } from '../../shared/press-button.ts';
         (moved)="drag($event)"
         (settled)="settle()"
       />
+      @if (chosen(); as thing) {
+        <gk-thing-place [thing]="thing" />
+      }
       <p class="small faint">
         Dotted ring: keep a face out of it, one diameter from the blades. Broken line: from the antenna to a sounder, by
-        which each mark is off. Shaded in red: what is lost of a side-scan's view.
+        which each mark is off. Shaded in red: what is lost of a side-scan's view. A short line: to the place of what is
+        drawn beside it, since something else lies there.
       </p>
       @if (touches(); as it) {
         <p>

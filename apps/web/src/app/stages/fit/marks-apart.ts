@@ -58,7 +58,7 @@ export const apartBetweenDrags = (): ((
   let last: { readonly asked: readonly number[]; readonly spots: readonly Point[] } | null = null;
   return (places, frame, least, held, settled) => {
     const asked = [...places.flatMap(({ x, y }, i) => (i === held ? [] : [x, y])), least, held, settled];
-    if (!last || asked.length !== last.asked.length || asked.some((one, i) => one !== last?.asked[i]))
+    if (asked.length !== last?.asked.length || asked.some((one, i) => one !== last?.asked[i]))
       last = { asked, spots: marksApart(places, frame, least, held) };
     return last.spots.map((spot, i) => (i === held ? (places[i] ?? spot) : spot));
   };

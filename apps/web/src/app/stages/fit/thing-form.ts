@@ -5,9 +5,6 @@ import {
   type Equipment,
   equipmentKinds,
   equipmentSchema,
-  type Path,
-  type Place,
-  placeSchema,
   type Plan,
   type Station,
   stationSchema,
@@ -18,17 +15,16 @@ import { ChoiceField, choicesOf } from '../../shared/choice-field.ts';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
 import { LoweredIn } from '../../shared/lowered-in.ts';
-import { PlanPlace } from '../../shared/plan-place.ts';
 import { QuantityField } from '../../shared/quantity-field.ts';
 import { TextField } from '../../shared/text-field.ts';
 import { openBoat } from '../open-boat.ts';
-import { type FittedThing, placing } from './fitted-things.ts';
+import type { FittedThing } from './fitted-things.ts';
 import { PressButton } from '../../shared/press-button.ts';
 
-/** What is known of one thing on the boat, typed: where it is, what it is, when it is down. */
+/** What is known of one thing on the boat, typed: what it is, when it is down. */
 @Component({
   selector: 'gk-thing-form',
-  imports: [ChoiceField, ComputedNumber, FigurePipe, LoweredIn, PlanPlace, PressButton, QuantityField, TextField],
+  imports: [ChoiceField, ComputedNumber, FigurePipe, LoweredIn, PressButton, QuantityField, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (thing(); as it) {
@@ -50,31 +46,6 @@ import { PressButton } from '../../shared/press-button.ts';
             [choices]="kinds"
             (changed)="describe({ kind: $event })"
           />
-        }
-        @if (it.place; as at) {
-          <gk-quantity-field
-            [fieldId]="'place-' + it.id"
-            [at]="placeOf(it)"
-            [value]="at.forwardM"
-            [schema]="place.forwardM"
-            (changed)="type(it, { forwardM: $event ?? at.forwardM })"
-          />
-          <gk-quantity-field
-            [fieldId]="'place-starboard-' + it.id"
-            [value]="at.starboardM"
-            [schema]="place.starboardM"
-            (changed)="type(it, { starboardM: $event ?? at.starboardM })"
-          />
-          <gk-quantity-field
-            [fieldId]="'place-above-' + it.id"
-            [value]="at.aboveKeelM"
-            [schema]="place.aboveKeelM"
-            (changed)="type(it, { aboveKeelM: $event ?? at.aboveKeelM })"
-          />
-        } @else {
-          <button type="button" pButton [id]="'place-' + it.id" [gkPlace]="placeOf(it)" (click)="putDown(it)">
-            Add it to the boat
-          </button>
         }
         @if (piece(); as own) {
           @if (own.kind === 'strake or fitting' || own.kind === 'cable run') {
@@ -167,7 +138,7 @@ import { PressButton } from '../../shared/press-button.ts';
       }
     } @else {
       <h2 id="chosen-thing">Nothing chosen</h2>
-      <p class="faint">Choose a thing in the drawing or the list to type where it is.</p>
+      <p class="faint">Choose a thing in the drawing or the list to type where it is and what it is.</p>
     }
   `,
   styles: `
@@ -188,7 +159,6 @@ export class ThingForm {
 
   private readonly open = openBoat();
   protected readonly units = this.open.units;
-  protected readonly place = placeSchema.shape;
   protected readonly equipment = equipmentSchema.shape;
   protected readonly fairing = transducerSchema.shape.fairingDeg;
   protected readonly stationShape = stationSchema.shape;
@@ -231,24 +201,6 @@ export class ThingForm {
         }))
       : [];
   });
-
-  /** Where a thing stands, as a place of the plan. */
-  protected placeOf({ id, of }: FittedThing): Path {
-    if (of === 'station') return ['stations', id, 'place'];
-    return [of === 'transducer' ? 'transducers' : 'equipment', id, 'forwardM'];
-  }
-
-  protected type(thing: FittedThing, changes: Partial<Place>): void {
-    if (thing.place) this.open.edits.edit(`where ${thing.name} is`, placing(thing, { ...thing.place, ...changes }));
-  }
-
-  protected putDown(thing: FittedThing): void {
-    const lengthM = this.plan().boat.lengthM ?? 6;
-    this.open.edits.edit(
-      `where ${thing.name} is`,
-      placing(thing, { forwardM: Math.round(50 * lengthM) / 100, starboardM: 0, aboveKeelM: 1.5 }),
-    );
-  }
 
   protected describe(changes: Partial<Equipment>): void {
     const it = this.thing();

@@ -179,12 +179,14 @@ export class VoltageDay {
                 },
               ]
             : [],
-        xaxis: (days[0]?.spans ?? []).map(({ way, fromHour }) => ({
+        xaxis: (days[0]?.spans ?? []).map(({ way, fromHour }, i) => ({
           x: fromHour,
           borderColor: colour('--rule'),
           label: {
             text: way,
             orientation: 'horizontal',
+            // A short way's word runs on into the next way: that one's stands under it.
+            offsetY: 16 * (i % 2),
             textAnchor: 'start',
             borderWidth: 0,
             style: { background: 'transparent', color: colour('--ink') },
