@@ -149,7 +149,8 @@ const procedures: readonly (readonly [
 ])[] = [
   ['heading, pairs', [2, 3, 4], heading],
   ['speed, runs', [2, 3, 4], speed],
-  ['temperature, readings', [2, 3, 4], temperature],
+  // Three is what its procedure asks for: of two, the display's step alone may be the scatter, and the interval is too wide.
+  ['temperature, readings', [3, 4, 5], temperature],
   ['deviation, headings', [8, 9, 10], deviation],
   ['depth, readings', [3, 4, 5], depth],
   ['step, pointing, tilt', [3, 4, 5], paired],
