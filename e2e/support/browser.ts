@@ -106,7 +106,8 @@ export const openBrowser = async (
   };
 };
 
-const patienceMs = 10_000;
+/** Long enough for a machine that does something else besides; whatever comes sooner is taken at once. */
+const patienceMs = 20_000;
 
 export const find = (driver: WebDriver, css: string): Promise<WebElement> =>
   driver.wait(until.elementLocated(By.css(css)), patienceMs, `nothing is ${css}`);

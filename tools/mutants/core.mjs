@@ -252,8 +252,8 @@ export const mutants = [
   },
   {
     file: 'sources/depth-givers.ts',
-    from: "return kind === 'sounder' || stationIds.length > 0 ?",
-    to: "return kind === 'sounder' ?",
+    from: "kind === 'down fan' || stationIds.length > 0 ?",
+    to: "kind === 'down fan' ?",
   },
   {
     file: 'alarms/alarm-limits.ts',
