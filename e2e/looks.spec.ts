@@ -33,7 +33,7 @@ describe('every view', () => {
       async () => {
         for (const look of looks.filter(({ place }) => place.name === name)) {
           await lookAt(here.browser, here.app.address, look);
-          expect(await faultsOfLook(here.browser, look))
+          expect(await faultsOfLook(here.browser))
             .withContext(lookInWords(look))
             .toEqual([]);
         }

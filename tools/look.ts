@@ -33,7 +33,7 @@ try {
   for (const [i, look] of looks.entries()) {
     const words = lookInWords(look);
     await lookAt(browser, app.address, look);
-    const faults = await faultsOfLook(browser, look);
+    const faults = await faultsOfLook(browser);
     if (faults.length > 0) faulty += 1;
     console.log(`${i + 1}/${looks.length} ${words}${faults.map((fault) => `\n  FAULT ${fault}`).join('')}`);
     if (folder !== null)

@@ -126,9 +126,8 @@ const overTheEdge = `[
 ]`;
 
 /** What is wrong in the view that is open. */
-export const faultsOfLook = async ({ driver }: Browser, { size }: Look): Promise<string[]> => [
-  // On a phone the drawings are a picture to go by: their words are read in the lists below.
-  ...(size === '390x844' ? [] : await textFaults(driver)),
+export const faultsOfLook = async ({ driver }: Browser): Promise<string[]> => [
+  ...(await textFaults(driver)),
   ...(await driver.executeScript<string[]>(`return [...${overTheEdge}, ...${smallTargets}]`)),
   ...(await seriousFaults(driver)),
 ];

@@ -6,6 +6,10 @@ import type { WebDriver } from 'selenium-webdriver';
  */
 const script = `
   const slackPx = 2;
+  // What is not drawn before it is scrolled to stands in a box of a guessed height: here it is drawn.
+  const all = document.createElement('style');
+  all.textContent = '* { content-visibility: visible !important }';
+  document.head.append(all);
   const shown = (one) => one.checkVisibility({ checkOpacity: true, checkVisibilityCSS: true });
   const clips = (one) => /hidden|clip|auto|scroll/.test(getComputedStyle(one).overflowX + getComputedStyle(one).overflowY);
   const scrolls = (one) => /auto|scroll/.test(getComputedStyle(one).overflowX + getComputedStyle(one).overflowY);
@@ -21,12 +25,14 @@ const script = `
     range.selectNodeContents(node);
     // What is there for a reader alone is a pixel in size.
     let seen = { left: 0, top: -1e6, right: innerWidth, bottom: 1e6 };
-    let frame = null;
+    // What cuts at the left and at the right: of frames within frames not always the inmost one.
+    let cutLeft = null, cutRight = null;
     for (let at = holder; at && at !== document.body; at = at.parentElement) {
       if (!clips(at)) continue;
       const box = at.getBoundingClientRect();
+      if (box.left > seen.left) cutLeft = at;
+      if (box.right < seen.right) cutRight = at;
       seen = { left: Math.max(seen.left, box.left), top: Math.max(seen.top, box.top), right: Math.min(seen.right, box.right), bottom: Math.min(seen.bottom, box.bottom) };
-      frame ??= at;
     }
     for (const box of range.getClientRects()) {
       const left = Math.max(box.left, seen.left), right = Math.min(box.right, seen.right);
@@ -34,6 +40,7 @@ const script = `
       if (right - left < 1.5 || bottom - top < 1.5) continue;
       texts.push({ words, holder, left, right, top, bottom });
       const lost = Math.max(box.right - right, left - box.left);
+      const frame = box.right - right > left - box.left ? cutRight : cutLeft;
       if (lost > slackPx && frame && !scrolls(frame)) {
         const ellipsis = [holder, frame].some((one) => getComputedStyle(one).textOverflow === 'ellipsis');
         const whole = holder.closest('[title], [aria-label]') || frame.closest('[title], [aria-label]');
@@ -59,6 +66,7 @@ const script = `
       if (over !== under && ((over && !over.contains(b.holder)) || (under && !under.contains(a.holder)))) continue;
       faults.push('over one another: "' + a.words.slice(0, 40) + '" and "' + b.words.slice(0, 40) + '"');
     }
+  all.remove();
   return [...new Set(faults)];
 `;
 

@@ -10,7 +10,7 @@ export const photographPx = 1400;
 export const largestPhotographBytes = 900_000;
 
 const side = (label: string) =>
-  z.number().int().min(1).max(photographPx).register(fieldWords, { label, quantity: 'count' });
+  z.number().int().min(1).max(photographPx).register(fieldWords, { label, quantity: 'pixels' });
 
 /** What the plan says of a photograph; the picture itself is stored beside the plans, by the same id, and never changes. */
 export const photographSchema = z.strictObject({

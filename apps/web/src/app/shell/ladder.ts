@@ -151,6 +151,9 @@ import { StateSign } from './state-sign.ts';
       .number {
         font-size: 18px;
       }
+      .name {
+        font-stretch: 80%;
+      }
       .sign {
         position: static;
         order: -1;

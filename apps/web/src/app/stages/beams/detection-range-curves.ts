@@ -16,7 +16,12 @@ export interface DetectionRangeCurve {
 /** Signal over noise against depth, each beam with the same fish lying well and badly. */
 export const detectionRangeCurves = (
   beams: readonly DetectionRangeCurve[],
-  { deepestM, workingM, units }: { readonly deepestM: number; readonly workingM: number; readonly units: UnitChoice },
+  {
+    deepestM,
+    workingM,
+    units,
+    narrow,
+  }: { readonly deepestM: number; readonly workingM: number; readonly units: UnitChoice; readonly narrow: boolean },
 ): ((colour: Colour) => ApexCharts.ApexOptions) => {
   const depth = unitFor('depth', units);
   const line = (of: (depthM: number) => number) =>
@@ -90,14 +95,17 @@ export const detectionRangeCurves = (
       ],
       points: beams.map(({ name, beam, series }, i) => {
         const depthM = deepestM * (0.3 + 0.15 * i);
+        const snrDb = targetSnrDb(beam.terms, beam.targetStrengthDb, depthM);
+        // Towards where there is more room.
+        const toLeft = snrDb > (least + most) / 2;
         return {
-          x: targetSnrDb(beam.terms, beam.targetStrengthDb, depthM),
+          x: snrDb,
           y: toDisplay(depthM, depth),
           marker: { size: 0 },
           label: {
-            text: `${shortName(name, 24)}, ${beam.frequencyHz / 1000} kHz`,
-            textAnchor: 'start',
-            offsetX: 8,
+            text: `${shortName(name, narrow ? 12 : 24)}, ${beam.frequencyHz / 1000} kHz`,
+            textAnchor: toLeft ? 'end' : 'start',
+            offsetX: toLeft ? -8 : 8,
             offsetY: 6,
             borderWidth: 0,
             style: { background: colour('--sheet'), color: colour(`--series-${series}`), fontSize: '12px' },

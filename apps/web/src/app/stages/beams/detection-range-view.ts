@@ -19,6 +19,7 @@ import {
 } from '@grey-keel/core';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
+import { mediaMatches, narrowScreen } from '../../shared/media-matches.ts';
 import { ReadChart, type ChartReading } from '../../shared/read-chart.ts';
 import { openBoat } from '../open-boat.ts';
 import { DetailView } from './detail-view.ts';
@@ -204,6 +205,7 @@ export class DetectionRangeView {
   private readonly open = openBoat();
   private readonly plan = this.open.plan;
   protected readonly units = this.open.units;
+  private readonly narrow = mediaMatches(narrowScreen);
   protected readonly required = requiredSnrDb;
   protected readonly trace = traceSnrDb;
   protected readonly rounded = { figures: 3, decimals: 0 };
@@ -309,6 +311,7 @@ export class DetectionRangeView {
       deepestM: this.deepestM(),
       workingM: this.requirements()?.workingM ?? 0,
       units: this.units(),
+      narrow: this.narrow(),
     }),
   );
 }

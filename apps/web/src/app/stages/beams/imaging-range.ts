@@ -1,9 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { answerOf, formatFigure, imagingFrequency, toDisplay, unitFor } from '@grey-keel/core';
+import { shortName } from '@grey-keel/core/units';
 import type { Transducer, Water } from '@grey-keel/model';
 import { axisLabels, chartFrame, type Colour } from '../../shared/chart.ts';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
+import { mediaMatches, narrowScreen } from '../../shared/media-matches.ts';
 import { ReadChart, type ChartReading } from '../../shared/read-chart.ts';
 import { Wide } from '../../shared/wide.ts';
 import { openBoat } from '../open-boat.ts';
@@ -90,6 +92,7 @@ export class ImagingRange {
   private readonly open = openBoat();
   private readonly plan = this.open.plan;
   protected readonly units = this.open.units;
+  private readonly narrow = mediaMatches(narrowScreen);
 
   protected readonly imaging = computed(() => {
     const { temperatureC, salinityPpt } = this.water();
@@ -160,7 +163,7 @@ export class ImagingRange {
           y: kHz,
           borderColor: colour('--series-1'),
           label: {
-            text: `${name}, ${kHz} kHz`,
+            text: `${shortName(name, this.narrow() ? 20 : 48)}, ${kHz} kHz`,
             borderWidth: 0,
             style: { background: 'transparent', color: colour('--series-1') },
           },

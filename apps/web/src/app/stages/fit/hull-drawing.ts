@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
 import { equipmentOf, markingAntennas, silhouetteOf, svgPoints, type Point, type UnitChoice } from '@grey-keel/core';
 import type { Place, Plan } from '@grey-keel/model';
-import { coarsePointer } from '../../shared/coarse-pointer.ts';
+import { coarsePointer, mediaMatches } from '../../shared/media-matches.ts';
 import { Movable, type Nudge } from '../../shared/movable.ts';
 import { roundTicks } from '../../shared/round-ticks.ts';
 import { fittedThings, type FittedThing } from './fitted-things.ts';
@@ -145,7 +145,7 @@ export class HullDrawing {
   readonly moved = output<ThingMoved>();
   readonly settled = output();
 
-  private readonly coarse = coarsePointer();
+  private readonly coarse = mediaMatches(coarsePointer);
   private readonly apart: Record<HullView, ReturnType<typeof apartBetweenDrags>> = {
     plan: apartBetweenDrags(),
     side: apartBetweenDrags(),

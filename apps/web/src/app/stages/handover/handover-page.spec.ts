@@ -50,7 +50,7 @@ describe('the handover', () => {
 
   it('lists every paper, and shows one in a tab of its own', async () => {
     const root = await page(HandoverPage);
-    expect(root.querySelectorAll('gk-papers-list li').length).toBe(5);
+    expect(root.querySelectorAll('gk-papers-list li').length).toBe(6);
     const replace = jasmine.createSpy('replace');
     const opened = spyOn(window, 'open').and.returnValue({ location: { replace }, close: () => undefined } as never);
     await press(root, '#look-aboard');
