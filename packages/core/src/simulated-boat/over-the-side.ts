@@ -45,10 +45,12 @@ export const overTheSide = ({ seed, errors, now }: SimulatedBoat): OverTheSide =
     east: buoy.eastM - vector.east + 0.4 * normal(),
     north: buoy.northM - vector.north + 0.4 * normal(),
   });
-  const usedAh = Math.min(0.8 * pack.capacityAh * errors.capacityLeft, boat.timeS * ahPerS);
+  const holdsAh = pack.capacityAh * errors.capacityLeft;
+  // Well used, it is charged again in no time: whenever one looks, the day goes on.
+  const usedAh = (boat.timeS * ahPerS) % (0.8 * holdsAh);
   // Now and then everything is on.
   const currentA = stepped(Math.floor(boat.timeS / 40) % 2 ? drawsA.most : drawsA.least, 0.1);
-  const restV = restVoltageV(pack, 1 - usedAh / (pack.capacityAh * errors.capacityLeft));
+  const restV = restVoltageV(pack, 1 - usedAh / holdsAh);
   return {
     leadLineM: stepped(boat.depthM + 0.04 * normal(), 0.05),
     thermometerC: stepped(waterTemperatureC(errors.surfaceC, 0.5) + 0.08 * normal(), 0.1),

@@ -83,6 +83,14 @@ describe('the simulated boat', () => {
       });
       expect(Math.abs(answerOf(antennaVector, { marks }).forwardM - errors.antennaForwardM)).toBeLessThan(1.2);
       expect(overTheSide(boat)).toEqual(overTheSide(boat));
+      // However long it lies there, its battery goes on being used, and never wholly.
+      boat.step(20_000, helmAtRest);
+      const used = [0, 1, 2, 3].map(() => {
+        boat.step(100, helmAtRest);
+        return overTheSide(boat).battery.usedAh;
+      });
+      expect(new Set(used).size).toBe(4);
+      expect(Math.max(...used)).toBeLessThan(80);
     }
   });
 
