@@ -36,7 +36,7 @@ const opened = (driver: WebDriver): Promise<boolean> =>
     'the list to stand still',
     openMs,
   ).catch(() => false);
-const mostTries = 3;
+const mostTries = 6;
 /** Opens a list in whatever way, again where it closed by itself. */
 const open = async (driver: WebDriver, press: () => Promise<void>): Promise<void> => {
   for (let i = 0; i < mostTries; i++) {
