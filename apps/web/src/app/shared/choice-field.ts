@@ -8,8 +8,10 @@ import {
   input,
   linkedSignal,
   output,
+  viewChild,
 } from '@angular/core';
 import { FormsModule } from '@angular/forms';
+import type { OverlayOptions } from 'primeng/api';
 import { Select } from 'primeng/select';
 import { PlanPlace } from './plan-place.ts';
 
@@ -39,6 +41,7 @@ const manyChoices = 12;
       appendTo="body"
       scrollHeight="340px"
       [autofocus]="false"
+      [overlayOptions]="follows"
       optionLabel="label"
       optionValue="value"
       [inputId]="fieldId()"
@@ -80,6 +83,15 @@ export class ChoiceField<T extends string> {
   protected readonly options = computed(() => this.choices(), { equal: sameChoices });
   protected readonly shown = linkedSignal(() => this.value());
   private readonly injector = inject(Injector);
+  private readonly select = viewChild.required(Select);
+  /** Where the page moves under it, by a finger or by a line more from the instruments, the open list goes along. */
+  protected readonly follows: OverlayOptions = {
+    listener: (_event, options) => {
+      if (options?.type !== 'scroll') return options?.valid ?? true;
+      this.select().overlayViewChild?.alignOverlay();
+      return false;
+    },
+  };
   protected readonly words = computed(() => this.choices().find(({ value }) => value === this.value())?.label ?? '');
 
   protected choose(value: T): void {
