@@ -26,7 +26,7 @@ describe('photographs of a boat', () => {
     eventually(widths, (all) => all.length === count && all.every((wide) => wide > 0), `${count} photographs`);
 
   it(
-    'are taken in, described, deleted, had back, kept over a reload and printed; what is none is named',
+    'are taken in, described, deleted, had back, there after a reload and printed; what is none is named',
     async () => {
       const { driver, downloads } = here.browser;
       const hands = pointer(driver);

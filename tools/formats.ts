@@ -4,7 +4,6 @@ import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import * as prettier from 'prettier';
 import * as z from 'zod';
-import { notWritten } from './retired-words.mjs';
 
 const folder = fileURLToPath(new URL('../docs/', import.meta.url));
 const published = {
@@ -20,16 +19,11 @@ const glossaryText = (): Promise<string> => {
   });
   const text = `# Glossary
 
-One line a term: what it is called in texts and public names, and what it means. What is not written any more is refused by
-the lint (\`tools/retired-words.mjs\`). Keys of stored plans and names of calculations are older and stay (\`reach\`, \`sought\`,
+One line a term: what it is called in texts and public names, and what it means. The lint refuses words that these took the
+place of (\`tools/retired-words.mjs\`). Keys of stored plans and names of calculations are older and stay (\`reach\`, \`sought\`,
 \`units\`). This page is published from \`packages/core/src/words/glossary.ts\` by \`npm run formats\`.
 
 ${tables.join('\n')}
-## Not written any more
-
-| Not | But |
-| --- | --- |
-${notWritten.map(({ not, better }) => `| ${not} | ${better} |`).join('\n')}
 `;
   return prettier.format(text, { parser: 'markdown', printWidth: 120, proseWrap: 'preserve' });
 };

@@ -1,21 +1,21 @@
 /**
- * Words that are not used in texts or public names any more, each with the one that is, as docs/glossary.md lists them. Keys of stored
+ * Words that are not used in texts or public names any more, each with the one that is. Keys of stored
  * plans and names of calculations stay as they are: a text is judged where it has more than one word.
  */
 const texts = [
-  [/\breckon/i, 'count, calculate', 'reckon'],
-  [/\b(she|her|hers)\b/, 'it, or the boat by its name', 'she, her'],
-  [/\bgive or take\b/i, 'plus or minus', 'give or take'],
-  [/\bfull marks\b/i, 'the highest score', 'full marks'],
-  [/\balarm calls\b|\bcalls at\b/i, 'sounds at', 'an alarm calls'],
-  [/\bputting right\b/i, 'fix', 'putting right'],
-  [/\bdisturb/i, 'interfere, interference', 'disturb, disturbance'],
-  [/\bclash/i, 'conflict', 'clash'],
-  [/\bway out\b/i, 'fix', 'way out'],
-  [/\b(what|which|fish|things?) (is |are )?sought\b/i, 'target species', 'what is sought'],
-  [/\b(was|were|is|are|be|been) kept\b/i, 'saved', 'was kept'],
-  [/\b[Tt]ake (it )?off\b/, 'delete', 'take off'],
-  [/\bfold(s|ed)? (it |the |them )?away\b/i, 'collapse', 'fold away'],
+  [/\breckon/i, 'count, calculate'],
+  [/\b(she|her|hers)\b/, 'it, or the boat by its name'],
+  [/\bgive or take\b/i, 'plus or minus'],
+  [/\bfull marks\b/i, 'the highest score'],
+  [/\balarm calls\b|\bcalls at\b/i, 'sounds at'],
+  [/\bputting right\b/i, 'fix'],
+  [/\bdisturb/i, 'interfere, interference'],
+  [/\bclash/i, 'conflict'],
+  [/\bway out\b/i, 'fix'],
+  [/\b(what|which|fish|things?) (is |are )?sought\b/i, 'target species'],
+  [/\b(was|were|is|are|be|been) kept\b/i, 'saved'],
+  [/\b[Tt]ake (it )?off\b/, 'delete'],
+  [/\bfold(s|ed)? (it |the |them )?away\b/i, 'collapse'],
 ];
 const names = [
   [/[Dd]isturb/, 'interference'],
@@ -41,6 +41,3 @@ const inNames = ([{ source }, better]) => ({
 
 /** For ESLint's no-restricted-syntax. */
 export const retiredWords = [...texts.flatMap(inTexts), ...names.map(inNames)];
-
-/** The same as the glossary lists them: what is not written, and what is. */
-export const notWritten = texts.map(([, better, not]) => ({ not, better }));

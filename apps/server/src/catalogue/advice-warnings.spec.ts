@@ -56,7 +56,7 @@ describe('what the advice says of an entry', () => {
   for (const [name, bare] of Object.entries(boats)) {
     it(`is found once it is chosen, and nothing else of Beams is: ${name}`, () => {
       const first = rankTransducers(bare, catalogue, 'only one')?.places[0];
-      // With something aboard there is something to clash with.
+      // With something aboard there is something to interfere with.
       const equipped = first
         ? done(
             bare,

@@ -32,7 +32,7 @@ const bottomUnder: Readonly<Record<Ground, BottomType | null>> = {
 const usualBottom: BottomType = 'sand';
 
 /**
- * The softest and the hardest bottom among the grounds that what is sought stands over: the softest is the first to be
+ * The softest and the hardest bottom among the grounds that target species stand over: the softest is the first to be
  * lost, the hardest the first to hide a fish, to be drawn again and to carry one unit's sound to another.
  */
 export const bottomsOf = (

@@ -16,7 +16,7 @@ export interface Requirements {
   readonly workingM: number;
   /** The deepest the boat's water is. */
   readonly waterM: number;
-  /** Of all that what is sought stands over: the bottom that is lost first, and the one that hides and answers most. */
+  /** Of all grounds of the target species: the bottom that is lost first, and the one that hides and answers most. */
   readonly softest: BottomType;
   readonly hardest: BottomType;
   readonly slopeDeg: number;

@@ -37,7 +37,7 @@ export const speedUnits = {
   mph: unit('mph', 1 / mileAnHour, 1, 0.5),
   kmh: unit('km/h', 3.6, 1, 0.5),
 } as const;
-/** Of a fish, a sinker, a lure: kept in centimetres. */
+/** Of a fish, a sinker, a lure: stored in centimetres. */
 export const fishUnits = { m: unit('cm', 1, 0, 1), ft: unit('in', 1 / 2.54, 1, 0.5) } as const;
 export const temperatureUnits = { C: unit('°C', 1, 1, 0.1), F: unit('°F', 1.8, 1, 0.2, 32) } as const;
 

@@ -16,7 +16,7 @@ import { PlanPlace } from './plan-place.ts';
 import { TypedDrafts } from './typed-drafts.ts';
 import { bare } from './schema-choices.ts';
 
-/** A line of text, or several where it may be long, that is kept when the field is left. */
+/** A line of text, or several where it may be long, saved when the field is left. */
 @Component({
   selector: 'gk-text-field',
   imports: [InputText, Textarea],

@@ -3,7 +3,7 @@ import type { Finding } from '@grey-keel/model';
 import { Fold } from '../shared/fold.ts';
 import { FindingItem } from './finding-item.ts';
 
-/** So many that say the same stand under one line. A stop is never folded away. */
+/** So many that say the same stand under one line. A stop always stands by itself. */
 const several = 3;
 
 export interface AlikeGroup {
