@@ -7,6 +7,7 @@ import { eventually, find, textOf } from './support/browser.ts';
 import { type Hands, pointer } from './support/hands.ts';
 import { inBrowser } from './support/in-browser.ts';
 import { actOn } from './support/job.ts';
+import { takeLive } from './support/take-live.ts';
 
 const minutes = 60_000;
 const knotMps = 1852 / 3600;
@@ -80,21 +81,7 @@ describe('instruments', () => {
       );
     }
   };
-  const takeRun = async (): Promise<void> => {
-    const count = (await drive().findElements(By.css('tr[data-reading]'))).length;
-    await eventually(
-      () => find(drive(), '#take-run').then((button) => button.isEnabled()),
-      (on) => on,
-      'a run to be ready',
-      90_000,
-    );
-    await hands.press('#take-run');
-    await eventually(
-      () => drive().findElements(By.css('tr[data-reading]')),
-      (rows) => rows.length > count,
-      'the run to be listed',
-    );
-  };
+  const takeRun = (): Promise<void> => takeLive(drive(), hands);
 
   afterEach(async () => {
     const list = (await (await fetch(`${here.app.address}/api/instruments`)).json()) as { sources: { id: string }[] };

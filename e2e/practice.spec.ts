@@ -4,6 +4,7 @@ import { eventually, find, textOf } from './support/browser.ts';
 import { type Hands, keyboard, pointer } from './support/hands.ts';
 import { inBrowser } from './support/in-browser.ts';
 import { actOn } from './support/job.ts';
+import { readingLines, takeLive } from './support/take-live.ts';
 
 const minutes = 60_000;
 
@@ -47,14 +48,14 @@ describe('the procedures on a practice copy', () => {
         const first = await find(drive(), `tr[data-reading="new"] [id^="${name}-"]`);
         id = ((await first.getAttribute('id')) ?? '').slice(name.length + 1);
         // Counted only now: before, the readings of another procedure may still have stood there.
-        count = (await drive().findElements(By.css('tr[data-reading]'))).length;
+        count = (await readingLines(drive())).length;
       }
       const value = figures[name] ?? '';
       if (typeof value === 'string') await by.choose(`#${name}-${id}`, value);
       else await by.fill(`#${name}-${id}`, String(value));
       if (i === 0)
         await eventually(
-          () => drive().findElements(By.css('tr[data-reading]')),
+          () => readingLines(drive()),
           (rows) => rows.length > count,
           'the reading to be listed',
         );
@@ -100,21 +101,7 @@ describe('the procedures on a practice copy', () => {
       sinker: { sizeCm: 3, lostAtM },
     };
   };
-  const takeLive = async (): Promise<void> => {
-    const count = (await drive().findElements(By.css('tr[data-reading]'))).length;
-    await eventually(
-      () => find(drive(), '#take-run').then((button) => button.isEnabled()),
-      (on) => on,
-      'a reading to be ready',
-      90_000,
-    );
-    await hands.press('#take-run');
-    await eventually(
-      () => drive().findElements(By.css('tr[data-reading]')),
-      (rows) => rows.length > count,
-      'the reading to be listed',
-    );
-  };
+  const take = (): Promise<void> => takeLive(drive(), hands);
   /** The first figure of the result, in the unit it is shown in. */
   const found = async (): Promise<number> => {
     const text = (await until('#result', (words) => words.includes('±'), 'a result with its interval')).replaceAll(
@@ -153,7 +140,7 @@ describe('the procedures on a practice copy', () => {
       await open('depth-a-wide');
       await hands.choose('#reading-set-to-a-wide', 'fresh');
       for (const nth of [0, 1, 2]) {
-        await takeLive();
+        await take();
         const { leadLineM } = await look();
         const rows = await drive().findElements(By.css('tr[data-reading]:not([data-reading="new"])'));
         expect(rows.length).toBe(nth + 1);
@@ -170,7 +157,7 @@ describe('the procedures on a practice copy', () => {
       await open('temperature-a-wide');
       await hands.fill('#temperature-lag', '1');
       for (const nth of [0, 1, 2]) {
-        await takeLive();
+        await take();
         const { thermometerC } = await look();
         const rows = await drive().findElements(By.css('tr[data-reading]:not([data-reading="new"])'));
         const id = (await rows[nth]?.getAttribute('data-reading')) ?? '';
@@ -182,7 +169,7 @@ describe('the procedures on a practice copy', () => {
       await hands.fill('#helm-heading', '10');
       await hands.choose('#helm-script', 'swing of eight');
       for (let nth = 0; nth < 8; nth++) {
-        await takeLive();
+        await take();
         const { headingDeg } = await look();
         const rows = await drive().findElements(By.css('tr[data-reading]:not([data-reading="new"])'));
         const id = (await rows[nth]?.getAttribute('data-reading')) ?? '';

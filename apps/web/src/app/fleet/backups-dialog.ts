@@ -55,7 +55,7 @@ import { Backups } from './backups.ts';
           <tr>
             <th scope="col">Made</th>
             <th scope="col" class="figure">Size</th>
-            <th scope="col"><span class="hidden">Restore</span></th>
+            <th scope="col"><span class="hidden-label">Restore</span></th>
           </tr>
         </ng-template>
         <ng-template #body let-one>
@@ -91,10 +91,6 @@ import { Backups } from './backups.ts';
     }
     .figure {
       text-align: right;
-    }
-    .hidden {
-      position: absolute;
-      clip-path: inset(50%);
     }
   `,
 })

@@ -33,7 +33,7 @@ import { RemovedBoats } from './removed-boats.ts';
             <tr>
               <th scope="col">Boat</th>
               <th scope="col">Deleted</th>
-              <th scope="col"><span class="hidden">Restore</span></th>
+              <th scope="col"><span class="hidden-label">Restore</span></th>
             </tr>
           </ng-template>
           <ng-template #body let-boat>
@@ -64,10 +64,6 @@ import { RemovedBoats } from './removed-boats.ts';
   styles: `
     .acts {
       text-align: right;
-    }
-    .hidden {
-      position: absolute;
-      clip-path: inset(50%);
     }
   `,
 })

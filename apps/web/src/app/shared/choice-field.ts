@@ -11,8 +11,8 @@ import {
   viewChild,
 } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import type { OverlayOptions } from 'primeng/api';
 import { Select } from 'primeng/select';
+import { listGoesAlong } from './list-goes-along.ts';
 import { PlanPlace } from './plan-place.ts';
 
 export interface Choice<T extends string = string> {
@@ -41,7 +41,7 @@ const manyChoices = 12;
       appendTo="body"
       scrollHeight="340px"
       [autofocus]="false"
-      [overlayOptions]="follows"
+      [overlayOptions]="hung"
       optionLabel="label"
       optionValue="value"
       [inputId]="fieldId()"
@@ -54,16 +54,8 @@ const manyChoices = 12;
       (onChange)="choose($event.value)"
     />
   `,
+  styleUrl: './field.css',
   styles: `
-    :host {
-      display: flex;
-      flex-direction: column;
-      min-width: 0;
-    }
-    .label {
-      font-size: var(--small);
-      color: var(--faint);
-    }
     /* As wide as there is room, not as its longest word; what is cut is said whole on the list and on the spot. */
     p-select {
       width: 100%;
@@ -84,14 +76,7 @@ export class ChoiceField<T extends string> {
   protected readonly shown = linkedSignal(() => this.value());
   private readonly injector = inject(Injector);
   private readonly select = viewChild.required(Select);
-  /** Where the page moves under it, by a finger or by a line more from the instruments, the open list goes along. */
-  protected readonly follows: OverlayOptions = {
-    listener: (_event, options) => {
-      if (options?.type !== 'scroll') return options?.valid ?? true;
-      this.select().overlayViewChild?.alignOverlay();
-      return false;
-    },
-  };
+  protected readonly hung = listGoesAlong(this.select);
   protected readonly words = computed(() => this.choices().find(({ value }) => value === this.value())?.label ?? '');
 
   protected choose(value: T): void {

@@ -7,10 +7,12 @@ import {
   input,
   linkedSignal,
   output,
+  viewChild,
 } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { MultiSelect } from 'primeng/multiselect';
 import type { Choice } from './choice-field.ts';
+import { listGoesAlong } from './list-goes-along.ts';
 import { PlanPlace } from './plan-place.ts';
 
 /** One or more of a list of words; the last one stays. */
@@ -25,6 +27,7 @@ import { PlanPlace } from './plan-place.ts';
       appendTo="body"
       scrollHeight="400px"
       [autofocus]="false"
+      [overlayOptions]="hung"
       [showHeader]="false"
       [maxSelectedLabels]="null"
       optionLabel="label"
@@ -38,16 +41,8 @@ import { PlanPlace } from './plan-place.ts';
       (onChange)="choose($event.value)"
     />
   `,
+  styleUrl: './field.css',
   styles: `
-    :host {
-      display: flex;
-      flex-direction: column;
-      min-width: 0;
-    }
-    .label {
-      font-size: var(--small);
-      color: var(--faint);
-    }
     p-multiselect {
       width: 100%;
       min-width: 8rem;
@@ -62,10 +57,13 @@ export class ChoicesField<T extends string> {
   readonly changed = output<T[]>();
   protected readonly shown = linkedSignal(() => [...this.value()]);
   private readonly injector = inject(Injector);
+  private readonly list = viewChild.required(MultiSelect);
+  protected readonly hung = listGoesAlong(this.list);
 
   protected choose(value: T[]): void {
     this.shown.set(value);
-    if (value.length > 0) this.changed.emit(value);
+    const inOrder = this.choices().flatMap((choice) => (value.includes(choice.value) ? [choice.value] : []));
+    if (inOrder.length > 0) this.changed.emit(inOrder);
     // Where the choice was not taken the field shows again what is so.
     afterNextRender(() => this.shown.set([...this.value()]), { injector: this.injector });
   }

@@ -60,16 +60,8 @@ import { PlanPlace } from './plan-place.ts';
       <span class="problem" role="alert" [id]="fieldId() + '-problem'">{{ words }}</span>
     }
   `,
+  styleUrl: './field.css',
   styles: `
-    :host {
-      display: flex;
-      flex-direction: column;
-      min-width: 0;
-    }
-    label {
-      font-size: var(--small);
-      color: var(--faint);
-    }
     .box {
       position: relative;
       display: flex;
@@ -93,10 +85,6 @@ import { PlanPlace } from './plan-place.ts';
       color: var(--faint);
       font-size: var(--small);
       pointer-events: none;
-    }
-    .problem {
-      color: var(--stop);
-      font-size: 13px;
     }
   `,
 })

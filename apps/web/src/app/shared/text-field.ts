@@ -59,16 +59,8 @@ import { bare } from './schema-choices.ts';
       <span class="problem" role="alert" [id]="fieldId() + '-problem'">{{ words }}</span>
     }
   `,
+  styleUrl: './field.css',
   styles: `
-    :host {
-      display: flex;
-      flex-direction: column;
-      min-width: 0;
-    }
-    label {
-      font-size: var(--small);
-      color: var(--faint);
-    }
     :host(.long) {
       grid-column: 1 / -1;
     }
@@ -78,10 +70,6 @@ import { bare } from './schema-choices.ts';
       padding: 4px 8px;
       width: 100%;
       text-overflow: ellipsis;
-    }
-    .problem {
-      color: var(--stop);
-      font-size: 13px;
     }
   `,
 })

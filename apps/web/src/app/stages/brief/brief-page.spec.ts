@@ -18,7 +18,7 @@ describe('the brief', () => {
     expect(store().selectSignal(planFeature.selectUnsent)().length).toBe(2);
   });
 
-  it('adds and removes waters, stations and what is sought; a kind of water brings its salt', async () => {
+  it('adds and removes waters, stations and target species; a kind of water brings its salt', async () => {
     const root = await page(BriefPage);
     await press(root, '#add-water');
     await press(root, '#add-station');

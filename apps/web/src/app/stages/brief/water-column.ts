@@ -11,7 +11,7 @@ const top = 46;
 const bottom = 226;
 const left = 70;
 
-/** The boat on its water: its depths and temperatures, and where what is sought stands. Depth to scale. */
+/** The boat on its water: its depths and temperatures, and where the target species stand. Depth to scale. */
 @Component({
   selector: 'gk-water-column',
   hostDirectives: [Wide],

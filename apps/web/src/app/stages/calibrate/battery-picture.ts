@@ -49,14 +49,8 @@ const frame = { left: 54, right: 424, top: 14, bottom: 190 };
       }
     </svg>
   `,
-  styleUrl: '../../shared/drawing.css',
+  styleUrls: ['../../shared/drawing.css', './procedure-picture.css'],
   styles: `
-    svg {
-      display: block;
-      width: 100%;
-      max-width: 480px;
-      margin: 0 auto;
-    }
     .grid {
       stroke: var(--rule);
     }

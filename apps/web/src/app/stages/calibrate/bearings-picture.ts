@@ -52,14 +52,8 @@ const at = (deg: number, r: number): { x: number; y: number } => {
       </g>
     </svg>
   `,
-  styleUrl: '../../shared/drawing.css',
+  styleUrls: ['../../shared/drawing.css', './procedure-picture.css'],
   styles: `
-    svg {
-      display: block;
-      width: 100%;
-      max-width: 460px;
-      margin: 0 auto;
-    }
     .ring,
     .arc {
       fill: none;
@@ -84,9 +78,6 @@ const at = (deg: number, r: number): { x: number; y: number } => {
     }
     .shown {
       fill: var(--series-1);
-    }
-    .strong {
-      font-weight: 700;
     }
   `,
 })

@@ -49,14 +49,8 @@ const barPx = 120;
       }
     </svg>
   `,
-  styleUrl: '../../shared/drawing.css',
+  styleUrls: ['../../shared/drawing.css', './procedure-picture.css'],
   styles: `
-    svg {
-      display: block;
-      width: 100%;
-      max-width: 460px;
-      margin: 0 auto;
-    }
     .north,
     .hull {
       fill: var(--ink);
@@ -74,9 +68,6 @@ const barPx = 120;
     .bar {
       stroke: var(--ink);
       stroke-width: 3;
-    }
-    .strong {
-      font-weight: 700;
     }
   `,
 })

@@ -48,14 +48,8 @@ const ground = 190;
       </g>
     </svg>
   `,
-  styleUrl: '../../shared/drawing.css',
+  styleUrls: ['../../shared/drawing.css', './procedure-picture.css'],
   styles: `
-    svg {
-      display: block;
-      width: 100%;
-      max-width: 480px;
-      margin: 0 auto;
-    }
     .bed {
       fill: var(--bottom, var(--hull-light));
       opacity: 0.35;
@@ -77,9 +71,6 @@ const ground = 190;
     }
     .tick {
       stroke: var(--ink);
-    }
-    .strong {
-      font-weight: 700;
     }
   `,
 })

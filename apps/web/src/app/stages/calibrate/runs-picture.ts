@@ -79,14 +79,8 @@ const radius = 128;
       </g>
     </svg>
   `,
-  styleUrl: '../../shared/drawing.css',
+  styleUrls: ['../../shared/drawing.css', './procedure-picture.css'],
   styles: `
-    svg {
-      display: block;
-      width: 100%;
-      max-width: 480px;
-      margin: 0 auto;
-    }
     .ring {
       fill: none;
       stroke: var(--rule);
@@ -120,9 +114,6 @@ const radius = 128;
     }
     .flow {
       fill: var(--ink);
-    }
-    .strong {
-      font-weight: 700;
     }
   `,
 })
