@@ -61,7 +61,7 @@ describe('a newcomer', () => {
     await at.press('Add a target species');
     await at.fill('Species or object', 'Perch');
     await asks('look over what is assumed');
-    await at.press('All of it is so');
+    await at.press('All of these are right');
     await at.choose('Display', 'Display 13, five keys');
     await done('Brief', 'Beams');
 

@@ -270,7 +270,7 @@ export const fuzz = async (address: string, counts: FuzzCounts, seed: number): P
     if (!(await opened(id))) faults.push({ door: id, what: 'cannot be opened any more', sent: '' });
   await send('GET', '/api/boats', null, {}, true);
 
-  const sheets = ['card', 'report', 'shopping', 'wiring', 'aboard'];
+  const sheets = ['card', 'report', 'shopping', 'wiring', 'aboard', 'photographs'];
   const units = 'length=m&depth=m&speed=kn&temperature=C';
   await many(counts.printing, async () => {
     const id = await bundleIn(JSON.stringify({ ...pick(bundles), plan: extremePlan(random), catalogue: [] }));

@@ -158,6 +158,7 @@ export { readSentence, type ReadSentence } from './instruments/read-sentence.ts'
 export {
   averagedRun,
   type CutRun,
+  heldHeading,
   steadyRun,
   steadyValue,
   type RunAverage,

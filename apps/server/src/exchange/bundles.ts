@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import { bundleVersion, type Bundle, type CatalogueEntry, type Plan } from '@grey-keel/model';
 import type { Photographs } from '../photographs/photographs.ts';
 import type { CatalogueStore } from '../catalogue/catalogue-store.ts';
@@ -41,6 +42,31 @@ export interface BroughtIn {
   /** Of these, the ones that came in under another id, since what is here under theirs is something else. */
   readonly beside: readonly { readonly id: string; readonly name: string }[];
 }
+
+/**
+ * The photographs of a bundle under ids that are free here: one whose id is another picture's here comes in beside it, under
+ * an id made from its bytes, so that the same bundle again gives the same boat. What no part of the plan shows stays out.
+ */
+export const photographsBeside = (
+  plan: Plan,
+  pictures: Readonly<Record<string, Buffer>>,
+  here: Readonly<Record<string, Buffer>>,
+): { readonly plan: Plan; readonly pictures: Readonly<Record<string, Buffer>> } => {
+  if (!plan.photographs) return { plan, pictures: {} };
+  const named = Object.entries(plan.photographs).map(([id, photograph]) => {
+    const bytes = pictures[id];
+    const there = here[id];
+    const free =
+      bytes && there && !there.equals(bytes)
+        ? `${id.slice(0, longestStem)}-${createHash('sha256').update(bytes).digest('hex').slice(0, 7)}`
+        : id;
+    return { free, photograph, bytes };
+  });
+  return {
+    plan: { ...plan, photographs: Object.fromEntries(named.map(({ free, photograph }) => [free, photograph])) },
+    pictures: Object.fromEntries(named.flatMap(({ free, bytes }) => (bytes ? [[free, bytes]] : []))),
+  };
+};
 
 /** Longer than this an id may not be with what is put behind it. */
 const longestStem = 40;

@@ -3,7 +3,7 @@ import { idSchema } from '@grey-keel/model';
 import { Router, type RequestHandler } from 'express';
 import * as z from 'zod';
 import type { CatalogueStore } from '../catalogue/catalogue-store.ts';
-import { besideWhatIsHere } from '../exchange/bundles.ts';
+import { besideWhatIsHere, photographsBeside } from '../exchange/bundles.ts';
 import type { BoatStore } from '../fleet/boat-store.ts';
 import { photographFault, type Photographs } from '../photographs/photographs.ts';
 import { idTaken } from './boats.ts';
@@ -37,9 +37,10 @@ export const bundleRoutes = (
       return;
     }
     const { plan, added, beside } = besideWhatIsHere(read.bundle, await catalogue.everyVersion());
-    const made = await boats.create(wanted.id, plan, undefined, async (transaction) => {
+    const shown = photographsBeside(plan, pictures, await photographs.of(Object.keys(pictures)));
+    const made = await boats.create(wanted.id, shown.plan, undefined, async (transaction) => {
       await catalogue.add(added, transaction);
-      await photographs.add(pictures, transaction);
+      await photographs.add(shown.pictures, transaction);
     });
     if (made === 'id taken') return sendProblem(response, idTaken);
     const boat = await boats.open(wanted.id);

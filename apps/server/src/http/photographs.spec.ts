@@ -77,9 +77,17 @@ describe('photographs over HTTP', () => {
     await take('old-marl', 'packed', 'Keel');
     const bundle = (await send('GET', '/boats/old-marl/bundle')).body as Bundle;
     expect(bundle.photographs).toEqual({ packed: bytes.toString('base64') });
-    const elsewhere = { ...bundle, photographs: { unpacked: bundle.photographs?.['packed'] ?? '' } };
-    expect((await send('PUT', '/bundles/with-picture', elsewhere)).status).toBe(201);
-    expect(Buffer.from(await (await show('unpacked')).arrayBuffer()).equals(bytes)).toBeTrue();
+    // Somewhere else the same id was given to another picture: each boat goes on showing its own.
+    const another = jpeg(6, 8);
+    const photographs = { packed: another.toString('base64'), 'none-shows-it': bundle.photographs?.['packed'] ?? '' };
+    for (const status of [201, 200])
+      expect((await send('PUT', '/bundles/with-picture', { ...bundle, photographs })).status).toBe(status);
+    const [beside = ''] = Object.keys(
+      ((await send('GET', '/boats/with-picture')).body as OpenedBoat).plan.photographs ?? {},
+    );
+    expect(Buffer.from(await (await show(beside)).arrayBuffer()).equals(another)).toBeTrue();
+    expect(Buffer.from(await (await show('packed')).arrayBuffer()).equals(bytes)).toBeTrue();
+    expect((await show('none-shows-it')).status).toBe(404);
     const copied = (await send('POST', '/boats/old-marl/copy', { id: 'sister', name: 'Sister' }))
       .body as ImportedBundle;
     expect(copied.plan.photographs).toBeUndefined();

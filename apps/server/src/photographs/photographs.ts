@@ -31,10 +31,12 @@ export class Photographs {
 
   /** Stores one; the same again is no other. */
   async put(id: string, bytes: Buffer): Promise<'stored' | 'id taken'> {
-    const there = await this.get(id);
-    if (there) return there.equals(bytes) ? 'stored' : 'id taken';
-    await this.database.write((transaction) => this.add({ [id]: bytes }, transaction));
-    return 'stored';
+    return this.database.write(async (transaction) => {
+      const there = await this.database.tables.photographs.findByPk(id, { transaction });
+      if (there) return there.bytes.equals(bytes) ? 'stored' : 'id taken';
+      await this.add({ [id]: bytes }, transaction);
+      return 'stored';
+    });
   }
 
   /** Stores several along with something else, or none of it; one whose id is there already stays. */

@@ -1,6 +1,14 @@
 import { formatSentence } from '../units/format-sentence.ts';
 import { unitSets } from '../units/display-units.ts';
-import { averagedRun, type RunSamples, type RunState, type Sample, steadyRun, steadyValue } from './steady-run.ts';
+import {
+  averagedRun,
+  heldHeading,
+  type RunSamples,
+  type RunState,
+  type Sample,
+  steadyRun,
+  steadyValue,
+} from './steady-run.ts';
 
 const rules = { lagS: { heading: 3, position: 3, log: 10 }, averageS: 20 };
 /** Once a second from 0 to `toS`. */
@@ -69,6 +77,45 @@ describe('a run cut out of a recording', () => {
     const across = averagedRun(sailed, 80, 120);
     expect('why' in across && formatSentence(across.why, unitSets.metric)).toContain('turned within it');
     expect('why' in averagedRun(sailed, 20, 21)).toBeTrue();
+  });
+});
+
+describe('a held heading', () => {
+  const rules = { averageS: 8, withinDeg: 4 };
+  it('is averaged once it is held, across north, from what came after the turn and the mark before alone', () => {
+    // Turned away from 90° at 5 s, held about north by steps of 3° from there.
+    const turned = each(40, (atS) => (atS <= 5 ? 90 : (360 + (atS % 2 ? 3 : -1)) % 360));
+    const until = (toS: number, notBeforeS = -Infinity) =>
+      heldHeading(turned.slice(0, toS + 1), toS, { ...rules, notBeforeS });
+    expect([6, 9, 13].map((toS) => until(toS).state)).toEqual(['settling', 'averaging', 'ready']);
+    const ready = until(20);
+    expect('value' in ready && Math.abs(((ready.value + 180) % 360) - 181)).toBeLessThan(0.3);
+    expect(until(20, 15)).toEqual(jasmine.objectContaining({ state: 'averaging', lastedS: 5, leftS: 3, samples: 5 }));
+  });
+
+  it('is none yet where it has only just come in, swings, or has stopped', () => {
+    expect(
+      heldHeading(
+        each(1, () => 90),
+        1,
+        rules,
+      ).state,
+    ).toBe('settling');
+    expect(
+      heldHeading(
+        each(30, (atS) => 9 * atS),
+        30,
+        rules,
+      ).state,
+    ).toBe('settling');
+    expect(
+      heldHeading(
+        each(30, () => 90),
+        37,
+        rules,
+      ).state,
+    ).toBe('waiting');
+    expect(heldHeading([], 0, rules).state).toBe('waiting');
   });
 });
 

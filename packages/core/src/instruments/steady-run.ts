@@ -34,6 +34,17 @@ export type RunState =
       readonly average: RunAverage;
     };
 
+/** The same of one instrument: what it shows, averaged. */
+export type SteadyValue =
+  | Exclude<RunState, { readonly state: 'averaging' | 'ready' }>
+  | {
+      readonly state: 'averaging' | 'ready';
+      readonly leftS: number;
+      readonly lastedS: number;
+      readonly samples: number;
+      readonly value: number;
+    };
+
 export interface RunRules {
   /** Of each instrument: after five of them less than a hundredth of a change is left in what it shows. */
   readonly lagS: { readonly heading: number; readonly position: number; readonly log: number };
@@ -187,6 +198,46 @@ export const averagedRun = (samples: RunSamples, fromS: number, toS: number): Cu
   };
 };
 
+/**
+ * The mean of a heading while it lies within `withinDeg` of what it shows now, over the newest `averageS` seconds. Ready once
+ * it has been held for as long: a mark set while the boat swings would put the antenna anywhere.
+ */
+export const heldHeading = (
+  headings: readonly Sample[],
+  nowS: number,
+  {
+    averageS,
+    withinDeg,
+    notBeforeS = -Infinity,
+  }: { readonly averageS: number; readonly withinDeg: number; readonly notBeforeS?: number },
+): SteadyValue => {
+  const newest = last(headings);
+  if (!newest) return { state: 'waiting', why: ['No heading comes in. Choose where it comes from.'] };
+  if (nowS - newest.atS > stoppedS)
+    return {
+      state: 'waiting',
+      why: ['The heading has stopped, ', { value: nowS - newest.atS, quantity: 'wait' }, ' ago.'],
+    };
+  const heldFromS = Math.max(
+    notBeforeS,
+    steadySince(headings, nowS, circularMean, (deg, nowDeg) => Math.abs(wrapped(deg - nowDeg)) > withinDeg),
+  );
+  // The sample at that moment is still of the turn, or of the mark before.
+  const fromS = Math.max(heldFromS, nowS - averageS);
+  const counted = headings.flatMap(({ atS, value }) => (atS > fromS ? [value] : []));
+  const lastedS = Math.min(averageS, nowS - heldFromS);
+  const leftS = averageS - lastedS;
+  if (lastedS < 1 || counted.length < 3)
+    return { state: 'settling', leftS, why: ['Hold the heading: it turns, or has been held for a moment only.'] };
+  return {
+    state: leftS > 0 ? 'averaging' : 'ready',
+    leftS,
+    lastedS,
+    samples: counted.length,
+    value: (circularMean(counted) + 360) % 360,
+  };
+};
+
 /** The mean of what one instrument shows once it has settled: five lags after the last change by more than `near`. */
 export const steadyValue = (
   samples: readonly Sample[],
@@ -197,15 +248,7 @@ export const steadyValue = (
     near,
     notBeforeS = -Infinity,
   }: { readonly lagS: number; readonly averageS: number; readonly near: number; readonly notBeforeS?: number },
-):
-  | Exclude<RunState, { readonly state: 'averaging' | 'ready' }>
-  | {
-      readonly state: 'averaging' | 'ready';
-      readonly leftS: number;
-      readonly lastedS: number;
-      readonly samples: number;
-      readonly value: number;
-    } => {
+): SteadyValue => {
   const newest = last(samples);
   if (!newest) return { state: 'waiting', why: ['Nothing comes in. Choose where it comes from.'] };
   if (nowS - newest.atS > stoppedS)

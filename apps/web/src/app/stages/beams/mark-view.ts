@@ -45,7 +45,7 @@ const shownWords: Readonly<Record<Shown, string>> = {
             [move]="arrow()"
           />
           <div>
-            <p class="small faint">Say of each beam how it shows the mark.</p>
+            <p class="small faint">For each beam, say how it shows the mark.</p>
             @for (beam of beams(); track beam.id; let i = $index) {
               <div class="beam">
                 <span class="swatch" [style.background]="beam.colour" aria-hidden="true"></span>
@@ -115,7 +115,7 @@ const shownWords: Readonly<Record<Shown, string>> = {
                   </p>
                 }
               } @else {
-                <p class="faint">Say of at least one beam how it shows the mark.</p>
+                <p class="faint">Say for at least one beam how it shows the mark.</p>
               }
             </div>
           </div>

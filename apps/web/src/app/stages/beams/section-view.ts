@@ -199,12 +199,6 @@ import { Wide } from '../../shared/wide.ts';
       stroke: var(--ink);
       stroke-width: 0.8;
     }
-    .over {
-      paint-order: stroke;
-      stroke: var(--sheet);
-      stroke-width: 4px;
-      stroke-linejoin: round;
-    }
     .hatch {
       stroke: var(--hull);
       stroke-width: 1.4;

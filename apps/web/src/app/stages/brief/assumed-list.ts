@@ -23,7 +23,7 @@ interface Assumed {
       <section class="sheet" aria-labelledby="assumed-title" tabindex="-1">
         <h2 id="assumed-title">Assumed from the kind of boat</h2>
         <p class="small">
-          Nobody has looked at these on this boat. Change what is otherwise in its field; press what is right. Draught,
+          These have not been checked on this boat. Change what is wrong in its field; press what is right. Draught,
           keel, propellers and offsets are never assumed.
         </p>
         <div class="all">
@@ -42,7 +42,7 @@ interface Assumed {
             </button>
           }
           <button type="button" pButton id="confirm-assumed" [gkPlace]="['assumed']" (click)="confirm(places())">
-            All of it is so
+            All of these are right
           </button>
         </div>
       </section>

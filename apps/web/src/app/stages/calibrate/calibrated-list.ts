@@ -73,6 +73,7 @@ export const drillKey = 'drill';
       width: 100%;
       display: grid;
       grid-template-columns: 1fr auto;
+      align-content: start;
       gap: 2px 6px;
       padding: 6px 8px;
       min-height: 52px;
@@ -137,6 +138,7 @@ export const drillKey = 'drill';
         display: none;
       }
       .name {
+        grid-column: 1 / -1;
         display: block;
         overflow: visible;
       }

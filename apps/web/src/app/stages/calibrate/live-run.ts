@@ -1,13 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
-import {
-  circularMean,
-  headingFrom,
-  type RunAverage,
-  type Sample,
-  steadyRun,
-  steadyValue,
-  wrapped,
-} from '@grey-keel/core';
+import { headingFrom, heldHeading, type RunAverage, steadyRun, steadyValue, wrapped } from '@grey-keel/core';
 import type { CalibrationKind, LiveQuantity, Sentence, TakenFrom } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
 import { ProgressBar } from 'primeng/progressbar';
@@ -179,14 +171,20 @@ export class LiveRun {
       variationDeg: of('variationDeg'),
     });
     if ('why' in heading) return { state: 'waiting', why: heading.why };
-    if (kind === 'deviation' || kind === 'antenna')
-      return heldHeading(
-        heading.samples,
-        nowS,
-        kind === 'deviation' ? 'compassDeg' : 'headingDeg',
-        kind === 'deviation' ? {} : { latitudeDeg: of('latitudeDeg'), longitudeDeg: of('longitudeDeg') },
-        this.takenAtS(),
-      );
+    if (kind === 'deviation' || kind === 'antenna') {
+      const held = heldHeading(heading.samples, nowS, {
+        averageS: heldS,
+        withinDeg: heldWithinDeg,
+        notBeforeS: this.takenAtS(),
+      });
+      if (!('value' in held)) return held;
+      const headingDeg = to(held.value, 0.05) % 360;
+      if (kind === 'deviation') return { ...held, figures: { compassDeg: headingDeg } };
+      const [latitudeDeg, longitudeDeg] = [this.newest('latitudeDeg'), this.newest('longitudeDeg')];
+      return latitudeDeg === null || longitudeDeg === null
+        ? { state: 'waiting', why: ['No position comes in. Choose where it comes from.'] }
+        : { ...held, figures: { headingDeg, latitudeDeg, longitudeDeg } };
+    }
     const run = steadyRun(
       {
         headingDeg: heading.samples,
@@ -269,6 +267,12 @@ export class LiveRun {
       : '',
   );
 
+  /** Where the boat is now, in degrees; null where nothing has come in for three seconds. */
+  private newest(quantity: 'latitudeDeg' | 'longitudeDeg'): number | null {
+    const sample = this.live.of(this.listened()[quantity]?.id).at(-1);
+    return sample && this.live.nowS() - sample.atS < 3 ? to(sample.value, 0.000_001) : null;
+  }
+
   protected take(): void {
     const it = this.averages();
     if (it?.state !== 'ready' || this.barred() !== '') return;
@@ -289,35 +293,6 @@ export class LiveRun {
     });
   }
 }
-
-/** A heading that is held, with where the boat was in the middle of it; or why it is none yet. */
-const heldHeading = (
-  headings: readonly Sample[],
-  nowS: number,
-  figure: 'compassDeg' | 'headingDeg',
-  also: Readonly<Record<string, readonly Sample[]>>,
-  notBeforeS: number,
-): Shown => {
-  const recent = headings.filter(({ atS }) => atS > nowS - heldS && atS > notBeforeS).map(({ value }) => value);
-  if (recent.length < 3) return { state: 'waiting', why: ['Hold a heading: the first figures of it come in.'] };
-  const middle = (circularMean(recent) + 360) % 360;
-  if (recent.some((deg) => Math.abs(wrapped(deg - middle)) > heldWithinDeg))
-    return { state: 'settling', why: ['The heading still turns: hold it.'] };
-  const places = Object.entries(also).flatMap(([name, samples]) => {
-    const newest = samples[samples.length - 1];
-    return newest && nowS - newest.atS < 3 ? [[name, to(newest.value, 0.000_001)] as const] : [];
-  });
-  if (places.length < Object.keys(also).length)
-    return { state: 'waiting', why: ['No position comes in. Choose where it comes from.'] };
-  const lastedS = Math.min(heldS, nowS - notBeforeS);
-  return {
-    state: lastedS >= heldS - 1 ? 'ready' : 'averaging',
-    leftS: Math.max(0, heldS - lastedS),
-    lastedS,
-    samples: recent.length,
-    figures: { [figure]: to(middle, 0.05) % 360, ...Object.fromEntries(places) },
-  };
-};
 
 /** As many figures as such an average carries. */
 const to = (value: number, step: number): number => Number((Math.round(value / step) * step).toFixed(6));

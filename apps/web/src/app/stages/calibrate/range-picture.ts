@@ -15,6 +15,8 @@ const width = 440;
 const height = 230;
 const left = 40;
 const ground = 190;
+/** Half the angle an arc is drawn over. */
+const arcRad = 0.12;
 
 /** The face over the bottom, each target where it stands, and the range that is shown laid out as an arc through it. */
 @Component({
@@ -33,8 +35,12 @@ const ground = 190;
         <line x1="${left}" [attr.y1]="mark.faceY" [attr.x2]="mark.x" [attr.y2]="mark.y" class="sight" />
         <path [attr.d]="mark.arc" class="shown" />
         <circle [attr.cx]="mark.x" [attr.cy]="mark.y" r="6" class="known" />
-        <text [attr.x]="mark.x" [attr.y]="mark.y - 10" text-anchor="middle" class="strong">{{ mark.place }}</text>
         <circle cx="${left}" [attr.cy]="mark.faceY" r="4" class="face" />
+      }
+      @for (mark of it.marks; track mark.place) {
+        <text [attr.x]="mark.nameX" [attr.y]="mark.nameY" text-anchor="middle" class="strong over">
+          {{ mark.place }}
+        </text>
       }
       @for (tick of it.ticks; track tick.words) {
         <line [attr.x1]="tick.x" [attr.x2]="tick.x" y1="${ground}" y2="${ground + 6}" class="tick" />
@@ -90,14 +96,18 @@ export class RangePicture {
       const [x, y] = [left + one.knownM * scale, ground - one.targetHeightM * scale];
       const r = one.shownM * scale;
       const aim = Math.atan2(y - faceY, x - left);
-      const end = (by: number): string =>
-        `${(left + r * Math.cos(aim + by)).toFixed(1)} ${(faceY + r * Math.sin(aim + by)).toFixed(1)}`;
+      // Down to the ground and no further: below it stand the figures.
+      const lowest = Math.min(aim + arcRad, Math.asin(Math.min(1, (ground - faceY) / r)));
+      const along = (rad: number) => ({ x: left + r * Math.cos(rad), y: faceY + r * Math.sin(rad) });
+      const [from, to] = [along(lowest - 2 * arcRad), along(lowest)];
       return {
         place: one.place,
         x,
         y,
         faceY,
-        arc: `M${end(-0.12)} A${r.toFixed(1)} ${r.toFixed(1)} 0 0 1 ${end(0.12)}`,
+        nameX: from.x,
+        nameY: from.y - 6,
+        arc: `M${from.x.toFixed(1)} ${from.y.toFixed(1)} A${r.toFixed(1)} ${r.toFixed(1)} 0 0 1 ${to.x.toFixed(1)} ${to.y.toFixed(1)}`,
       };
     });
     return {

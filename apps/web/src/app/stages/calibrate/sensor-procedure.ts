@@ -68,7 +68,7 @@ import { VariationHere } from './variation-here.ts';
           <ng-container [ngTemplateOutlet]="how" />
         }
         @if (residuals().length && tolerance(); as wanted) {
-          <h3>What each leaves over</h3>
+          <h3>Left over at each reading</h3>
           <gk-residual-strip
             [residuals]="residuals()"
             [tolerance]="wanted"

@@ -22,7 +22,7 @@ export const assumedValues: Rule<'brief'> = {
         title: 'Figures are assumed',
         reason: [
           figure(length, 'count'),
-          ' of the brief come from the kind of boat and not from this one. Change what is otherwise, and confirm the rest. Until then none of them is taken for measured.',
+          ' of the brief come from the kind of boat, not from this one. Change what is wrong and confirm the rest. Until then none of them counts as measured.',
         ],
         figure: figure(length, 'count'),
         fix: { label: 'Look them over', target: at('assumed') },

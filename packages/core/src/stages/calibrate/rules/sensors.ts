@@ -218,7 +218,7 @@ export const calibrationOff: Rule<'calibrate'> = {
 export const sidesMirrored: Rule<'calibrate'> = {
   id: 'sides-mirrored',
   stage: 'calibrate',
-  severity: 'check',
+  severity: 'stop',
   find: eachSensor((each) => {
     const { kind, sensor, it } = each;
     if (kind !== 'sides' || it?.enter[0]?.value !== -1) return [];
