@@ -46,6 +46,10 @@ describe('the fit', () => {
     const root = await page(FitPage, { ...start, transducers: { ...start.transducers, 'b-narrow': onAnother } });
     document.body.append(root);
     expect(root.querySelector('.lead')).not.toBeNull();
+    // Both have their names beside them, which a reader hears of the marks themselves.
+    const names = [...root.querySelectorAll('.name[aria-hidden="true"]')].map((one) => one.textContent.trim());
+    for (const { name } of [start.transducers['a-wide']!, start.transducers['b-narrow']!])
+      expect(names.filter((one) => one === name).length).toBeGreaterThan(0);
     const dragged = async (id: string): Promise<number> => {
       const from = plan().transducers[id]?.starboardM ?? 0;
       await drag(root, `#mark-plan-transducer-${id}`, 40, 0);

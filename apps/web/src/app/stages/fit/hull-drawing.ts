@@ -7,6 +7,7 @@ import { roundTicks } from '../../shared/round-ticks.ts';
 import { fittedThings, type FittedThing } from './fitted-things.ts';
 import { hullFrames, type HullView } from './hull-frames.ts';
 import { apartBetweenDrags } from './marks-apart.ts';
+import { namesBeside } from './names-beside.ts';
 import { placeInWords } from './place-in-words.ts';
 import { placeWithinBounds } from './place-within-bounds.ts';
 import { sideFanShapes } from './side-fan-shapes.ts';
@@ -88,6 +89,28 @@ export interface ThingMoved {
                 class="lead"
               />
               <circle [attr.cx]="mark.x" [attr.cy]="mark.y" r="2.5" class="place" />
+            }
+          }
+          @for (mark of view.marks; track mark.thing.key) {
+            @if (mark.name; as name) {
+              @if (name.line; as end) {
+                <line
+                  [attr.x1]="mark.spot.x"
+                  [attr.y1]="mark.spot.y"
+                  [attr.x2]="end.x"
+                  [attr.y2]="end.y"
+                  class="to-name"
+                />
+              }
+              <text
+                [attr.x]="name.x"
+                [attr.y]="name.y"
+                [attr.text-anchor]="name.anchor"
+                class="name over"
+                aria-hidden="true"
+              >
+                {{ name.words }}
+              </text>
             }
           }
           @for (mark of view.marks; track mark.thing.key) {
@@ -210,6 +233,25 @@ export class HullDrawing {
       });
       const held = marks.findIndex(({ thing }) => thing.key === chosen);
       const spots = this.apart[frame.view](marks, frame, 2 * this.grip(), held, this.settledTimes());
+      const ledMarks = marks.map((mark, i) => {
+        const spot = spots[i] ?? mark;
+        return { ...mark, spot, led: Math.hypot(spot.x - mark.x, spot.y - mark.y) > leadFromPx };
+      });
+      // Those that are drawn apart have their names first, then what this is about; what is looked at is named beside.
+      const names = namesBeside(
+        ledMarks.map(({ thing, spot, led }, i) => ({
+          ...spot,
+          name: thing.name,
+          first: i !== held && (led || thing.of === 'transducer'),
+        })),
+        frame,
+        [
+          { x: frame.x, y: frame.y, w: 130, h: 30 },
+          ...ledMarks.flatMap(({ x: homeX, y: homeY, led }) =>
+            led ? [{ x: homeX - 3, y: homeY - 3, w: 6, h: 6 }] : [],
+          ),
+        ],
+      );
       return {
         ...frame,
         across: (pixelX: number): number => (pixelX - originX) / perMetre,
@@ -220,10 +262,7 @@ export class HullDrawing {
         // once more on top of what it is dragged over.
         held: marks[held]?.thing.key ?? null,
         // What is looked at stands in its own place; what lies on others is drawn beside, with a line to its place.
-        marks: marks.map((mark, i) => {
-          const spot = spots[i] ?? mark;
-          return { ...mark, spot, led: Math.hypot(spot.x - mark.x, spot.y - mark.y) > leadFromPx };
-        }),
+        marks: ledMarks.map((mark, i) => ({ ...mark, name: names[i] ?? null })),
         vectors: antennas.flatMap(({ id: antennaId, antenna }) =>
           things.flatMap(({ key, of, id, place }) => {
             if (of !== 'transducer' || !place || plan.transducers[id]?.kind !== 'sounder') return [];
