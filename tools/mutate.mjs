@@ -72,9 +72,14 @@ const killed = async (worker, { part, file, from, to }) => {
     path,
     before.replace(from, () => to),
   );
-  // The specs beside it mostly notice it; only what they let pass is put before all of them.
-  const beside = part.before ? null : await testRun(worker, [dirname(join(part.base, file))], part);
-  const last = beside && beside.failed > 0 ? beside : await testRun(worker, part.specs, part);
+  // Mostly its own spec notices it, or one beside it; only what those let pass is put before all of them.
+  const own = join(part.base, file).replace(/\.ts$/, '.spec.ts');
+  const beside = part.before ? [] : [own, dirname(own)].filter((one) => existsSync(join(place(worker), one)));
+  let last = null;
+  for (const specs of [...beside.map((one) => [one]), part.specs]) {
+    last = await testRun(worker, specs, part);
+    if (last && last.failed > 0) break;
+  }
   writeFileSync(path, before);
   // A mutant that keeps the specs from loading would look killed without a single expectation having failed.
   if (!last) throw new Error(`With "${to}" in ${file} the specs did not run.`);
