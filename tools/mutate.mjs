@@ -23,6 +23,9 @@ const parts = [
   },
 ];
 
+/** As many specs are tried before all of them are. */
+const nearest = 8;
+
 // Each worker has a copy of the sources, and of what is made from them the originals, inside the project so that its
 // packages are found from there.
 const place = (worker) => join(root, 'data', 'mutate', String(worker));
@@ -64,6 +67,33 @@ const testRun = (worker, specs, { before }) =>
     });
   });
 
+/** What a source file loads by a path, out of its text. */
+const loadsOf = new Map(
+  sources
+    .filter((file) => file.endsWith('.ts'))
+    .map((file) => [
+      file,
+      [...readFileSync(join(root, file), 'utf8').matchAll(/ from '(\.[^']+)'/g)].map(([, to]) =>
+        join(dirname(file), to),
+      ),
+    ]),
+);
+
+/** The specs that reach a file by the fewest steps from one file to the next, its own first. */
+const nearestSpecs = (file, base) => {
+  const reached = new Set([file]);
+  const specs = [];
+  for (let ring = [file]; ring.length > 0 && specs.length < nearest;) {
+    ring = [...loadsOf].flatMap(([from, loads]) =>
+      !reached.has(from) && loads.some((one) => ring.includes(one)) ? [from] : [],
+    );
+    for (const one of ring) reached.add(one);
+    specs.push(...ring.filter((one) => one.endsWith('.spec.ts') && one.startsWith(base)));
+  }
+  const own = file.replace(/\.ts$/, '.spec.ts');
+  return [...specs.filter((one) => one === own), ...specs.filter((one) => one !== own)].slice(0, nearest);
+};
+
 const killed = async (worker, { part, file, from, to }) => {
   const path = join(place(worker), part.base, file);
   const before = readFileSync(path, 'utf8');
@@ -72,11 +102,11 @@ const killed = async (worker, { part, file, from, to }) => {
     path,
     before.replace(from, () => to),
   );
-  // Mostly its own spec notices it, or one beside it; only what those let pass is put before all of them.
-  const own = join(part.base, file).replace(/\.ts$/, '.spec.ts');
-  const beside = part.before ? [] : [own, dirname(own)].filter((one) => existsSync(join(place(worker), one)));
+  // Mostly its own spec notices it, or one near to it; only what those let pass is put before all of them.
+  const [first, ...others] = part.before ? [] : nearestSpecs(join(part.base, file), part.base);
   let last = null;
-  for (const specs of [...beside.map((one) => [one]), part.specs]) {
+  for (const specs of [first ? [first] : [], others, part.specs]) {
+    if (specs.length === 0) continue;
     last = await testRun(worker, specs, part);
     if (last && last.failed > 0) break;
   }
