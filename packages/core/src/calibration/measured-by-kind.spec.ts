@@ -65,6 +65,21 @@ describe('what is entered on a display', () => {
     expect(known(base, 'heading', 'compass').enter[0]?.value).toBeCloseTo(boat.offsetDeg, 6);
     const set = edited(base, described('heading', 'compass', { setDeg: 5 }));
     expect(known(set, 'heading', 'compass').enter[0]?.value).toBeCloseTo(boat.offsetDeg + 5, 6);
+    // An offset adds up with what was set while it was measured, a factor multiplies.
+    const warm = edited(
+      aboard(),
+      ...recorded('temperature', 'log', [{ referenceC: 9, displayedC: 8.6 }]),
+      described('temperature', 'log', { setByC: 0.5 }),
+    );
+    expect(known(warm, 'temperature', 'log').enter[0]?.value).toBeCloseTo(0.9, 6);
+    const { runs } = simulatedRuns(seeded(5), [20, 200, 110, 290], { exact: true });
+    const fast = known(
+      edited(aboard(), ...recorded('speed', 'log', runs), described('speed', 'log', { setFactor: 1.25 })),
+      'speed',
+      'log',
+    );
+    expect(fast.measured.value).not.toBeCloseTo(1, 2);
+    expect(fast.enter[0]?.value).toBeCloseTo(1.25 * fast.measured.value, 6);
     // The same figures read from magnetic north, 7° east of the true one, are 7° short of true.
     const magnetic = edited(base, described('heading', 'compass', { north: 'magnetic' }));
     expect(wanting(magnetic, 'heading', 'compass')).toContain('variation is missing');

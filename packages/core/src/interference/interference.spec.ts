@@ -74,6 +74,15 @@ describe('the interference of one unit by another', () => {
   const down = unit({ name: 'Down', forwardM: 0 }, [880], 9);
   const ahead = unit({ name: 'Ahead', kind: 'forward-facing', mounting: 'bow motor', forwardM: 7 }, [880], 90, 20);
 
+  it('is next to nothing over a bottom from which no sound is left, and never a number nobody could read', () => {
+    const there = boat({ down: unit({}, [3000], 9), ahead: unit({ forwardM: 7 }, [3000], 20) });
+    const deep = { ...there, working: { ...there.working, depthM: 900 } };
+    const [over] = interferenceOf(deep, ['ahead', 0], ['down', 0])?.working ?? [];
+    const byBottom = over?.inputs.find(({ symbol }) => symbol === 'B')?.value ?? Number.NaN;
+    expect(Number.isFinite(byBottom)).toBeTrue();
+    expect(byBottom).toBeLessThan(-300);
+  });
+
   it('is found where both look at the same bottom, and not where one looks away from the other and its bottom', () => {
     const level = (mode: 'flat' | 'down'): number =>
       interferenceOf(boat({ down, ahead }, { forward: { mode, tiltDeg: 0, rangeM: 30 } }), ['ahead', 0], ['down', 0])
