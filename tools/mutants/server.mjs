@@ -69,6 +69,6 @@ export const mutants = [
   { file: 'instruments/instruments.ts', from: 'if (wanted) void this.open(id);', to: 'void wanted;' },
   { file: 'http/cards.ts', from: 'practice: boat.plan.practice === true', to: 'practice: false' },
   { file: 'photographs/photographs.ts', from: "type !== 'jpg'", to: "type === 'gif'" },
-  { file: 'photographs/photographs.ts', from: "there.equals(bytes) ? 'stored'", to: "there ? 'stored'" },
+  { file: 'photographs/photographs.ts', from: "there.bytes.equals(bytes) ? 'stored'", to: "there ? 'stored'" },
   { file: 'http/bundles.ts', from: 'if (fault === null) continue;', to: 'continue;' },
 ];

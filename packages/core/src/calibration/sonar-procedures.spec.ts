@@ -35,6 +35,13 @@ describe('paired-offset', () => {
     // Student's t at 97.5 % with two degrees of freedom: 4.303 (published tables).
     expect((answer.halfInterval95 ?? 0) / (answer.standardError ?? 1)).toBeCloseTo(4.303, 3);
     expectWorkingHolds(answer.working, 'paired-offset');
+    // Figures that agree to the step are no surer than two of them rounded: 4.303 is Student's t at 97.5 % for 2 degrees.
+    const alike = answerOf(pairedOffset, {
+      unit: 'deg',
+      pairs: [10, 20, 30].map((shown) => ({ known: shown + 2, shown })),
+      step: 0.5,
+    });
+    expect(alike.halfInterval95).toBeCloseTo((4.303 * Math.sqrt(2 * 0.25)) / Math.sqrt(12 * 3), 3);
     expect(answerOf(pairedOffset, { unit: 'm', pairs: [{ known: 1, shown: 0.8 }] }).halfInterval95).toBeNull();
   });
 
