@@ -121,7 +121,7 @@ describe('the terms', () => {
     for (let i = 0; i < 100 && !document.activeElement?.matches('[data-term]'); i++)
       await new Promise((resolve) => setTimeout(resolve, 20));
     expect(document.activeElement?.getAttribute('data-term')).toBe(dead?.name);
-    expect(document.activeElement?.textContent).toContain('hidden on a slope');
+    expect(document.activeElement?.textContent).toContain('water over a slope');
     document.querySelectorAll('.p-dialog').forEach((one) => one.remove());
   });
 });
