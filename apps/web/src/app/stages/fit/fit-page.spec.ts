@@ -47,7 +47,7 @@ describe('the fit', () => {
     document.body.append(root);
     expect(root.querySelector('.lead')).not.toBeNull();
     // Both have their names beside them, which a reader hears of the marks themselves.
-    const names = [...root.querySelectorAll('.name[aria-hidden="true"]')].map((one) => one.textContent.trim());
+    const names = [...root.querySelectorAll('[aria-hidden="true"] > .name')].map((one) => one.textContent.trim());
     for (const { name } of [start.transducers['a-wide']!, start.transducers['b-narrow']!])
       expect(names.filter((one) => one === name).length).toBeGreaterThan(0);
     const dragged = async (id: string): Promise<number> => {

@@ -6,8 +6,7 @@ import { Movable, type Nudge } from '../../shared/movable.ts';
 import { roundTicks } from '../../shared/round-ticks.ts';
 import { fittedThings, type FittedThing } from './fitted-things.ts';
 import { hullFrames, type HullView } from './hull-frames.ts';
-import { apartBetweenDrags } from './marks-apart.ts';
-import { namesBeside } from './names-beside.ts';
+import { drawnBetweenDrags } from './drawn-marks.ts';
 import { placeInWords } from './place-in-words.ts';
 import { placeWithinBounds } from './place-within-bounds.ts';
 import { sideFanShapes } from './side-fan-shapes.ts';
@@ -18,8 +17,6 @@ const height = 560;
 /** Half of a mark's side with a little air, and half of what a wet thumb wants, however the drawing is scaled. */
 const mousePx = 16;
 const thumbPx = 24;
-/** A mark that is drawn farther than this from its place has a line to it. */
-const leadFromPx = 3;
 
 export interface ThingMoved {
   readonly thing: FittedThing;
@@ -93,24 +90,14 @@ export interface ThingMoved {
           }
           @for (mark of view.marks; track mark.thing.key) {
             @if (mark.name; as name) {
-              @if (name.line; as end) {
-                <line
-                  [attr.x1]="mark.spot.x"
-                  [attr.y1]="mark.spot.y"
-                  [attr.x2]="end.x"
-                  [attr.y2]="end.y"
-                  class="to-name"
-                />
-              }
-              <text
-                [attr.x]="name.x"
-                [attr.y]="name.y"
-                [attr.text-anchor]="name.anchor"
-                class="name over"
-                aria-hidden="true"
-              >
-                {{ name.words }}
-              </text>
+              <g [attr.transform]="'translate(' + mark.spot.x + ' ' + mark.spot.y + ')'" aria-hidden="true">
+                @if (name.line; as end) {
+                  <line [attr.x2]="end.x" [attr.y2]="end.y" class="to-name" />
+                }
+                <text [attr.x]="name.x" [attr.y]="name.y" [attr.text-anchor]="name.anchor" class="name over">
+                  {{ name.words }}
+                </text>
+              </g>
             }
           }
           @for (mark of view.marks; track mark.thing.key) {
@@ -169,10 +156,10 @@ export class HullDrawing {
   readonly settled = output();
 
   private readonly coarse = mediaMatches(coarsePointer);
-  private readonly apart: Record<HullView, ReturnType<typeof apartBetweenDrags>> = {
-    plan: apartBetweenDrags(),
-    side: apartBetweenDrags(),
-    astern: apartBetweenDrags(),
+  private readonly drawnMarks: Record<HullView, ReturnType<typeof drawnBetweenDrags>> = {
+    plan: drawnBetweenDrags(),
+    side: drawnBetweenDrags(),
+    astern: drawnBetweenDrags(),
   };
   private readonly settledTimes = signal(0);
   /** Half of what a mark has for itself. */
@@ -232,25 +219,17 @@ export class HullDrawing {
         ];
       });
       const held = marks.findIndex(({ thing }) => thing.key === chosen);
-      const spots = this.apart[frame.view](marks, frame, 2 * this.grip(), held, this.settledTimes());
-      const ledMarks = marks.map((mark, i) => {
-        const spot = spots[i] ?? mark;
-        return { ...mark, spot, led: Math.hypot(spot.x - mark.x, spot.y - mark.y) > leadFromPx };
-      });
-      // Those that are drawn apart have their names first, then what this is about; what is looked at is named beside.
-      const names = namesBeside(
-        ledMarks.map(({ thing, spot, led }, i) => ({
-          ...spot,
+      const drawn = this.drawnMarks[frame.view](
+        marks.map(({ thing, x: homeX, y: homeY }) => ({
+          x: homeX,
+          y: homeY,
           name: thing.name,
-          first: i !== held && (led || thing.of === 'transducer'),
+          main: thing.of === 'transducer',
         })),
         frame,
-        [
-          { x: frame.x, y: frame.y, w: 130, h: 30 },
-          ...ledMarks.flatMap(({ x: homeX, y: homeY, led }) =>
-            led ? [{ x: homeX - 3, y: homeY - 3, w: 6, h: 6 }] : [],
-          ),
-        ],
+        2 * this.grip(),
+        held,
+        this.settledTimes(),
       );
       return {
         ...frame,
@@ -262,7 +241,10 @@ export class HullDrawing {
         // once more on top of what it is dragged over.
         held: marks[held]?.thing.key ?? null,
         // What is looked at stands in its own place; what lies on others is drawn beside, with a line to its place.
-        marks: ledMarks.map((mark, i) => ({ ...mark, name: names[i] ?? null })),
+        marks: marks.flatMap((mark, i) => {
+          const as = drawn[i];
+          return as ? [{ ...mark, ...as }] : [];
+        }),
         vectors: antennas.flatMap(({ id: antennaId, antenna }) =>
           things.flatMap(({ key, of, id, place }) => {
             if (of !== 'transducer' || !place || plan.transducers[id]?.kind !== 'sounder') return [];

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { apartBetweenDrags, marksApart } from './marks-apart.ts';
+import { marksApart } from './marks-apart.ts';
 
 const frame = { x: 100, y: 50, w: 400, h: 300 };
 const least = 26;
@@ -39,17 +39,6 @@ describe('marks that lie on one another', () => {
       // No farther from home than there is need for.
       expect(fromHeld).toBeLessThan(2 * least);
     }
-  });
-
-  it('stay while another is dragged over them, and make room once it is let go', () => {
-    const apart = apartBetweenDrags();
-    const rest = { x: 300, y: 200 };
-    const at = (x: number, settled: number) => apart([{ x, y: 200 }, rest], frame, least, 0, settled);
-    expect(at(200, 0)).toEqual([{ x: 200, y: 200 }, rest]);
-    expect(at(299, 0)).toEqual([{ x: 299, y: 200 }, rest]);
-    const [held, aside] = at(299, 1);
-    expect(held).toEqual({ x: 299, y: 200 });
-    expect(Math.hypot(aside!.x - 299, aside!.y - 200)).toBeGreaterThan(least - 3);
   });
 
   it('stay where they are while none lies on another', () => {

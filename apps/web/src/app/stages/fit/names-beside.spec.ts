@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { namesBeside, type Box } from './names-beside.ts';
+import type { Point } from '@grey-keel/core';
+import { namesBeside, type Box, type NameBeside } from './names-beside.ts';
 
 const frame = { x: 100, y: 50, w: 400, h: 300 };
 const mark = (x: number, y: number, name = 'Bow motor', first = false) => ({ x, y, name, first });
@@ -14,9 +15,14 @@ const marks = fc.array(
 );
 
 /** What a drawing of letters of 12 px fills, told by another way than where they were put: from the text as it is drawn. */
-const drawn = ({ x, y, words, anchor }: { x: number; y: number; words: string; anchor: string }): Box => {
-  const w = 6 * words.length;
-  return { x: anchor === 'start' ? x : anchor === 'end' ? x - w : x - w / 2, y: y - 11, w, h: 14 };
+const drawn = (mark: Point, name: NameBeside): Box => {
+  const [x, w] = [mark.x + name.x, 6 * name.words.length];
+  return {
+    x: name.anchor === 'start' ? x : name.anchor === 'end' ? x - w : x - w / 2,
+    y: mark.y + name.y - 11,
+    w,
+    h: 14,
+  };
 };
 const apart = (a: Box, b: Box): boolean =>
   Math.max(a.x - (b.x + b.w), b.x - (a.x + a.w), a.y - (b.y + b.h), b.y - (a.y + a.h)) >= -1e-9;
@@ -34,7 +40,7 @@ describe('names beside marks', () => {
       fc.property(marks, (all) => {
         const names = namesBeside(all, frame, [taken]);
         expect(names.length).toBe(all.length);
-        const boxes = names.map((name) => (name ? drawn(name) : null));
+        const boxes = names.map((name, i) => (name ? drawn(all[i]!, name) : null));
         boxes.forEach((box, i) => {
           if (!box) return;
           expect(box.x >= 100 && box.x + box.w <= 500 && box.y >= 50 && box.y + box.h <= 350).toBeTrue();
@@ -53,7 +59,7 @@ describe('names beside marks', () => {
     const ring = [-60, -30, 30, 60].flatMap((dx) => [0, -22, 22].map((dy) => mark(300 + dx, 200 + dy, 'x'.repeat(22))));
     const [far] = namesBeside([mark(300, 200, 'Middle', true), ...ring, mark(300, 222, 'x'.repeat(22))], frame);
     expect(far?.line).not.toBeNull();
-    expect(far!.y).toBeLessThan(200 - 22);
+    expect(far!.y).toBeLessThan(-22);
   });
 
   it('are shortened where they are long, and the first have the room there is', () => {

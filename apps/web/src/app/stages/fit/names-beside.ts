@@ -5,8 +5,8 @@ export interface Box extends Point {
   readonly h: number;
 }
 
-/** Where a name stands: `x` and `y` are of its text, which begins, ends or has its middle there. */
-export interface NameSpot extends Point {
+/** Where a name stands, seen from its mark: `x` and `y` are of its text, which begins, ends or has its middle there. */
+export interface NameBeside extends Point {
   readonly words: string;
   readonly anchor: 'start' | 'middle' | 'end';
   /** Where a line from the mark ends that leads to a name which does not touch it. */
@@ -19,8 +19,9 @@ export interface NamedMark extends Point {
   readonly first: boolean;
 }
 
-/** Of letters of 12 px: more than they take on the average, so that what is found to have room has it. */
+/** Of letters of 12 px, and what a capital takes more: more than they do on the average, so that there is room for them. */
 const letterPx = 6;
+const capitalPx = 2;
 const tallPx = 14;
 /** From the middle of the line down to the letters' foot. */
 const footPx = 4;
@@ -52,42 +53,34 @@ const shortened = (name: string): string =>
 
 interface Choice {
   readonly box: Box;
-  readonly name: NameSpot;
+  readonly name: NameBeside;
 }
 
-/** The places beside a mark in the order they are tried, and the box its name fills there. */
-const choicesBeside = ({ x, y }: Point, words: string): Choice[] => {
-  const w = words.length * letterPx;
+const widthOf = (words: string): number => letterPx * words.length + capitalPx * (words.match(/\p{Lu}/gu) ?? []).length;
+
+/** The places beside a mark in the order they are tried, and the box its name fills there; both seen from the mark. */
+const choicesBeside = (words: string): Choice[] => {
+  const w = widthOf(words);
+  const leftOf = { start: 0, middle: -w / 2, end: -w };
   return rows.flatMap((row) => {
-    const middle = row === 0 ? y : y + Math.sign(row) * (abovePx - tallPx / 2) + row * tallPx;
-    const put = (anchor: NameSpot['anchor'], textX: number, left: number): Choice => ({
-      box: { x: left, y: middle - tallPx / 2, w, h: tallPx },
-      name: {
-        words,
-        anchor,
-        x: textX,
-        y: middle + footPx,
-        line:
-          Math.abs(row) > 1
-            ? { x: Math.min(left + w, Math.max(left, x)), y: middle - (Math.sign(row) * tallPx) / 2 }
-            : null,
-      },
-    });
-    // Beside it the name begins or ends at the mark; above and below it may reach over it.
-    const aside = row === 0 ? asidePx : -asidePx;
-    return [
-      put('start', x + aside, x + aside),
-      put('end', x - aside, x - aside - w),
-      ...(row === 0 ? [] : [put('middle', x, x - w / 2), put('start', x + asidePx, x + asidePx)]),
-      ...(row === 0 ? [] : [put('end', x - asidePx, x - asidePx - w)]),
-    ];
+    const side = Math.sign(row);
+    const middle = row * tallPx + side * (abovePx - tallPx / 2);
+    const put = (anchor: NameBeside['anchor'], x: number): Choice => {
+      const box = { x: x + leftOf[anchor], y: middle - tallPx / 2, w, h: tallPx };
+      const line =
+        Math.abs(row) > 1 ? { x: Math.min(box.x + w, Math.max(box.x, 0)), y: middle - (side * tallPx) / 2 } : null;
+      return { box, name: { words, anchor, x, y: middle + footPx, line } };
+    };
+    const aside = [put('start', asidePx), put('end', -asidePx)];
+    // Above and below it may reach over the mark.
+    return row === 0 ? aside : [put('start', -asidePx), put('end', asidePx), put('middle', 0), ...aside];
   });
 };
 
 /** Whether the line from a mark to its name goes over one of these. */
-const goesOver = (from: Point, to: Point, boxes: readonly Box[]): boolean =>
+const goesOver = (from: Point, by: Point, boxes: readonly Box[]): boolean =>
   [0.2, 0.4, 0.6, 0.8, 1].some((part) => {
-    const at = { x: from.x + part * (to.x - from.x), y: from.y + part * (to.y - from.y), w: 0, h: 0 };
+    const at = { x: from.x + part * by.x, y: from.y + part * by.y, w: 0, h: 0 };
     return boxes.some((box) => overlap(at, box));
   });
 
@@ -100,25 +93,23 @@ export const namesBeside = (
   marks: readonly NamedMark[],
   frame: Box,
   taken: readonly Box[] = [],
-): (NameSpot | null)[] => {
+): (NameBeside | null)[] => {
   const spoken = [...taken];
-  const found = marks.map((): NameSpot | null => null);
+  const found = marks.map((): NameBeside | null => null);
   const order = marks.map((_, i) => i).sort((a, b) => Number(marks[b]?.first) - Number(marks[a]?.first));
   for (const i of order) {
     const mark = marks[i];
     if (!mark || !within(around(mark, edgePx, edgePx), frame)) continue;
     const others = marks.filter((one) => one !== mark).map((one) => around(one, asidePx, abovePx));
     const clear = others.map((box) => shrunk(box, -apartPx));
-    const choice = choicesBeside(mark, shortened(mark.name)).find(
-      ({ box, name: { line } }) =>
-        within(box, shrunk(frame, 3)) &&
-        !spoken.some((one) => overlap(box, one)) &&
-        !clear.some((one) => overlap(box, one)) &&
-        (line === null || !goesOver(mark, line, [...others, ...spoken])),
-    );
-    if (!choice) continue;
-    spoken.push(choice.box);
-    found[i] = choice.name;
+    for (const { box: beside, name } of choicesBeside(shortened(mark.name))) {
+      const box = { ...beside, x: mark.x + beside.x, y: mark.y + beside.y };
+      const hasRoom = within(box, shrunk(frame, 3)) && ![...spoken, ...clear].some((one) => overlap(box, one));
+      if (!hasRoom || (name.line && goesOver(mark, name.line, [...others, ...spoken]))) continue;
+      spoken.push(box);
+      found[i] = name;
+      break;
+    }
   }
   return found;
 };
