@@ -203,6 +203,7 @@ const typing = (target: EventTarget | null): target is HTMLElement =>
       }
       .title {
         flex-direction: column;
+        align-items: stretch;
         gap: 0;
       }
     }

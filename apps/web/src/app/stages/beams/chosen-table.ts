@@ -31,7 +31,9 @@ import { PressButton } from '../../shared/press-button.ts';
             <tbody>
               @for (row of rows(); track row.id) {
                 <tr [attr.data-transducer]="row.id">
-                  <td><span class="swatch" [style.background]="row.colour" aria-hidden="true"></span>{{ row.name }}</td>
+                  <td class="named">
+                    <span class="swatch" [style.background]="row.colour" aria-hidden="true"></span>{{ row.name }}
+                  </td>
                   <td class="mono">{{ row.kHz }}</td>
                   <td>
                     <gk-number

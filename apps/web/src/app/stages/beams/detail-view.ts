@@ -66,7 +66,7 @@ type Detail = 'widthM' | 'separationM';
             <tbody>
               @for (one of details(); track one.key; let i = $index) {
                 <tr>
-                  <td>
+                  <td class="named">
                     <span class="swatch" [style.background]="colourOf(one)" aria-hidden="true"></span>{{ nameOf(one) }}
                   </td>
                   @for (row of table(); track row.depthM) {

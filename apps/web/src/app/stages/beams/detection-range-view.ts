@@ -67,7 +67,7 @@ import { Wide } from '../../shared/wide.ts';
                 <tbody>
                   @for (one of beams(); track one.key) {
                     <tr>
-                      <td>
+                      <td class="named">
                         <span class="swatch" [style.background]="'var(--series-' + one.series + ')'"></span
                         >{{ one.name }}, {{ one.beam.frequencyHz | figure: 'frequency' : units() }}
                         @if (one.derived) {

@@ -55,7 +55,7 @@ import { PressButton } from '../../shared/press-button.ts';
           <tbody>
             @for (line of it.lines; track line.id; let i = $index) {
               <tr>
-                <td><span class="swatch" [style.background]="colour(i)"></span>{{ line.name }}</td>
+                <td class="named"><span class="swatch" [style.background]="colour(i)"></span>{{ line.name }}</td>
                 <td>{{ line.kind }}</td>
                 <td>{{ line.mounting }}</td>
                 <td class="mono">
@@ -91,7 +91,7 @@ import { PressButton } from '../../shared/press-button.ts';
             </thead>
             <tbody>
               <tr class="chosen">
-                <td>The sounders chosen, together</td>
+                <td class="named">The sounders chosen, together</td>
                 @for (part of chosen.parts; track part.criterion) {
                   <td class="mono">{{ written(part) }}</td>
                 }
@@ -99,7 +99,7 @@ import { PressButton } from '../../shared/press-button.ts';
               </tr>
               @for (place of it.compared; track place.name) {
                 <tr>
-                  <td>{{ place.name }}</td>
+                  <td class="named">{{ place.name }}</td>
                   @for (part of place.parts; track part.criterion) {
                     <td class="mono">{{ written(part) }}</td>
                   }

@@ -38,7 +38,7 @@ import { Wide } from '../../shared/wide.ts';
                 @for (row of list; track row.id) {
                   @for (at of row.paces; track at.pace; let first = $first) {
                     <tr [class.first]="first">
-                      <td>
+                      <td class="named">
                         @if (first) {
                           <strong>{{ row.name }}</strong><span class="small faint">, {{ row.mounting }}</span>
                         }

@@ -49,7 +49,7 @@ const usual: Readonly<Record<EquipmentKind, readonly [along: number, across: num
             @for (thing of things(); track thing.key; let i = $index) {
               <tr [class.chosen]="thing.key === chosen()">
                 <td class="mono">{{ i + 1 }}</td>
-                <td class="left">
+                <td class="left named">
                   <button
                     type="button"
                     pButton

@@ -32,7 +32,7 @@ import { PressButton } from '../../shared/press-button.ts';
             <tbody>
               @for (unit of units(); track unit.id) {
                 <tr>
-                  <td>
+                  <td class="named">
                     <span class="swatch" [style.background]="unit.colour" aria-hidden="true"></span>{{ unit.name }}
                   </td>
                   <td class="mono">{{ unit.frequencyHz | figure: 'frequency' : units_() }}</td>
@@ -79,8 +79,8 @@ import { PressButton } from '../../shared/press-button.ts';
               @for (pair of pairs(); track pair.key) {
                 <tr>
                   <td>{{ pair.way }}</td>
-                  <td class="left">{{ pair.source }}</td>
-                  <td class="left">{{ pair.victim }}</td>
+                  <td class="left named">{{ pair.source }}</td>
+                  <td class="left named">{{ pair.victim }}</td>
                   <td>
                     <gk-number
                       [of]="pair.source + ' in ' + pair.victim"

@@ -34,7 +34,7 @@ import { openBoat } from '../open-boat.ts';
               @for (day of days(); track day.id) {
                 @for (span of day.spans; track span.way) {
                   <tr>
-                    <td>
+                    <td class="named">
                       <span class="swatch" [style.background]="day.colour" aria-hidden="true"></span>{{ day.name }}
                     </td>
                     <td class="left">{{ span.way }}</td>

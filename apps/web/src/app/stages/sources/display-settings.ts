@@ -54,7 +54,7 @@ const unset = { value: '' as const, label: 'not looked at' };
         <tbody>
           @for (it of stations(); track it.id) {
             <tr>
-              <td>
+              <td class="named">
                 {{ it.name }}<br /><span class="small faint">{{ it.display }}</span>
               </td>
               <td>

@@ -103,6 +103,7 @@ import { PressButton } from '../../shared/press-button.ts';
       --choice-least: 0;
       grid-template-columns: minmax(0, 3fr) minmax(0, 3fr) minmax(0, 2fr) minmax(0, 1.2fr) minmax(0, 1fr);
       gap: 2px 12px;
+      align-items: end;
       padding: 8px 0;
       border-bottom: var(--hairline) solid var(--rule);
     }
