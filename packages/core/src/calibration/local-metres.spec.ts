@@ -22,9 +22,14 @@ describe('metres on the water', () => {
     );
   });
 
-  it('turn with the boat: ahead of one that points east lies east, starboard of it south', () => {
-    const seen = overGround(90, { forwardM: 5, starboardM: 2 });
-    expect(seen.east).toBeCloseTo(5, 9);
-    expect(seen.north).toBeCloseTo(-2, 9);
+  it('turn with the boat: ahead of one that points east lies east, starboard of it south; northward as on a chart', () => {
+    for (const [headingDeg, east, north] of [
+      [90, 5, -2],
+      [0, 2, 5],
+    ] as const) {
+      const seen = overGround(headingDeg, { forwardM: 5, starboardM: 2 });
+      expect(seen.east).toBeCloseTo(east, 9);
+      expect(seen.north).toBeCloseTo(north, 9);
+    }
   });
 });

@@ -263,6 +263,15 @@ describe('the procedures of sonar, marks and battery', () => {
       boatSpeedMps: 0,
     });
     expect(bottomSnrDb(terms, requirements.softest, 200)).toBeCloseTo(15, 1);
+    // Under way the electrical noise is taken as it stands, until it is read at rest: then the reading alone counts.
+    const underWay = { ...lost, depthM: 180, speedMps: 8 };
+    const electrical = (electricalFloorDb: number, ...readings: object[]) => {
+      const set: Edit = { type: 'describeBoat', changes: { electricalFloorDb } };
+      return known(edited(boat(), set, ...recorded('noise', 'a-wide', readings)), 'noise', 'a-wide').measured.value;
+    };
+    const floor = noise.measured.value;
+    expect(electrical(floor, underWay)).toBeLessThan(electrical(floor - 30, underWay) - 1);
+    expect(electrical(floor, lost, underWay)).toBeCloseTo(electrical(floor - 30, lost, underWay), 9);
   });
 
   it('leave nothing behind when a station, a battery or a transducer goes', () => {

@@ -92,6 +92,10 @@ describe('water-sound', () => {
     const cold = answerOf(waterSound, { samples: [at(0, 8)], setMps: 1500 }).soundSpeedMps;
     expect(two.soundSpeedMps).toBeCloseTo(20 / (10 / one.soundSpeedMps + 10 / cold), 0);
     expect(two.flags).toEqual([]);
+    // Between two samples it goes over evenly: the slowness halfway is the mean of those above and below.
+    const even = answerOf(waterSound, { samples: [at(0, 20), at(20, 8)], setMps: 1500 });
+    const below = answerOf(waterSound, { samples: [at(20, 8)], setMps: 1500 }).soundSpeedMps;
+    expect(1 / even.soundSpeedMps).toBeCloseTo((1 / one.soundSpeedMps + 1 / below) / 2, 9);
     expectWorkingHolds(two.working, 'water-sound');
   });
 

@@ -166,6 +166,26 @@ describe('the simulated boat', () => {
     expect(said.some((line) => line.startsWith('$PGSIM,'))).toBeTrue();
   });
 
+  it('sends what its instruments show with what was entered in them, round the compass', () => {
+    const { step, now } = simulatedBoat(9, { noise: 0 });
+    const entered = { headingDeg: -20, logFactor: 1.1, temperatureByC: 0.7 };
+    for (const steerDeg of [90, 5]) {
+      step(60, { ...ahead, steerDeg });
+      const sent = (given: typeof entered): Record<string, number> => {
+        const said = Array.from({ length: 10 }, (_, tick) =>
+          simulatedSentences(now(), tick, new Date(0), given),
+        ).flat();
+        return Object.assign({}, ...said.map((line) => measuredQuantities(readSentence(line)!))) as never;
+      };
+      const [bare, corrected] = [sent({ headingDeg: 0, logFactor: 1, temperatureByC: 0 }), sent(entered)];
+      const { headingMagneticDeg, logMps, temperatureC } = corrected;
+      expect(wrapped(headingMagneticDeg! - bare['headingMagneticDeg']!)).toBeCloseTo(-20, 6);
+      expect(headingMagneticDeg! >= 0 && headingMagneticDeg! < 360).toBeTrue();
+      expect(logMps! / bare['logMps']!).toBeCloseTo(1.1, 2);
+      expect(temperatureC! - bare['temperatureC']!).toBeCloseTo(0.7, 6);
+    }
+  });
+
   for (const pairs of [2, 3, 4])
     it(`has its heading found by ${pairs} pairs in 93 to 97 of 100 seas, refusing one in ten at most`, () => {
       const boats = 120;

@@ -28,35 +28,46 @@ describe('addresses that are called', () => {
 });
 
 describe('a reading of the simulated boat', () => {
-  const withReading = (simulated: boolean, practice: boolean): unknown => ({
-    ...emptyPlan('Hull'),
-    ...(practice ? { practice: true } : {}),
+  const empty = emptyPlan('Hull');
+  const from = (simulated: boolean) => ({
+    source: 's',
+    simulated,
+    at: '2026-05-01T09:30:00Z',
+    lastedS: 9,
+    samples: 9,
+  });
+  const ofTemperature = (simulated: boolean): object => ({
     calibrations: {
-      ...emptyPlan('Hull').calibrations,
+      ...empty.calibrations,
       temperature: {
         log: {
           setByC: 0,
           toleranceByC: 0.3,
           lagS: 60,
           entered: null,
-          readings: {
-            r: {
-              referenceC: 9,
-              displayedC: 9,
-              leftOut: false,
-              from: { source: 's', simulated, at: '2026-05-01T09:30:00Z', lastedS: 9, samples: 9 },
-            },
-          },
+          readings: { r: { referenceC: 9, displayedC: 9, leftOut: false, from: from(simulated) } },
         },
       },
     },
   });
-
-  it('is of no plan but a practice copy', () => {
-    expect(
-      [withReading(true, true), withReading(false, false), withReading(true, false)].map(
-        (plan) => planSchema.safeParse(plan).success,
-      ),
-    ).toEqual([true, true, false]);
+  const ofDepth = (simulated: boolean): object => ({
+    depthOffsets: {
+      hull: {
+        reference: 'waterline',
+        offsetSetM: 0,
+        soundSpeedAssumedMps: null,
+        toleranceM: 0.1,
+        displayResolutionM: 0.1,
+        readings: { r: { leadLineM: 9, displayedM: 8.6, leftOut: false, from: from(simulated) } },
+        entered: null,
+      },
+    },
   });
+
+  for (const [name, withReading] of Object.entries({ temperature: ofTemperature, depth: ofDepth }))
+    it(`of the ${name} is of no plan but a practice copy`, () => {
+      const holds = (simulated: boolean, practice: object): boolean =>
+        planSchema.safeParse({ ...empty, ...practice, ...withReading(simulated) }).success;
+      expect([holds(true, { practice: true }), holds(false, {}), holds(true, {})]).toEqual([true, true, false]);
+    });
 });
