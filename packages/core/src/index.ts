@@ -174,7 +174,7 @@ export { followScript, type RunningScript } from './simulated-boat/helm-script.t
 export { metresFrom, overGround, placeFrom } from './calibration/local-metres.ts';
 export { overTheSide } from './simulated-boat/over-the-side.ts';
 export { simulatedMark } from './instruments/simulated-mark.ts';
-export { logReader, type LogChannel, type LogCounts } from './instruments/log-reader.ts';
+export type { LogChannel, LogCounts } from './instruments/log-reader.ts';
 export { thinned } from './instruments/thinned.ts';
 export { degreesAndMinutes, encodeSentence } from './instruments/nmea-encode.ts';
 export { simulatedSentences } from './simulated-boat/simulated-sentences.ts';

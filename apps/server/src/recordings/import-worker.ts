@@ -1,4 +1,4 @@
-import { logReader } from '@grey-keel/core';
+import { logReader } from '@grey-keel/core/log-reader';
 import { parentPort } from 'node:worker_threads';
 import { lineSplitter } from '../instruments/line-splitter.ts';
 import { columns } from './columns.ts';

@@ -7,6 +7,8 @@ import type { FromThread, ToThread } from './import-messages.ts';
 const mostUnderWay = 8;
 /** So many chunks are stored at once. */
 const storedAtOnce = 24;
+/** What a line leaves behind is cleared away often: a day's log passes through, little of it stays. */
+const resourceLimits = { maxYoungGenerationSizeMb: 8, maxOldGenerationSizeMb: 96 };
 
 export type ReadLog = Extract<FromThread, { readonly type: 'done' }>;
 
@@ -15,7 +17,7 @@ export const readLog = async (
   pieces: AsyncIterable<Buffer>,
   store: (chunks: readonly Chunk[]) => Promise<void>,
 ): Promise<ReadLog> => {
-  const thread = new Worker(new URL('./import-thread.mjs', import.meta.url));
+  const thread = new Worker(new URL('./import-thread.mjs', import.meta.url), { resourceLimits });
   const failed = once(thread, 'error').then(([error]) => {
     throw error as Error;
   });

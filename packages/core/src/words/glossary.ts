@@ -100,7 +100,8 @@ export const glossary: readonly TermGroup[] = [
       },
       {
         term: 'swing, deviation card',
-        means: 'steadying on headings all round; the table of what to add to the compass on each',
+        means:
+          'the boat turned all round and steadied on its headings; the table of what to add to the compass on each',
       },
       { term: 'lag', means: 'the time an instrument takes to show 63 % of a change' },
       {
@@ -151,7 +152,6 @@ export const glossary: readonly TermGroup[] = [
         means:
           'the angle from true to magnetic north, by place; from magnetic to compass north, by heading. East is positive',
       },
-      { term: 'swing', means: 'the boat turned all round to read its deviation on every heading' },
       {
         term: 'sentence, talker, checksum',
         means: 'a line of NMEA 0183; who sends it; what tells that it came through whole',
