@@ -33,11 +33,15 @@ const schoolWords: Readonly<Record<KeySchool, string>> = {
         }
         <div class="both">
           <gk-display-front [display]="one.display" (pressed)="toKey(one.id, $event)" />
-          <!-- The first display at once; a list costs more than all else here, so the others follow in the next idle moment. -->
-          @defer (when $first; on idle) {
+          <!-- The first display at once; a list costs more than all else here, so the others follow once that is on the glass. -->
+          @if ($first) {
             <gk-key-list [plan]="plan()" [stationId]="one.id" />
-          } @placeholder {
-            <div class="to-come"></div>
+          } @else {
+            @defer (on timer(300ms)) {
+              <gk-key-list [plan]="plan()" [stationId]="one.id" />
+            } @placeholder {
+              <div class="to-come"></div>
+            }
           }
         </div>
         @if (one.display.keys > 0) {
