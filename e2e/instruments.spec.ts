@@ -26,7 +26,7 @@ const gateway = async () => {
     socket.on('close', () => callers.delete(socket));
   });
   await new Promise<void>((done) => server.listen(0, '127.0.0.1', done));
-  const run = { headingDeg: 0, cogDeg: 0, sogMps: 3 };
+  const run = { headingDeg: 80, cogDeg: 80, sogMps: 3 };
   let tick = 0;
   let talks = true;
   const timer = setInterval(() => {
@@ -115,6 +115,8 @@ describe('instruments', () => {
         await hands.fill('#heading-lag', '1');
         // A compass 7° short, 3 m/s there and back in a current of 1 m/s to the east: worked by hand.
         port.sail({ headingDeg: 353, cogDeg: 18.43, sogMps: Math.sqrt(10) });
+        // However long the boat has gone straight before: what belongs to that is not of this run.
+        await until('gk-live-run', (text) => /turns|Averaging begins/.test(text), 'the turn to be seen');
         await takeRun();
         port.talk(false);
         await until('gk-live-run', (text) => text.includes('has stopped'), 'the stop to be said');
@@ -123,8 +125,8 @@ describe('instruments', () => {
         port.talk(true);
         await takeRun();
         const result = await until('#result', (text) => text.includes('°'), 'a result');
-        expect(result).toMatch(/\+7\.[01]°/);
-        expect(result).toContain('Pointing 90.0° true it shows 83');
+        expect(result).toContain('+7.0°');
+        expect(result).toContain('Pointing 90.0° true it shows 83.0°');
         expect(await textOf(drive(), 'gk-runs-picture svg')).toContain('current 1.9 kn');
         expect(await textOf(drive(), 'tr[data-reading] th[scope=row]')).toContain('live');
       } finally {
@@ -225,7 +227,7 @@ describe('instruments', () => {
           );
           await hands.press('#take-cut');
         }
-        expect(await until('#result', (words) => /[+\u2212]\d/.test(words), 'a result')).toMatch(/\+7\.[01]°/);
+        expect(await until('#result', (words) => /[+\u2212]\d/.test(words), 'a result')).toContain('+7.0°');
       } finally {
         rmSync(folder, { recursive: true, force: true });
       }
