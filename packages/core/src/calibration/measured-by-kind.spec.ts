@@ -3,8 +3,6 @@ import { beamRangeTerms, bottomSnrDb } from '../beams/beam-range.ts';
 import { deepestAcoustics } from '../beams/element-acoustics.ts';
 import { requirementsOf } from '../beams/requirements.ts';
 import { workingBeamOf } from '../beams/working-beam.ts';
-import { applyEdits } from '../job/apply-edits.ts';
-import { copyPlan } from '../job/copy-plan.ts';
 import { hoursUntilOut } from '../power/hours-until-out.ts';
 import { restVoltageV } from '../power/battery-curve.ts';
 import { aPlan, aTransducer, edited, seeded } from '../testing/sample-plan.ts';
@@ -22,7 +20,6 @@ import {
   standingOf,
   toleranceOf,
 } from './measured-by-kind.ts';
-import { moreReadings } from './more-readings.ts';
 
 const aboard = (): Plan => ({
   ...aPlan(),
@@ -289,18 +286,6 @@ describe('the procedures of sonar, marks and battery', () => {
 });
 
 describe('how many more readings', () => {
-  it('are enough: with them the interval is within the tolerance, and with one fewer it is not', () => {
-    // Student's t at 97.5 %: 12.706, 4.303, 3.182, 2.776 for 1 to 4 degrees of freedom (published tables).
-    const half = (n: number): number => [12.706, 4.303, 3.182, 2.776][n - 2]! / Math.sqrt(n);
-    const more = moreReadings({ readings: 2, fitted: 1, half: half(2), tolerance: half(4) * 1.001 });
-    expect(more).toBe(2);
-    // Half as wide takes four times as many; 2.262 and 2.023 are for 9 and 39 degrees of freedom.
-    const [ten, forty] = [2.262 / Math.sqrt(10), 2.023 / Math.sqrt(40)];
-    expect(moreReadings({ readings: 10, fitted: 1, half: ten, tolerance: forty * 1.001 })).toBe(30);
-    expect(moreReadings({ readings: 5, fitted: 1, half: 1, tolerance: 1 })).toBe(0);
-    expect(moreReadings({ readings: 3, fitted: 1, half: 5, tolerance: 0.01 })).toBeNull();
-  });
-
   it('come in pairs where readings do, and are unknown but asked for where there is no interval', () => {
     const { readings } = headingReadings(seeded(8), 1);
     const plan = edited(aboard(), ...recorded('heading', 'compass', readings));
@@ -317,39 +302,5 @@ describe('how many more readings', () => {
     expect(more).toBeGreaterThan(0);
     expect(more).toBeLessThan(12);
     expect(toleranceOf(plan, 'heading', 'compass')).toEqual({ value: 2, quantity: 'angle' });
-  });
-});
-
-describe('readings of the simulated boat', () => {
-  const from = { source: 'simulated boat', simulated: true, at: '2026-05-01T09:30:00Z', lastedS: 30, samples: 60 };
-  const edit: Edit = {
-    type: 'recordCalibration',
-    of: 'temperature',
-    sensorId: 'log',
-    readingId: 'r1',
-    reading: { referenceC: 9, displayedC: 8.6, leftOut: false, from },
-  };
-
-  it('of the depth are refused alike', () => {
-    const depth: Edit = {
-      type: 'recordReading',
-      transducerId: 'a-wide',
-      readingId: 'zz',
-      reading: { leadLineM: 9, displayedM: 8.6, leftOut: false, at: from.at, from },
-    };
-    expect(applyEdits(aboard(), [depth])).toEqual(jasmine.objectContaining({ ok: false, code: 'simulated' }));
-    expect(applyEdits(copyPlan(aboard(), 'Practice', 'practice'), [depth]).ok).toBeTrue();
-  });
-
-  it('are taken on a practice copy, and on no other boat by any way in', () => {
-    const practice = copyPlan(aboard(), 'Practice', 'practice');
-    const taken = edited(practice, edit);
-    expect(applyEdits(aboard(), [edit])).toEqual(jasmine.objectContaining({ ok: false, code: 'simulated' }));
-    // A practice copy that has them cannot be made a boat, nor can its copy.
-    const asBoat: Edit = { type: 'restore', patches: [{ op: 'remove', path: ['practice'] }] };
-    expect(applyEdits(taken, [asBoat]).ok).toBeFalse();
-    const again = copyPlan(taken, 'Again');
-    expect(again.practice).toBeUndefined();
-    expect(again.calibrations.temperature).toEqual({});
   });
 });
