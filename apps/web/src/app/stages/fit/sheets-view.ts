@@ -6,6 +6,9 @@ import { openBoat } from '../open-boat.ts';
 import { Printing } from '../printing.ts';
 import { PressButton } from '../../shared/press-button.ts';
 
+/** What is longer than this is read in lines; shorter ones are a figure, or a word. */
+const longestWord = 20;
+
 /** What an installer takes along: circuits, cables and parts, sources; on the screen, as PDF and as CSV. */
 @Component({
   selector: 'gk-sheets-view',
@@ -54,7 +57,7 @@ import { PressButton } from '../../shared/press-button.ts';
                 @for (row of table.rows; track $index) {
                   <tr>
                     @for (cell of row; track $index) {
-                      <td>{{ cell }}</td>
+                      <td [class.named]="cell.length > longestWord">{{ cell }}</td>
                     }
                   </tr>
                 }
@@ -89,6 +92,7 @@ import { PressButton } from '../../shared/press-button.ts';
 export class SheetsView {
   private readonly open = openBoat();
   protected readonly printing = inject(Printing);
+  protected readonly longestWord = longestWord;
   protected readonly tables = computed(() => wiringSheets(this.open.plan(), this.open.units()));
   protected readonly none: Readonly<Record<SheetTable['id'], string>> = {
     wiring: 'No circuit yet: add batteries and circuits under power.',
