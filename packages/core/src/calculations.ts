@@ -40,6 +40,7 @@ import { legibility } from './pages/legibility.ts';
 import { paneScale } from './pages/pane-scale.ts';
 import { sightLine } from './fit/sight-line.ts';
 import { ampacity } from './power/ampacity.ts';
+import { backboneVoltage } from './network/backbone-voltage.ts';
 import { batteryDay } from './power/battery-day.ts';
 import { startDip } from './power/start-dip.ts';
 import { voltageDrop } from './power/voltage-drop.ts';
@@ -93,6 +94,7 @@ export const calculations: ReadonlyMap<string, Calculation> = new Map(
     sightLine,
     voltageDrop,
     ampacity,
+    backboneVoltage,
     batteryDay,
     startDip,
   ].map((calculation) => [calculation.name, calculation as unknown as Calculation]),

@@ -37,6 +37,12 @@ export { sectionAt, type Section, type SectionBeam, type SectionRing } from './b
 export { speedTable, type AtSpeed, type SpeedRow } from './beams/speed-table.ts';
 export { compareBeams, type PlainBeam, type TwoBeams } from './beams/two-beams.ts';
 export { act, at } from './plan/target.ts';
+export { usualChargingV } from './power/charging.ts';
+export { heldBy } from './plan/held-by.ts';
+export { offsetForDisplay } from './sources/offset-for-display.ts';
+export { depthAtSpeed, faceSinksM } from './calibration/face-at-speed.ts';
+export { groundingToleranceM } from './calibration/grounding-tolerance.ts';
+export { skegOf } from './plan/skeg.ts';
 export { assumedPlaces } from './plan/assumed.ts';
 export { newPlan } from './templates/new-plan.ts';
 export { displayOf, fitDisplayEdits } from './plan/fit-display.ts';
@@ -149,10 +155,11 @@ export {
   standingOf,
   toleranceOf,
 } from './calibration/measured-by-kind.ts';
+export { asDisplayed, correctionIsSet } from './calibration/live-correction.ts';
 export { heldAgainst } from './calibration/step-calibration.ts';
 export { calibrationOf, type Measured, type Measurement } from './calibration/sensor-calibration.ts';
 export { bearingOf, circularMean, eastNorth, wrapped } from './calibration/bearings.ts';
-export { headingFrom } from './instruments/heading-from.ts';
+export { compassFrom, headingFrom } from './instruments/heading-from.ts';
 export { measuredQuantities } from './instruments/measured-quantities.ts';
 export { readSentence, type ReadSentence } from './instruments/read-sentence.ts';
 export {

@@ -199,6 +199,18 @@ const inputs: Record<string, object[]> = {
   ],
   'voltage-drop': [{ oneWayLengthM: 4.5, currentA: 8, gauge: '2.5 mm2', supplyV: 12, temperatureC: 35 }],
   ampacity: [{ gauge: 'AWG 10', engineSpace: true }],
+  'backbone-voltage': [
+    { lengthM: 20, ohmPerM: 0.057, devices: [{ loads: 4, dropM: 2 }, { loads: 2 }] },
+    {
+      lengthM: 20,
+      supplyAtM: 5,
+      ohmPerM: 0.057,
+      devices: [
+        { loads: 4, teeAtM: 1, dropM: 2 },
+        { loads: 2, teeAtM: 18 },
+      ],
+    },
+  ],
   'battery-day': [
     {
       loads: [

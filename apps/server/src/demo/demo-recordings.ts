@@ -46,7 +46,7 @@ const logOf = ({ seed, legs }: Sail, startMs: number): string => {
   for (const { lastsS, helm } of legs)
     for (let i = 0; i < 10 * lastsS; i++) {
       boat.step(0.1, { ...helmAtRest, ...helm });
-      lines.push(...simulatedSentences(boat.now(), tick, new Date(startMs + 100 * tick)));
+      lines.push(...simulatedSentences(boat.now(), tick, new Date(startMs + 100 * tick), undefined, boat));
       tick += 1;
     }
   return lines.join('\r\n');

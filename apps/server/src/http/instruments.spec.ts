@@ -138,7 +138,7 @@ describe('the instruments', () => {
     const udp = createSocket('udp4');
     udp.send(checked('HCHDG,101.5,,,7.1,W'), 44_392, '127.0.0.1');
     const now = await until(({ channels }) => channels.length > 0);
-    expect(now.channels.map(({ quantity }) => quantity)).toEqual(['headingMagneticDeg', 'variationDeg']);
+    expect(now.channels.map(({ quantity }) => quantity)).toEqual(['compassDeg', 'headingMagneticDeg', 'variationDeg']);
     udp.close();
     await send('PUT', '/sources/again', { name: 'Again', connection: { by: 'udp', port: 44_392 } });
     await until(({ sources }) => (sources[1]?.problem ?? '').includes('Another program'));

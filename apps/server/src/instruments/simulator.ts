@@ -38,7 +38,7 @@ export const startSimulator = (
   seed: number,
   { udpPort, pace, now }: { readonly udpPort: number; readonly pace: number; readonly now: () => Date },
 ): Promise<Simulator> => {
-  const boat = simulatedBoat(seed);
+  const boat = simulatedBoat(seed, { day: now().toISOString().slice(0, 10) });
   const callers = new Set<Socket>();
   const udp = createSocket('udp4');
   // Nobody listens there mostly, which this machine says at each datagram.
@@ -76,7 +76,9 @@ export const startSimulator = (
           const moment = boat.step(tickMs / 1000, simulator.helm);
           const silent = (sensor: Parameters<typeof dropsOut>[1]): boolean =>
             dropsOut(seed, sensor, moment.timeS, moment.throughMps);
-          const said = `${simulatedSentences(moment, tick, now(), simulator.helm.entered, silent).join('\r\n')}\r\n`;
+          const { entered, variationUnsaid } = simulator.helm;
+          const variationDeg = variationUnsaid === true ? null : boat.variationDeg;
+          const said = `${simulatedSentences(moment, tick, now(), entered, { silent, variationDeg }).join('\r\n')}\r\n`;
           tick += 1;
           for (const caller of callers)
             if (caller.writableLength > mostWaiting) caller.destroy();

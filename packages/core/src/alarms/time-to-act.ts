@@ -1,4 +1,5 @@
 import type { Plan, Way, WorkingStep } from '@grey-keel/model';
+import { heldBy } from '../plan/held-by.ts';
 import { waySpeed, waysAfloat } from '../plan/way-speeds.ts';
 import { given, calculated } from '../calculation/working-step.ts';
 import { shallowLimits } from './alarm-limits.ts';
@@ -30,7 +31,7 @@ export interface TimeToAct {
 export const timeToAct = (plan: Plan, stationId: string): TimeToAct[] => {
   const limits = shallowLimits(plan, stationId);
   if (!limits) return [];
-  const actInS = plan.units[stationId]?.alarms?.actInS ?? usualActInS;
+  const actInS = heldBy(plan, stationId, 'alarms').actInS ?? usualActInS;
   const slopeDeg = Math.abs(plan.scene.slopeDeg) || usualSlopeDeg;
   return waysAfloat(plan).map((way) => {
     const { speedMps, said } = waySpeed(plan, way);
@@ -60,4 +61,39 @@ export const timeToAct = (plan: Plan, stationId: string): TimeToAct[] => {
       ],
     };
   });
+};
+
+/** What is left between a station's shallow alarm and touching, at the fastest way of working. */
+export interface TimeLeft {
+  readonly way: Way;
+  readonly leftS: number;
+  readonly actInS: number;
+  readonly working: WorkingStep;
+}
+
+/** Null where no slope was said, no alarm is set, or it is not known what the display shows when the boat touches. */
+export const timeLeft = (plan: Plan, stationId: string): TimeLeft | null => {
+  const limits = shallowLimits(plan, stationId);
+  const { shallowM, actInS = usualActInS } = heldBy(plan, stationId, 'alarms');
+  const slopeDeg = Math.abs(plan.scene.slopeDeg);
+  if (!limits || shallowM == null || slopeDeg === 0) return null;
+  const { way, speedMps } = waysAfloat(plan)
+    .map((one) => ({ way: one, speedMps: waySpeed(plan, one).speedMps }))
+    .reduce((a, b) => (b.speedMps > a.speedMps ? b : a));
+  if (speedMps === 0) return null;
+  const working = calculated(
+    {
+      says: `Time from the alarm to touching, ${way}`,
+      symbol: 't',
+      value: (shallowM - limits.touchesM) / (speedMps * Math.tan(slopeDeg * radian)),
+      unit: 's',
+      expression: '(s - a) / (v * tan(k))',
+      source: 'plane geometry over an even slope',
+    },
+    given('s', shallowM, 'm', 'the alarm sounds at'),
+    given('a', limits.touchesM, 'm', 'shown when it touches, with the tolerance'),
+    given('v', speedMps, 'm/s', 'speed'),
+    given('k', slopeDeg * radian, 'rad', `slope of the bottom, ${slopeDeg.toFixed(1)}°`),
+  );
+  return { way, leftS: working.value, actInS, working };
 };

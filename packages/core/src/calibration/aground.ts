@@ -2,6 +2,7 @@ import type { DepthReference, Plan, WorkingStep } from '@grey-keel/model';
 import { deepestLoading, lowestPoint, type LowestPoint } from '../plan/lowest-point.ts';
 import { calculated, given } from '../calculation/working-step.ts';
 import { depthOffsetOf, measuredOffset } from './depth-offset-subject.ts';
+import { heldOffsetM } from './held-offset.ts';
 
 /** The moment the first part of the boat touches, as a display shows it by one transducer. */
 export interface Aground {
@@ -52,10 +53,28 @@ export const agroundBy = (plan: Plan, reference: DepthReference): Aground | null
 };
 
 /**
- * What a display shows by a transducer when the first part of the boat touches; null while the transducer's offset is
- * missing or stale, since then nobody knows what is shown.
+ * What a display shows by a transducer when the first part of the boat touches, with the offset that is entered in it: one
+ * that was rounded to its step, or entered in the place of the one worked out, shows so much more or less. Null while the
+ * transducer's offset is missing or stale, since then nobody knows what is shown.
  */
-export const agroundOf = (plan: Plan, transducerId: string): Aground | null =>
-  measuredOffset.standing(plan, transducerId).state === 'fresh'
-    ? agroundBy(plan, depthOffsetOf(plan, transducerId).reference)
-    : null;
+export const agroundOf = (plan: Plan, transducerId: string): Aground | null => {
+  if (measuredOffset.standing(plan, transducerId).state !== 'fresh') return null;
+  const aground = agroundBy(plan, depthOffsetOf(plan, transducerId).reference);
+  const result = measuredOffset.of(plan, transducerId);
+  const byM = result?.known ? heldOffsetM(plan, transducerId) - result.answer.offsetM : 0;
+  if (!aground || !result?.known || Math.abs(byM) < 1e-6) return aground;
+  const step = calculated(
+    {
+      says: 'Shown then, by the offset that was entered',
+      symbol: 'ae',
+      value: aground.shownM + byM,
+      unit: 'm',
+      expression: 'a + o - m',
+      source: 'sum',
+    },
+    given('a', aground.shownM, 'm', 'shown with the offset as measured'),
+    given('o', heldOffsetM(plan, transducerId), 'm', 'offset entered'),
+    given('m', result.answer.offsetM, 'm', 'offset measured'),
+  );
+  return { ...aground, shownM: step.value, working: [...aground.working, step] };
+};

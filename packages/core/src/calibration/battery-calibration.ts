@@ -24,6 +24,8 @@ export interface BatteryInputs {
   }[];
   readonly pack: Pick<Battery, 'chemistry' | 'nominalV' | 'capacityAh'> & {
     readonly curve: Battery['curve'] | null;
+    /** Left out where nobody counted. */
+    readonly cells?: number;
   };
 }
 
@@ -90,10 +92,10 @@ export const measuredBattery = defineResult({
   slice: (plan: Plan, id): BatteryInputs | null => {
     const battery = plan.power.batteries[id];
     if (!battery) return null;
-    const { chemistry, nominalV, capacityAh, curve } = battery;
+    const { chemistry, nominalV, capacityAh, curve, cells } = battery;
     return {
       readings: wholeReadings<'battery'>(calibrationOf(plan, 'battery', id).readings),
-      pack: { chemistry, nominalV, capacityAh, curve: curve ?? null },
+      pack: { chemistry, nominalV, capacityAh, curve: curve ?? null, ...(cells == null ? {} : { cells }) },
     };
   },
   version: batteryPack.version,

@@ -45,6 +45,8 @@ export const batteryPack = defineCalculation({
     chemistry: z.enum(chemistries),
     curve: z.enum(lithiumCurves).default('flat'),
     nominalV: z.number().min(6).max(60),
+    /** In a row, where somebody counted them. */
+    cells: z.number().int().min(1).max(30).optional(),
     capacityAh: z.number().min(1).max(2000),
   }),
   output: z.strictObject({
@@ -60,8 +62,8 @@ export const batteryPack = defineCalculation({
     aboveCurveV: z.number(),
     residualsV: z.array(z.number()),
   }),
-  run: ({ readings, chemistry, curve, nominalV, capacityAh }) => {
-    const pack = { chemistry, curve, nominalV };
+  run: ({ readings, chemistry, curve, nominalV, cells, capacityAh }) => {
+    const pack = { chemistry, curve, nominalV, cells };
     const lastTrip = Math.max(...readings.map(({ trip }) => trip));
     const fades = readings.some(({ trip }) => trip !== lastTrip) && readings.length >= 6;
     type Reading = (typeof readings)[number];

@@ -1,6 +1,7 @@
 import type { DepthOffset, DepthPair, Plan, ReadingWater, Transducer } from '@grey-keel/model';
 import { type Answer, calculate } from '../calculation/calculation.ts';
 import { newDepthOffset } from '../edits/new-parts.ts';
+import { heldBy } from '../plan/held-by.ts';
 import { inOrder, soundSpeedDownTo, workingWater } from '../plan/working-water.ts';
 import { displaySound, type DisplayWater, readAt, soundOfType } from '../sources/display-sound.ts';
 import { depthOffset } from './depth-offset.ts';
@@ -78,7 +79,7 @@ export const readingSoundSpeedMps = (plan: Plan, transducerId: string): number |
   const { displaySetTo } = offset;
   if (displaySetTo !== undefined && displaySetTo !== 'own figure') return soundOfType(displaySetTo, water, depthM);
   if (stationId === null) return null;
-  return displaySound(plan.units[stationId], water, depthM)?.soundSpeedMps ?? null;
+  return displaySound(heldBy(plan, stationId, 'sound'), water, depthM)?.soundSpeedMps ?? null;
 };
 
 /** What the display was set to while the readings were taken, in words; null while nobody said. */
@@ -87,8 +88,9 @@ export const readingSetTo = (plan: Plan, transducerId: string): DisplayWater | '
   if (displaySetTo !== undefined) return displaySetTo;
   if (soundSpeedAssumedMps !== null) return 'own figure';
   const stationId = readAt(plan, transducerId);
-  const unit = stationId === null ? undefined : plan.units[stationId];
-  return unit?.ownSoundSpeedMps != null ? 'own figure' : (unit?.waterType ?? null);
+  const held = stationId === null ? null : heldBy(plan, stationId, 'sound');
+  if (!held) return null;
+  return 'waterType' in held ? held.waterType : 'own figure';
 };
 
 /** The slice of a plan that a depth offset depends on, or null for a transducer that is not there. */

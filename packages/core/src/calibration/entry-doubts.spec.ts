@@ -40,6 +40,33 @@ describe('what speaks against entering an offset', () => {
     expect(doubts(withReadings(eight))).toEqual([]);
   });
 
+  it('is a display left at another speed of sound than the water, by more than a hundredth', () => {
+    const set = (ownSoundSpeedMps: number): Plan =>
+      edited(withReadings(eight), {
+        type: 'describeUnit',
+        stationId: 'helm',
+        changes: { waterType: null, ownSoundSpeedMps },
+      });
+    expect(doubts(set(1500)).join(' ')).toContain('Set its water first');
+    expect(doubts(set(waterSpeedMps * 1.009))).toEqual([]);
+    // Where nobody looked at the unit, what it was set to when it was read counts.
+    const read = edited(withReadings(eight), {
+      type: 'describeDepthOffset',
+      transducerId: 'a-wide',
+      changes: { soundSpeedAssumedMps: waterSpeedMps * 0.985 },
+    });
+    expect(doubts(read).join(' ')).toContain('too shallow');
+  });
+
+  it('is an interval over what grounds a boat, however wide the tolerance', () => {
+    const wide = edited(withReadings([2, 9], 1, 0.6), {
+      type: 'describeDepthOffset',
+      transducerId: 'a-wide',
+      changes: { toleranceM: 5 },
+    });
+    expect(doubts(wide).join(' ')).toContain('against the most a boat can bear, 0.30');
+  });
+
   it('is that one reading knows nothing of its own uncertainty', () => {
     expect(doubts(withReadings([5])).some((one) => one.startsWith('One reading'))).toBeTrue();
   });

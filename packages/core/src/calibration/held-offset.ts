@@ -1,13 +1,7 @@
 import type { Plan } from '@grey-keel/model';
+import { heldBy } from '../plan/held-by.ts';
 import { depthOffsetOf } from './depth-offset-subject.ts';
 
-/**
- * The offset the display holds now: what was entered, until another was set in it while new readings were taken. The
- * entry remembers what was set when it was worked out.
- */
-export const heldOffsetM = (plan: Plan, id: string): number => {
-  const { entered, offsetSetM } = depthOffsetOf(plan, id);
-  if (!entered) return offsetSetM;
-  const then = (entered.inputs as { offsetSetM?: unknown } | null)?.offsetSetM;
-  return typeof then === 'number' && Math.abs(then - offsetSetM) > 1e-6 ? offsetSetM : entered.offsetM;
-};
+/** The offset that the display of a transducer holds now; what it would begin with where none was spoken of. */
+export const heldOffsetM = (plan: Plan, id: string): number =>
+  heldBy(plan, '', 'depth-offset', id) ?? depthOffsetOf(plan, id).offsetSetM;

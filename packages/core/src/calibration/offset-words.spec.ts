@@ -44,6 +44,7 @@ describe('the offset in words', () => {
           starboardM: 0,
           aboveKeelM: -0.25,
           propellerDiameterM: 0.36,
+          skegBelowBladesM: 0,
         },
       },
     );

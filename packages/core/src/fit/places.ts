@@ -91,6 +91,8 @@ export const usualPropellers = ({
     starboardM: round(starboardM),
     aboveKeelM,
   });
+  /** With the plate over its blades at keel level they clear it by a hand's thickness. */
+  const hubOf = (diameterM: number): number => round(-diameterM / 2 - 0.04);
   const keels = keelLinesM(boat) ?? [0];
   const out = keels.length > 1 ? Math.abs(keels[0] ?? 0) : 0.18 * beamM;
   switch (boat.propulsion) {
@@ -99,16 +101,16 @@ export const usualPropellers = ({
       return [];
     case 'twin outboards':
       return [
-        { name: 'Port propeller', place: at(-0.5, -out, -0.05), diameterM: 0.36 },
-        { name: 'Starboard propeller', place: at(-0.5, out, -0.05), diameterM: 0.36 },
+        { name: 'Port propeller', place: at(-0.5, -out, hubOf(0.36)), diameterM: 0.36 },
+        { name: 'Starboard propeller', place: at(-0.5, out, hubOf(0.36)), diameterM: 0.36 },
       ];
     case 'inboard shaft':
       return [{ name: 'Propeller', place: at(0.08 * lengthM, 0, 0.3), diameterM: 0.5 }];
     case 'sterndrive':
-      return [{ name: 'Propeller', place: at(-0.4, 0, -0.1), diameterM: 0.38 }];
+      return [{ name: 'Propeller', place: at(-0.4, 0, hubOf(0.38)), diameterM: 0.38 }];
     case 'electric':
-      return [{ name: 'Propeller', place: at(-0.3, 0, -0.05), diameterM: 0.28 }];
+      return [{ name: 'Propeller', place: at(-0.3, 0, hubOf(0.28)), diameterM: 0.28 }];
     case 'single outboard':
-      return [{ name: 'Propeller', place: at(-0.5, 0, -0.05), diameterM: 0.34 }];
+      return [{ name: 'Propeller', place: at(-0.5, 0, hubOf(0.34)), diameterM: 0.34 }];
   }
 };

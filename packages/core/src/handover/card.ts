@@ -3,6 +3,7 @@ import { sectionAt } from '../beams/section.ts';
 import { type Aground, agroundOf } from '../calibration/aground.ts';
 import { actionInWords } from '../keys/action-words.ts';
 import { bindingsAt } from '../keys/key-slots.ts';
+import { heldBy } from '../plan/held-by.ts';
 import { pagesAt, usedWays } from '../plan/pages-at.ts';
 import { faceDepthM, soundSpeedDownTo, workingWater } from '../plan/working-water.ts';
 import { asShown, depthDisplayOf } from '../sources/depth-display.ts';
@@ -105,7 +106,7 @@ const offsetOn = (plan: Plan, id: string): CardTransducer['offset'] => {
 
 const cardStation = ({ id, station, display, plan }: FittedStation): CardStation => {
   const bindings = bindingsAt(plan, id);
-  const shallowM = plan.units[id]?.alarms?.shallowM;
+  const shallowM = heldBy(plan, id, 'alarms').shallowM;
   const sound = displayDepthError(plan, id, plan.working.depthM);
   const does = (key: number, press: Press): string => {
     const found = bindings.find((one) => one.key === key && one.press === press);
@@ -116,7 +117,7 @@ const cardStation = ({ id, station, display, plan }: FittedStation): CardStation
     name: station.name,
     display: display.name,
     screen: { pixelsWide: display.pixelsWide, pixelsHigh: display.pixelsHigh },
-    alarms: plan.units[id]?.alarms ?? {},
+    alarms: heldBy(plan, id, 'alarms'),
     shallowShown: shallowM == null ? null : asShown(shallowM, depthDisplayOf(plan, id)),
     sound: sound && { setTo: sound.setTo, soundSpeedMps: sound.soundSpeedMps, errorM: sound.step.value },
     pages: pagesAt(plan, id).map(({ page: { place, name, shownIn, layout } }) => ({

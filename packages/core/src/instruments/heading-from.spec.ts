@@ -1,6 +1,6 @@
 import { unitSets } from '../units/display-units.ts';
 import { formatSentence } from '../units/format-sentence.ts';
-import { headingFrom } from './heading-from.ts';
+import { compassFrom, headingFrom } from './heading-from.ts';
 
 const at = (...values: number[]) => values.map((value, atS) => ({ atS, value }));
 const valuesOf = (found: ReturnType<typeof headingFrom>) =>
@@ -22,5 +22,16 @@ describe('headings from the north they are shown from', () => {
       'true north',
     );
     expect(valuesOf(headingFrom('true', { trueDeg: [], magneticDeg: [], variationDeg: [] }))).toEqual([]);
+  });
+});
+
+describe('what a swing is recorded from', () => {
+  it('is the compass itself, whatever true headings come in beside it', () => {
+    expect(valuesOf(compassFrom({ compassDeg: at(355, 1), trueDeg: at(8, 14) }))).toEqual([355, 1]);
+    expect(valuesOf(compassFrom({ compassDeg: [], trueDeg: [] }))).toEqual([]);
+  });
+
+  it('is never a true heading turned back', () => {
+    expect(valuesOf(compassFrom({ compassDeg: [], trueDeg: at(8) }))).toContain('no compass');
   });
 });

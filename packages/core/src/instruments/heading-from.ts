@@ -9,6 +9,28 @@ export interface HeadingSamples {
   readonly variationDeg: readonly Sample[];
 }
 
+/** The swing's: the compass itself, and the true headings that are no use for it. */
+export interface CompassSamples {
+  readonly compassDeg: readonly Sample[];
+  readonly trueDeg: readonly Sample[];
+}
+
+/**
+ * What a swing is recorded from: the compass itself, before any deviation is added. A true heading is refused and never
+ * turned back: which variation and which corrections its sender put in is not known.
+ */
+export const compassFrom = ({
+  compassDeg,
+  trueDeg,
+}: CompassSamples): { readonly samples: readonly Sample[] } | { readonly why: Sentence } =>
+  compassDeg.length === 0 && trueDeg.length > 0
+    ? {
+        why: [
+          'A true heading comes in and no compass: variation and corrections are already in it. Let the compass send HDG or HDM, or type what the compass shows.',
+        ],
+      }
+    : { samples: compassDeg };
+
 /**
  * The headings from the north that a display shows them from. One from the other north is turned by the variation that the
  * instruments tell with it; where they tell none, it is refused with what to do: taken as it is, the variation would be taken

@@ -20,6 +20,7 @@ describe('what sentences measure', () => {
     expect(of('$GPRMC,123519,A,4807.038,N,01131.000,E,022.4,084.4,230394,003.1,W*6A')?.sogMps).toBeCloseTo(11.5236, 3);
     expect(of('$GPVTG,054.7,T,034.4,M,005.5,N,010.2,K*48')?.cogDeg).toBe(54.7);
     expect(of(encodeSentence('HC', 'HDG', ['358.5', '3.0', 'E', '7.0', 'W']))).toEqual({
+      compassDeg: 358.5,
       headingMagneticDeg: 1.5,
       variationDeg: -7,
     });
@@ -29,7 +30,7 @@ describe('what sentences measure', () => {
     });
     expect(of(encodeSentence('WI', 'MWV', ['30', 'R', '10', 'M', 'A']))).toEqual({ windAngleDeg: 30, windMps: 10 });
     expect(of(encodeSentence('HE', 'HDT', ['12.5', 'T']))).toEqual({ headingTrueDeg: 12.5 });
-    expect(of(encodeSentence('HC', 'HDM', ['12.5', 'M']))).toEqual({ headingMagneticDeg: 12.5 });
+    expect(of(encodeSentence('HC', 'HDM', ['12.5', 'M']))).toEqual({ compassDeg: 12.5, headingMagneticDeg: 12.5 });
   });
 
   it('is nothing where a checksum is wrong, the receiver says void, or the type is another', () => {

@@ -21,7 +21,8 @@ const known = (values: Readonly<Partial<Record<LiveQuantity, number | null>>>): 
 /**
  * What a sentence says a boat's instruments measure, in the units that the names say. A sentence whose checksum is wrong
  * says nothing, nor does one that calls itself void. A depth is below the face: DBS, which is below the surface, is left to
- * those who want it. HDG is the compass with its own deviation added; variation is told by itself.
+ * those who want it. HDG is the compass with its own deviation added; the compass before it, and variation, are told by
+ * themselves. HDM comes from a compass, too; VHW repeats what another instrument said and is none.
  */
 export const measuredQuantities = ({ type, checksumOk, fields }: ReadSentence): Measured => {
   if (checksumOk === false || fields['valid'] === false) return {};
@@ -40,12 +41,13 @@ export const measuredQuantities = ({ type, checksumOk, fields }: ReadSentence): 
     case 'HDG': {
       const heading = numberIn(fields, 'headingDeg');
       return known({
+        compassDeg: heading,
         headingMagneticDeg: heading === null ? null : round(heading + (numberIn(fields, 'deviationDeg') ?? 0)),
         variationDeg: numberIn(fields, 'variationDeg'),
       });
     }
     case 'HDM':
-      return known({ headingMagneticDeg: numberIn(fields, 'headingDeg') });
+      return known({ compassDeg: numberIn(fields, 'headingDeg'), headingMagneticDeg: numberIn(fields, 'headingDeg') });
     case 'HDT':
       return known({ headingTrueDeg: numberIn(fields, 'headingDeg') });
     case 'VTG':

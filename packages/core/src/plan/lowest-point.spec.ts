@@ -2,6 +2,7 @@ import type { Edit, Equipment, Plan } from '@grey-keel/model';
 import { agroundOf, groundingDepthM } from '../calibration/aground.ts';
 import { expectWorkingHolds } from '../testing/evaluated.ts';
 import { aPlan, aTransducer, edited, withEntered } from '../testing/sample-plan.ts';
+import { usualPropellers } from '../fit/places.ts';
 import { deepestLoading, lowestPoint } from './lowest-point.ts';
 
 const piece = (id: string, changes: Partial<Equipment>): Edit => ({
@@ -14,6 +15,7 @@ const piece = (id: string, changes: Partial<Equipment>): Edit => ({
     starboardM: 0,
     aboveKeelM: 0.2,
     propellerDiameterM: null,
+    skegBelowBladesM: 0,
     ...changes,
   },
 });
@@ -42,6 +44,34 @@ describe('the lowest point of a boat', () => {
       transducer: aTransducer({ name: 'On a pole', mounting: 'pole', aboveKeelM: -0.6 }),
     });
     expect(lowestPoint(deeper).id).toBe('z-pole');
+  });
+
+  it('is the skeg of a leg, which ends below its blades: as measured, else as usual', () => {
+    // D + 0.09 under the plate for an outboard whose plate is level with the keel: 0.43 m for blades of 0.34 m.
+    for (const [propulsion, reachesM] of [
+      ['single outboard', 0.43],
+      ['twin outboards', 0.45],
+      ['sterndrive', 0.47],
+      ['electric', 0.37],
+    ] as const) {
+      const bare = edited(aPlan(), { type: 'describeBoat', changes: { propulsion } });
+      const [usual] = usualPropellers(bare);
+      const plan = edited(
+        bare,
+        piece('Leg', { ...usual!.place, propellerDiameterM: usual!.diameterM, skegBelowBladesM: null }),
+      );
+      const lowest = lowestPoint(plan);
+      expect(lowest.belowKeelM).withContext(propulsion).toBeCloseTo(reachesM, 9);
+      expect([lowest.name, lowest.assumed]).toEqual(['Leg’s assumed skeg', true]);
+      expectWorkingHolds(lowest.working, propulsion);
+      const measured = edited(plan, { type: 'describeEquipment', id: 'leg', changes: { skegBelowBladesM: 0.11 } });
+      expect(lowestPoint(measured).belowKeelM).toBeCloseTo(reachesM + 0.06, 9);
+      expect([lowestPoint(measured).name, lowestPoint(measured).assumed]).toEqual(['Leg’s skeg', false]);
+      const shaft = edited(plan, { type: 'describeBoat', changes: { propulsion: 'inboard shaft' } });
+      expect(lowestPoint(shaft).belowKeelM)
+        .withContext('a shaft')
+        .toBeCloseTo(reachesM - 0.05, 9);
+    }
   });
 
   it('counts a bow motor and what hangs on it only where they are lowered', () => {

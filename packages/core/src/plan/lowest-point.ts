@@ -1,5 +1,6 @@
 import { waysOfWorking, type Plan, type Transducer, type Way, type WaySet, type WorkingStep } from '@grey-keel/model';
 import { inOrder } from './working-water.ts';
+import { type Skeg, skegOf } from './skeg.ts';
 import { waysAfloat } from './way-speeds.ts';
 import { given, calculated } from '../calculation/working-step.ts';
 
@@ -21,9 +22,12 @@ interface Hanging {
   readonly id: string;
   readonly name: string;
   readonly belowKeelM: number;
+  readonly assumed: boolean;
   readonly lowered: (way: Way) => boolean;
   readonly step: WorkingStep;
 }
+
+const geometry = 'plane geometry';
 
 const reaches = (name: string, aboveKeelM: number, diameterM: number): WorkingStep =>
   calculated(
@@ -33,22 +37,60 @@ const reaches = (name: string, aboveKeelM: number, diameterM: number): WorkingSt
       value: diameterM / 2 - aboveKeelM,
       unit: 'm',
       expression: 'D / 2 - z',
-      source: 'plane geometry',
+      source: geometry,
     },
     given('D', diameterM, 'm', diameterM > 0 ? 'diameter of its propeller' : 'it has no propeller'),
     given('z', aboveKeelM, 'm', 'its place above the keel’s lowest point'),
   );
 
+/** The skeg of an engine's leg reaches below its blades, and strikes first. */
+const skegReaches = (name: string, blades: WorkingStep, { belowBladesM, assumed }: Skeg): WorkingStep =>
+  calculated(
+    {
+      says: `${name} below the keel`,
+      symbol: 'b',
+      value: blades.value + belowBladesM,
+      unit: 'm',
+      expression: 'b0 + s',
+      source: geometry,
+    },
+    given('b0', blades.value, 'm', 'its blades below the keel'),
+    given(
+      's',
+      belowBladesM,
+      'm',
+      assumed ? 'its skeg below the blades, assumed until measured' : 'its skeg below the blades',
+    ),
+  );
+
 const hangingOf = (plan: Plan): Hanging[] => [
-  ...inOrder(plan.equipment).map(([id, { name, kind, aboveKeelM, propellerDiameterM, loweredIn }]): Hanging => {
-    const step = reaches(name, aboveKeelM, propellerDiameterM ?? 0);
+  ...inOrder(plan.equipment).map(([id, piece]): Hanging => {
+    const { kind, aboveKeelM, propellerDiameterM, loweredIn } = piece;
+    const skeg = skegOf(plan, piece);
+    const name = skeg ? `${piece.name}’s ${skeg.assumed ? 'assumed ' : ''}skeg` : piece.name;
+    const blades = reaches(piece.name, aboveKeelM, propellerDiameterM ?? 0);
+    const step = skeg ? skegReaches(name, blades, skeg) : blades;
     const usually = kind === 'bow motor' ? raisedWhenRunning : always;
-    return { id, name, step, belowKeelM: step.value, lowered: (way) => isLowered(loweredIn, usually, way) };
+    return {
+      id,
+      name,
+      step,
+      belowKeelM: step.value,
+      assumed: skeg?.assumed ?? false,
+      lowered: (way) => isLowered(loweredIn, usually, way),
+    };
   }),
   ...inOrder(plan.transducers).map(([id, transducer]): Hanging => {
     const { name, aboveKeelM } = transducer;
     const step = reaches(name, aboveKeelM, 0);
-    return { id, name, step, belowKeelM: step.value, lowered: (way) => transducerLowered(transducer, way) };
+    return {
+      id,
+      name,
+      step,
+      belowKeelM: step.value,
+      assumed: false,
+      lowered: (way) => transducerLowered(transducer, way),
+    };
   }),
 ];
 
@@ -59,18 +101,20 @@ export interface LowestPoint {
   readonly name: string;
   /** Below the keel's lowest point; 0 for the keel. */
   readonly belowKeelM: number;
+  /** Its reach is a guess that nobody measured. */
+  readonly assumed: boolean;
   /** The ways of working in which it is the lowest. */
   readonly ways: readonly Way[];
   readonly working: readonly WorkingStep[];
 }
 
-const keel = { id: null, name: 'the keel', belowKeelM: 0, working: [] };
+const keel = { id: null, name: 'the keel', belowKeelM: 0, assumed: false, working: [] };
 
 const lowestIn = (hanging: readonly Hanging[], way: Way): Omit<LowestPoint, 'ways'> =>
   hanging.reduce<Omit<LowestPoint, 'ways'>>(
     (lowest, one) =>
       one.lowered(way) && one.belowKeelM > lowest.belowKeelM + 1e-9
-        ? { id: one.id, name: one.name, belowKeelM: one.belowKeelM, working: [one.step] }
+        ? { id: one.id, name: one.name, belowKeelM: one.belowKeelM, assumed: one.assumed, working: [one.step] }
         : lowest,
     keel,
   );

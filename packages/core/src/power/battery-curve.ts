@@ -33,7 +33,7 @@ const sloping: Curve = [
   [1, 4.15],
 ];
 
-type Pack = Pick<Battery, 'chemistry' | 'curve' | 'nominalV'>;
+export type Pack = Pick<Battery, 'chemistry' | 'curve' | 'nominalV' | 'cells'>;
 
 /** Nominal voltage of one cell of each kind. */
 const cellV = { 'lead-acid': 2, flat: 3.2, sloping: 3.65 } as const;
@@ -41,12 +41,14 @@ const cellV = { 'lead-acid': 2, flat: 3.2, sloping: 3.65 } as const;
 /** "12 V" of iron phosphate is four cells, whatever is printed on it: such packs come in blocks of four for each 12 V. */
 const blockV = 12;
 
-const kindOf = ({ chemistry, curve }: Pack): keyof typeof cellV =>
+/** What kind of cell a pack is of; the flat lithium curve where nothing else was said. */
+export const cellKindOf = ({ chemistry, curve }: Pick<Pack, 'chemistry' | 'curve'>): keyof typeof cellV =>
   chemistry === 'lead-acid' ? 'lead-acid' : (curve ?? 'flat');
 
-/** Cells in a row that a nominal voltage stands for, at least one. */
-const cellsOf = (pack: Pack): number => {
-  const kind = kindOf(pack);
+/** Cells in a row: as counted, else those that the nominal voltage stands for, at least one. */
+export const cellsOf = (pack: Pack): number => {
+  if (pack.cells != null) return pack.cells;
+  const kind = cellKindOf(pack);
   const blocks = pack.nominalV / blockV;
   if (kind === 'flat' && Math.abs(blocks - Math.round(blocks)) < 0.02) return 4 * Math.round(blocks);
   return Math.max(1, Math.round(pack.nominalV / cellV[kind]));
@@ -56,7 +58,7 @@ const curves = { 'lead-acid': leadAcid, flat, sloping } as const;
 
 /** Voltage of a battery at rest with a share of it left, 0 to 1; an empty one's beyond. */
 export const restVoltageV = (pack: Pack, left: number): number => {
-  const points = curves[kindOf(pack)];
+  const points = curves[cellKindOf(pack)];
   const perCell = scaleLinear(
     points.map(([share]) => share),
     points.map(([, volts]) => volts),
@@ -66,7 +68,7 @@ export const restVoltageV = (pack: Pack, left: number): number => {
 
 /** How much is left of a battery that rests at a voltage, 0 to 1: the other way round, since every curve only falls. */
 export const leftAtRestVoltage = (pack: Pack, volts: number): number => {
-  const points = curves[kindOf(pack)];
+  const points = curves[cellKindOf(pack)];
   const left = scaleLinear(
     points.map(([, perCell]) => perCell),
     points.map(([share]) => share),

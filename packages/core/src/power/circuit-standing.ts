@@ -28,9 +28,7 @@ export interface CircuitStanding {
   readonly emptyAtHour: number | null;
 }
 
-const insideHotSpaceC = 50;
-
-/** Null while the circuit hangs on no battery. */
+/** Null while the circuit has no battery. */
 export const circuitStanding = (plan: Plan, circuit: Circuit): CircuitStanding | null => {
   const battery = circuit.batteryId === null ? undefined : plan.power.batteries[circuit.batteryId];
   if (!battery || circuit.batteryId === null) return null;
@@ -46,16 +44,15 @@ export const circuitStanding = (plan: Plan, circuit: Circuit): CircuitStanding |
   });
   const day = dayOf(plan, circuit.batteryId);
   const last = day[day.length - 1];
-  const engineSpace = temperatureC >= insideHotSpaceC;
   const { fuseA, insulationC } = circuit;
   return {
     currentA,
     drop,
-    bears: answerOf(ampacity, { gauge, engineSpace, ...(insulationC == null ? {} : { insulationC }) }),
+    bears: answerOf(ampacity, { gauge, aroundC: temperatureC, ...(insulationC == null ? {} : { insulationC }) }),
     bearsFuseFromC:
       fuseA === null
         ? null
-        : (insulationRatingsC.find((rated) => wireAmpacityA(gauge, rated, engineSpace) >= fuseA) ?? null),
+        : (insulationRatingsC.find((rated) => wireAmpacityA(gauge, rated, temperatureC) >= fuseA) ?? null),
     emptyAtHour: last?.emptyAtHour ?? null,
     dips:
       battery.crankingA > 0

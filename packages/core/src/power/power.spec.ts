@@ -11,7 +11,7 @@ import { restVoltageV } from './battery-curve.ts';
 import { dayLine, dayOf } from './day-voltage.ts';
 import { startDip } from './start-dip.ts';
 import { voltageDrop } from './voltage-drop.ts';
-import { ohmPerKm20, sectionMm2 } from './wire.ts';
+import { ohmPerKm20, sectionMm2, warmthFactor } from './wire.ts';
 
 describe('the wires', () => {
   it('are as NBS Handbook 100 prints them: solid copper at 20 °C, ohms a thousand feet', () => {
@@ -84,6 +84,33 @@ describe('ampacity', () => {
     expect(answerOf(ampacity, { gauge: 'AWG 12' }).ampacityA).toBe(25);
     expect(answerOf(ampacity, { gauge: '2.5 mm2', engineSpace: true }).ampacityA).toBeCloseTo(18.75, 9);
     expect(answerOf(ampacity, { gauge: '2.5 mm2', insulationC: 60, engineSpace: true }).flags.length).toBe(1);
+  });
+
+  it('carries less where it is warm: all to 30 °C, the table’s share at 60, none at the rating of its insulation', () => {
+    // ISO 10133 in an engine space of 60 °C: 0.75, 0.82, 0.86, 0.89 of the current by rating.
+    for (const [rated, share] of [
+      [70, 0.75],
+      [85, 0.82],
+      [105, 0.86],
+      [125, 0.89],
+    ] as const) {
+      expect([-10, 30].map((aroundC) => warmthFactor(rated, aroundC))).toEqual([1, 1]);
+      expect(warmthFactor(rated, 60)).toBeCloseTo(share, 12);
+      expect(warmthFactor(rated, 45)).toBeCloseTo((1 + share) / 2, 12);
+      expect(warmthFactor(rated, rated)).toBe(0);
+      // Heat given off is as the square of the current: a quarter of the warmth left bears half the current.
+      expect(warmthFactor(rated, rated - (rated - 60) / 4)).toBeCloseTo(share / 2, 12);
+      let before = 1;
+      for (let aroundC = 30; aroundC <= rated; aroundC += 0.5) {
+        const now = warmthFactor(rated, aroundC);
+        expect(now).withContext(`${rated} at ${aroundC}`).toBeLessThanOrEqual(before);
+        before = now;
+      }
+    }
+    expect(warmthFactor(60, 52.5)).toBeCloseTo(0.5, 12);
+    expect(warmthFactor(60, 60)).toBe(0);
+    expect(answerOf(ampacity, { gauge: '2.5 mm2', aroundC: 45 }).ampacityA).toBeCloseTo(25 * 0.875, 9);
+    expect(answerOf(ampacity, { gauge: '2.5 mm2', aroundC: 71 }).flags.length).toBe(1);
   });
 
   it('never falls from one section to the next larger', () => {

@@ -71,18 +71,38 @@ const ampacityA: readonly (readonly [mm2: number, ...currentA: number[]])[] = [
   [95, 260, 310, 330, 390, 410],
   [120, 300, 360, 400, 450, 480],
 ];
-/** In an engine space of 60 °C only part of it; none is left to insulation of 60 °C. */
-const engineSpace: readonly number[] = [0, 0.75, 0.82, 0.86, 0.89];
+/** Where it is 60 °C around the wire only part of it; none is left to insulation of 60 °C. */
+const at60C: readonly number[] = [0, 0.75, 0.82, 0.86, 0.89];
+
+/** The table's own surroundings, and those of its engine space, °C. */
+const tableC = 30;
+const engineSpaceC = 60;
 
 export type InsulationC = (typeof insulationRatingsC)[number];
 
 /**
- * The most a wire carries continuously, A: of the next smaller section of the table for a gauge between two.
- * Source: ISO 10133:2012, table A.1, as superseded by ISO 13297.
+ * The share of its current in the table that a wire may carry where it is so warm around it: all of it to 30 °C, along a
+ * line to the table's share at 60 °C, from there with the root of what is left to the insulation's rating, nothing at the
+ * rating. Insulation for 60 °C follows the root all the way.
+ * Source: ISO 10133:2012, table A.1; heat given off is as the square of the current, and as the warmth over the air.
  */
-export const wireAmpacityA = (gauge: Gauge, rated: InsulationC, inEngineSpace: boolean): number => {
+export const warmthFactor = (rated: InsulationC, aroundC: number): number => {
+  if (aroundC <= tableC) return 1;
+  if (aroundC >= rated) return 0;
+  if (rated <= engineSpaceC) return Math.sqrt((rated - aroundC) / (rated - tableC));
+  const share = at60C[insulationRatingsC.indexOf(rated)] ?? 0;
+  return aroundC <= engineSpaceC
+    ? 1 - ((1 - share) * (aroundC - tableC)) / (engineSpaceC - tableC)
+    : share * Math.sqrt((rated - aroundC) / (rated - engineSpaceC));
+};
+
+/**
+ * The most a wire carries continuously, A, where it is so warm around it: of the next smaller section of the table for a
+ * gauge between two. Source: ISO 10133:2012, table A.1, as superseded by ISO 13297.
+ */
+export const wireAmpacityA = (gauge: Gauge, rated: InsulationC, aroundC = tableC): number => {
   const section = sectionMm2(gauge);
   const column = insulationRatingsC.indexOf(rated);
   const row = [...ampacityA].reverse().find(([mm2]) => mm2 <= section * 1.001);
-  return (row?.[column + 1] ?? 0) * (inEngineSpace ? (engineSpace[column] ?? 0) : 1);
+  return (row?.[column + 1] ?? 0) * warmthFactor(rated, aroundC);
 };

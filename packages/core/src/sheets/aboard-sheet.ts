@@ -2,6 +2,8 @@ import { boatSchema, type Boat, type Plan, type Quantity, wordsOf } from '@grey-
 import { depthOffsetOf } from '../calibration/depth-offset-subject.ts';
 import { heldOffsetM } from '../calibration/held-offset.ts';
 import { fittedStations } from '../plan/fitted-stations.ts';
+import { heldBy } from '../plan/held-by.ts';
+import { hasLegs, skegOf } from '../plan/skeg.ts';
 import { inOrder } from '../plan/working-water.ts';
 import { depthGivers } from '../sources/depth-givers.ts';
 import { formatFigure, type UnitChoice, unitFor } from '../units/index.ts';
@@ -57,7 +59,16 @@ export const aboardSheets = (plan: Plan, units: UnitChoice): AboardTable[] => {
         ...measured.map(boatRow),
         ...inOrder(plan.equipment)
           .filter(([, { kind }]) => kind === 'propeller')
-          .map(([, { name, propellerDiameterM }]) => [`Diameter of ${name}`, write(propellerDiameterM, 'length'), '']),
+          .flatMap(([, piece]) => {
+            const { name, aboveKeelM, propellerDiameterM } = piece;
+            const skeg = skegOf(plan, piece);
+            const skegKnown = skeg ? `${write(skeg.belowBladesM, 'length')}${skeg.assumed ? ', assumed' : ''}` : '';
+            return [
+              [`Diameter of ${name}`, write(propellerDiameterM, 'length'), ''],
+              [`Hub of ${name} above the keel, below it with a minus`, write(aboveKeelM, 'length'), ''],
+              ...(skeg || hasLegs(plan) ? [[`Skeg below the blades of ${name}`, skegKnown, '']] : []),
+            ];
+          }),
         ...inOrder(plan.stations).map(([, { name, viewingDistanceM }]) => [
           `Eyes to screen at ${name}`,
           write(viewingDistanceM, 'length'),
@@ -86,15 +97,16 @@ export const aboardSheets = (plan: Plan, units: UnitChoice): AboardTable[] => {
       hint: 'As each is set now, before anything is changed.',
       columns: ['Station', 'Display', 'Water set to', 'Depth in, step', 'North', 'Port on port', 'Depth from'],
       rows: fitted.map(({ id, station, display }) => {
-        const set = plan.units[id];
+        const sound = heldBy(plan, id, 'sound');
+        const shows = heldBy(plan, id, 'depth-display');
         const source = plan.feeds[id]?.depth?.sourceId;
         return [
           station.name,
           display.name,
-          set?.ownSoundSpeedMps == null ? (set?.waterType ?? '') : write(set.ownSoundSpeedMps, 'soundSpeed'),
-          set?.depthUnit ? [set.depthUnit, set.depthStep].filter((part) => part !== undefined).join(', ') : '',
-          set?.north ?? '',
-          set && set.sidesRight !== 'not looked at' ? set.sidesRight : '',
+          sound === null ? '' : 'waterType' in sound ? sound.waterType : write(sound.soundSpeedMps, 'soundSpeed'),
+          shows ? `${shows.unit}, ${shows.step}` : '',
+          heldBy(plan, id, 'north') ?? '',
+          heldBy(plan, id, 'sides') ?? '',
           (source && (plan.sources[source]?.name || plan.transducers[source]?.name)) ?? '',
         ];
       }),

@@ -5,8 +5,7 @@ import { bearingOf, wrapped } from '../calibration/bearings.ts';
 import { overGround, placeFrom } from '../calibration/local-metres.ts';
 import { restVoltageV } from '../power/battery-curve.ts';
 import { normalFrom } from './normal-from.ts';
-import type { SimulatedBoat } from './simulated-boat.ts';
-import { simulatedMiddle } from './simulated-sentences.ts';
+import { type SimulatedBoat, simulatedMiddle } from './simulated-boat.ts';
 import { waterTemperatureC } from './terrain.ts';
 
 /** Where the buoy lies that marks are set over, from the middle of the water. */
@@ -23,7 +22,7 @@ const sinkerCm = 3;
 const stepped = (value: number, step: number): number => Number((Math.round(value / step) * step).toFixed(6));
 
 /** What a person reads over the side of the simulated boat at this moment, with the errors of hand and eye. */
-export const overTheSide = ({ seed, errors, now }: SimulatedBoat): OverTheSide => {
+export const overTheSide = ({ seed, errors, now, variationDeg }: SimulatedBoat): OverTheSide => {
   const boat = now();
   const random = xoroshiro128plus((Math.round(boat.timeS * 10) * 31 + seed * 17) | 0);
   skipN(random, 32);
@@ -51,11 +50,13 @@ export const overTheSide = ({ seed, errors, now }: SimulatedBoat): OverTheSide =
   // Now and then everything is on.
   const currentA = stepped(Math.floor(boat.timeS / 40) % 2 ? drawsA.most : drawsA.least, 0.1);
   const restV = restVoltageV(pack, 1 - usedAh / holdsAh);
+  const sightedDeg = boat.headingDeg + 0.7 * normal();
   return {
     leadLineM: stepped(boat.depthM + 0.04 * normal(), 0.05),
     thermometerC: stepped(waterTemperatureC(errors.surfaceC, 0.5) + 0.08 * normal(), 0.1),
     salinityPpt: stepped(errors.salinityPpt, 0.5),
-    headingDeg: (stepped(boat.headingDeg + 0.7 * normal(), 0.5) + 360) % 360,
+    headingDeg: (stepped(sightedDeg, 0.5) + 360) % 360,
+    magneticDeg: (stepped(sightedDeg - variationDeg, 0.5) + 360) % 360,
     secondDepthM: stepped(Math.max(0, boat.shown.depthM - errors.stepM + 0.04 * normal()), 0.05),
     buoy: {
       offTheBowDeg: stepped(offTheBowDeg + 0.7 * normal(), 0.5),

@@ -46,7 +46,7 @@ describe('the simulated boat', () => {
     const stopping = boat.step(40, { ...ahead, throttle: 0 });
     const start = stopping.shown.logMps;
     expect(boat.step(23, { ...ahead, throttle: 0 }).shown.logMps / start).toBeCloseTo(0.1, 1);
-    // The compass shows a heading whose offset and deviation added give the true one.
+    // The compass shows a heading whose offset and deviation added give the magnetic one.
     const [b, c, d, e] = boat.errors.deviationDeg;
     for (const headingDeg of [0, 80, 200, 333]) {
       const compassDeg = compassShows(boat.errors, headingDeg);
@@ -123,7 +123,7 @@ describe('the simulated boat', () => {
     boat.step(5, ahead);
     const said = (sensor: string): string =>
       Array.from({ length: 10 }, (_, tick) =>
-        simulatedSentences(boat.now(), tick, new Date(0), undefined, (one) => one === sensor),
+        simulatedSentences(boat.now(), tick, new Date(0), undefined, { silent: (one) => one === sensor }),
       )
         .flat()
         .join('');
@@ -164,6 +164,33 @@ describe('the simulated boat', () => {
     // A minute of latitude is a mile: 47° and what it went.
     expect((heard['latitudeDeg']! - 47) * 60 * 1852).toBeCloseTo(shown.northM, -1);
     expect(said.some((line) => line.startsWith('$PGSIM,'))).toBeTrue();
+  });
+
+  it('errs against magnetic north, and tells the variation of its place with its heading, or leaves it out', () => {
+    const boat = simulatedBoat(9, { noise: 0 });
+    const { shown, headingDeg } = boat.step(90, ahead);
+    // World Magnetic Model 2025 at 47 N 28 W, a west variation of about ten degrees: its field stands in the published maps.
+    expect(boat.variationDeg).toBeGreaterThan(-13);
+    expect(boat.variationDeg).toBeLessThan(-7);
+    const [b, c, d, e] = boat.errors.deviationDeg;
+    const theta = (shown.compassDeg * Math.PI) / 180;
+    const deviation = b * Math.sin(theta) + c * Math.cos(theta) + d * Math.sin(2 * theta) + e * Math.cos(2 * theta);
+    const trueDeg = shown.compassDeg + boat.errors.headingOffsetDeg + deviation + boat.variationDeg;
+    expect(wrapped(trueDeg - headingDeg)).toBeCloseTo(0, 1);
+    // What a person sights has one error of the eye, from either north.
+    const { headingDeg: sightedDeg, magneticDeg } = overTheSide(boat);
+    expect(Math.abs(wrapped(sightedDeg - magneticDeg - boat.variationDeg))).toBeLessThanOrEqual(0.5);
+    const heard = (variationDeg: number | null): Record<string, number> =>
+      Object.assign(
+        {},
+        ...simulatedSentences(boat.now(), 0, new Date(0), undefined, { variationDeg }).map((line) =>
+          measuredQuantities(readSentence(line)!),
+        ),
+      ) as never;
+    expect(heard(boat.variationDeg)['variationDeg']).toBeCloseTo(boat.variationDeg, 1);
+    expect(heard(13)['variationDeg']).toBe(13);
+    expect(heard(null)['variationDeg']).toBeUndefined();
+    expect(heard(null)['compassDeg']).toBeCloseTo(shown.compassDeg, 0);
   });
 
   it('sends what its instruments show with what was entered in them, round the compass', () => {

@@ -2,6 +2,8 @@ import type { HelmState } from '@grey-keel/model';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import type { RandomGenerator } from 'pure-rand/types/RandomGenerator';
 import { skipN } from 'pure-rand/utils/skipN';
+import { answerOf } from '../calculation/calculation.ts';
+import { magneticVariation, variationModel } from '../calibration/magnetic-variation.ts';
 import { bearingOf, eastNorth, wrapped } from '../calibration/bearings.ts';
 import { furtherErrors, hiddenErrors, type HiddenErrors, instrumentLagsS } from './hidden-errors.ts';
 import { normalFrom } from './normal-from.ts';
@@ -33,12 +35,25 @@ export type Steering = Omit<HelmState, 'entered'>;
 
 export interface SimulatedBoat {
   readonly seed: number;
+  /** Of its water, east positive: true heading less magnetic. */
+  readonly variationDeg: number;
   readonly errors: HiddenErrors;
   /** The boat at this moment. */
   readonly now: () => BoatMoment;
   /** So many seconds on, in steps of a tenth. */
   readonly step: (seconds: number, helm: Steering) => BoatMoment;
 }
+
+/** Out at sea, where no name is: the water of the simulated boat is nowhere. */
+export const simulatedMiddle = { latitudeDeg: 47, longitudeDeg: -28 };
+const usualDay = '2026-07-01';
+
+/** Variation of its water on a day, degrees, east positive; on a day the model does not reach, that of its nearest. */
+const variationOn = (day: string): number => {
+  const { from, to } = variationModel;
+  const date = day < from ? from : day > to ? to : day;
+  return answerOf(magneticVariation, { ...simulatedMiddle, date }).variationDeg;
+};
 
 const stepS = 0.1;
 const topMps = 9;
@@ -56,12 +71,12 @@ const deviationAt = ([b, c, d, e]: HiddenErrors['deviationDeg'], compassDeg: num
   return b * Math.sin(theta) + c * Math.cos(theta) + d * Math.sin(2 * theta) + e * Math.cos(2 * theta);
 };
 
-/** What the compass shows on a true heading: the heading it shows, with offset and deviation, is the true one. */
-export const compassShows = (errors: HiddenErrors, headingDeg: number): number => {
-  let shown = headingDeg - errors.headingOffsetDeg;
-  // The curve hangs on what is shown; deviations are small, so that a few rounds settle it.
+/** What the compass shows on a magnetic heading: the heading it shows, with offset and deviation, is the magnetic one. */
+export const compassShows = (errors: HiddenErrors, magneticDeg: number): number => {
+  let shown = magneticDeg - errors.headingOffsetDeg;
+  // The curve rests on what is shown; deviations are small, so that a few rounds settle it.
   for (let round = 0; round < 6; round++)
-    shown = headingDeg - errors.headingOffsetDeg - deviationAt(errors.deviationDeg, shown);
+    shown = magneticDeg - errors.headingOffsetDeg - deviationAt(errors.deviationDeg, shown);
   return ((shown % 360) + 360) % 360;
 };
 
@@ -72,9 +87,13 @@ const clamped = (value: number, least: number, most: number): number => Math.min
 /**
  * A boat to practise on: motion in a steady current, and instruments with hidden errors, noise and lag. Position and
  * compass follow within 3 s, the log within 10 s, temperature within 60 s, as simple first-order lags. The same whole-number
- * seed and the same helm give the same boat.
+ * seed and the same helm give the same boat. Its compass errs against magnetic north; `day` is that of the variation.
  */
-export const simulatedBoat = (seed: number, { withDeviation = true, noise = 1 } = {}): SimulatedBoat => {
+export const simulatedBoat = (
+  seed: number,
+  { withDeviation = true, noise = 1, day = usualDay }: { withDeviation?: boolean; noise?: number; day?: string } = {},
+): SimulatedBoat => {
+  const variationDeg = variationOn(day);
   const random: RandomGenerator = xoroshiro128plus(seed | 0);
   skipN(random, 32);
   const apart: RandomGenerator = xoroshiro128plus((seed + 40_503) | 0);
@@ -105,7 +124,7 @@ export const simulatedBoat = (seed: number, { withDeviation = true, noise = 1 } 
     depthM: surface.depthM,
     batteryV: restingV,
     shown: {
-      compassDeg: compassShows(errors, 0),
+      compassDeg: compassShows(errors, -variationDeg),
       logMps: 0,
       over: errors.current,
       eastM: 0,
@@ -134,7 +153,8 @@ export const simulatedBoat = (seed: number, { withDeviation = true, noise = 1 } 
     const depthM = terrainDepthM(eastM, northM);
     const compassDeg = at.shown.compassDeg;
     const follows =
-      wrapped(compassShows(errors, pointed) - compassDeg) * (1 - Math.exp(-stepS / instrumentLagsS.compass));
+      wrapped(compassShows(errors, pointed - variationDeg) - compassDeg) *
+      (1 - Math.exp(-stepS / instrumentLagsS.compass));
     at = {
       timeS: at.timeS + stepS,
       eastM,
@@ -164,6 +184,7 @@ export const simulatedBoat = (seed: number, { withDeviation = true, noise = 1 } 
   };
   return {
     seed,
+    variationDeg,
     errors,
     now: () => at,
     step: (seconds, helm) => {

@@ -3,11 +3,9 @@ import { degreesAndMinutes, encodeSentence } from '../instruments/nmea-encode.ts
 import { placeFrom } from '../calibration/local-metres.ts';
 import { simulatedMark } from '../instruments/simulated-mark.ts';
 import type { DroppingSensor } from './drop-outs.ts';
-import { type BoatMoment, shownOverGround } from './simulated-boat.ts';
+import { type BoatMoment, shownOverGround, simulatedMiddle } from './simulated-boat.ts';
 
 const knot = 1852 / 3600;
-/** Out at sea, where no name is: the water of the simulated boat is nowhere. */
-export const simulatedMiddle = { latitudeDeg: 47, longitudeDeg: -28 };
 
 const two = (value: number): string => String(value).padStart(2, '0');
 const timeOf = (at: Date): string =>
@@ -17,23 +15,31 @@ const dateOf = (at: Date): string =>
 
 /**
  * What the instruments of the simulated boat send at a tick of a tenth of a second: heading ten times a second, course and
- * position twice, the rest once. `tick` counts from 0. Variation there is 0: compass and true heading have one north.
- * What was entered in the instruments is in what they send; what drops out is silent.
+ * position twice, the rest once. `tick` counts from 0. The heading is magnetic; `variationDeg` goes with it in HDG and RMC
+ * unless it is null. What was entered in the instruments is in what they send; what drops out is silent.
  */
 export const simulatedSentences = (
   boat: BoatMoment,
   tick: number,
   at: Date,
   { headingDeg, logFactor, temperatureByC } = helmAtRest.entered,
-  silent: (sensor: DroppingSensor) => boolean = () => false,
+  {
+    silent = () => false,
+    variationDeg = null,
+  }: {
+    readonly silent?: (sensor: DroppingSensor) => boolean;
+    readonly variationDeg?: number | null;
+  } = {},
 ): string[] => {
+  const variation =
+    variationDeg === null ? ['', ''] : [Math.abs(variationDeg).toFixed(1), variationDeg < 0 ? 'W' : 'E'];
   const shown = {
     ...boat.shown,
     compassDeg: (((boat.shown.compassDeg + headingDeg) % 360) + 360) % 360,
     logMps: boat.shown.logMps * logFactor,
     temperatureC: boat.shown.temperatureC + temperatureByC,
   };
-  const heading = encodeSentence('HC', 'HDG', [shown.compassDeg.toFixed(1), '', '', '0.0', 'E']);
+  const heading = encodeSentence('HC', 'HDG', [shown.compassDeg.toFixed(1), '', '', ...variation]);
   const sentences = [heading];
   const due = (every: number, after: number): boolean => tick % every === after;
   const { sogMps, cogDeg } = shownOverGround(boat);
@@ -49,8 +55,7 @@ export const simulatedSentences = (
         knots,
         cogDeg.toFixed(1),
         dateOf(at),
-        '0.0',
-        'E',
+        ...variation,
         'A',
       ]),
     );

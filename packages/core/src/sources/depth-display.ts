@@ -1,4 +1,5 @@
 import type { Plan, UnitSettings } from '@grey-keel/model';
+import { heldBy } from '../plan/held-by.ts';
 import { depthUnits } from '../units/display-units.ts';
 
 type DepthUnit = NonNullable<UnitSettings['depthUnit']>;
@@ -15,15 +16,15 @@ export interface DepthDisplay {
 }
 
 export const depthDisplayOf = (plan: Plan, stationId: string): DepthDisplay => {
-  const settings = plan.units[stationId];
-  const unit = settings?.depthUnit ?? 'm';
+  const held = heldBy(plan, stationId, 'depth-display');
+  const unit = held?.unit ?? 'm';
   const { symbol, perSi } = depthUnits[unit];
   return {
     unit,
     symbol,
     metresPerUnit: 1 / perSi,
-    step: settings?.depthStep ?? 0.1,
-    said: settings?.depthUnit !== undefined,
+    step: held?.step ?? 0.1,
+    said: held !== null,
   };
 };
 

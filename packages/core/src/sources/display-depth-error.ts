@@ -1,5 +1,6 @@
 import type { Plan } from '@grey-keel/model';
 import { calculated, given } from '../calculation/working-step.ts';
+import { heldBy } from '../plan/held-by.ts';
 import { soundSpeedDownTo, workingWater } from '../plan/working-water.ts';
 import { displaySalinityPpt, displaySound } from './display-sound.ts';
 
@@ -22,7 +23,7 @@ const depthErrorStep = (depthM: number, usedMps: number, waterMps: number, what:
 /** What a station's display makes of a depth by its own speed of sound; null where its setting or the water is unknown. */
 export const displayDepthError = (plan: Plan, stationId: string, depthM: number) => {
   const water = workingWater(plan);
-  const sound = water && displaySound(plan.units[stationId], water, depthM);
+  const sound = water && displaySound(heldBy(plan, stationId, 'sound'), water, depthM);
   if (!water || !sound) return null;
   const there = soundSpeedDownTo(water, depthM).soundSpeedMps;
   const what = sound.setTo === 'own figure' ? 'a figure of its own' : `${displaySalinityPpt[sound.setTo]} ppt`;

@@ -1,5 +1,6 @@
 import type { Plan } from '@grey-keel/model';
-import { aPlan, aTransducer } from '../testing/sample-plan.ts';
+import { aPlan, aTransducer, edited } from '../testing/sample-plan.ts';
+import { heldBy } from '../plan/held-by.ts';
 import { displaySound, readAt, soundOfType } from './display-sound.ts';
 
 const pool = { temperatureC: 20, salinityPpt: 0 };
@@ -24,13 +25,14 @@ describe('the speed of sound a display uses', () => {
   });
 
   it('is its own figure before its type, and unknown where neither is', () => {
-    expect(displaySound({ waterType: 'salt', ownSoundSpeedMps: 1463 }, pool, 5)).toEqual({
-      setTo: 'own figure',
-      soundSpeedMps: 1463,
-    });
-    expect(displaySound({ waterType: 'salt' }, pool, 5)?.setTo).toBe('salt');
-    expect(displaySound({ waterType: null }, pool, 5)).toBeNull();
-    expect(displaySound(undefined, pool, 5)).toBeNull();
+    const set = (changes: Partial<Plan['units'][string]>) => {
+      const plan = edited(aPlan(), { type: 'describeUnit', stationId: 'helm', changes });
+      return displaySound(heldBy(plan, 'helm', 'sound'), pool, 5);
+    };
+    expect(set({ waterType: 'salt', ownSoundSpeedMps: 1463 })).toEqual({ setTo: 'own figure', soundSpeedMps: 1463 });
+    expect(set({ waterType: 'salt' })?.setTo).toBe('salt');
+    expect(set({ waterType: null })).toBeNull();
+    expect(displaySound(heldBy(aPlan(), 'nowhere', 'sound'), pool, 5)).toBeNull();
   });
 });
 

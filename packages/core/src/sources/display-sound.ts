@@ -1,4 +1,5 @@
-import { displayWaters, type Plan, type UnitSettings, type Water } from '@grey-keel/model';
+import type { displayWaters, Plan, Water } from '@grey-keel/model';
+import type { heldBy } from '../plan/held-by.ts';
 import { inOrder, soundSpeedDownTo } from '../plan/working-water.ts';
 
 type SoundWater = Pick<Water, 'temperatureC' | 'salinityPpt'>;
@@ -13,13 +14,14 @@ export const soundOfType = (type: DisplayWater, { temperatureC }: SoundWater, de
 
 /** What a display is set to, in words, and the speed of sound that gives it in a water; null where nobody looked. */
 export const displaySound = (
-  unit: Pick<UnitSettings, 'waterType' | 'ownSoundSpeedMps'> | undefined,
+  held: ReturnType<typeof heldBy<'sound'>>,
   water: SoundWater,
   depthM: number,
 ): { readonly setTo: DisplayWater | 'own figure'; readonly soundSpeedMps: number } | null => {
-  if (unit?.ownSoundSpeedMps != null) return { setTo: 'own figure', soundSpeedMps: unit.ownSoundSpeedMps };
-  if (!unit?.waterType) return null;
-  return { setTo: unit.waterType, soundSpeedMps: soundOfType(unit.waterType, water, depthM) };
+  if (!held) return null;
+  return 'waterType' in held
+    ? { setTo: held.waterType, soundSpeedMps: soundOfType(held.waterType, water, depthM) }
+    : { setTo: 'own figure', soundSpeedMps: held.soundSpeedMps };
 };
 
 /**

@@ -1,4 +1,5 @@
 import { fedQuantities, type Plan, type Stage, type Target, type View, type Way } from '@grey-keel/model';
+import { heldBy } from '../plan/held-by.ts';
 import { pageFor, shownWays } from '../plan/pages-at.ts';
 import { inOrder } from '../plan/working-water.ts';
 import { act, at } from '../plan/target.ts';
@@ -63,7 +64,11 @@ const feedConflicts = (plan: Plan, a: string, b: string): Wanted[] =>
   });
 
 const waterConflicts = (plan: Plan, a: string, b: string): Wanted[] => {
-  const [one, other] = [plan.units[a]?.waterType, plan.units[b]?.waterType];
+  const typeOf = (id: string): string | null => {
+    const sound = heldBy(plan, id, 'sound');
+    return sound && 'waterType' in sound ? sound.waterType : null;
+  };
+  const [one, other] = [typeOf(a), typeOf(b)];
   return one && other && one !== other
     ? [{ what: 'water', stage: 'sources', target: at('units', b, 'waterType') }]
     : [];
@@ -77,7 +82,7 @@ const alarms = [
 
 const alarmConflicts = (plan: Plan, a: string, b: string): Wanted[] =>
   alarms.flatMap(({ key, what }) => {
-    const [one, other] = [plan.units[a]?.alarms?.[key] ?? null, plan.units[b]?.alarms?.[key] ?? null];
+    const [one, other] = [a, b].map((id) => heldBy(plan, id, 'alarms')[key] ?? null);
     return one !== null && other !== null && one !== other
       ? [{ what, stage: 'sources', target: at('units', b, 'alarms', key) }]
       : [];

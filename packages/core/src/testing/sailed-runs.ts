@@ -1,3 +1,4 @@
+import { turned } from '../calibration/true-heading.ts';
 import { type RunAverage, type RunSamples, type RunState, type Sample, steadyRun } from '../instruments/steady-run.ts';
 import { shownOverGround, simulatedBoat, type SimulatedBoat } from '../simulated-boat/simulated-boat.ts';
 import { instrumentLagsS } from '../simulated-boat/hidden-errors.ts';
@@ -9,7 +10,7 @@ const mostS = 240;
 
 const stepped = (value: number, step: number): number => Math.round(value / step) * step;
 
-/** A simulated boat sailed on straight runs, its instruments looked at as they come, until each run is ready. */
+/** A simulated boat sailed on straight runs, its instruments looked at as they come, until each run is ready; its headings true. */
 export const sailedRuns = (
   seed: number,
   headings: readonly number[],
@@ -32,7 +33,7 @@ export const sailedRuns = (
         list.push({ atS: now.timeS, value });
         if (list.length > 800) list.shift();
       };
-      add(shown.headingDeg, stepped(now.shown.compassDeg, 0.1));
+      add(shown.headingDeg, stepped(turned(now.shown.compassDeg, boat.variationDeg), 0.1));
       add(shown.cogDeg, stepped(over.cogDeg, 0.1));
       add(shown.sogMps, stepped(over.sogMps, 0.00514));
       add(shown.logMps, stepped(now.shown.logMps, 0.00514));

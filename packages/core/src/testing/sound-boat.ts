@@ -12,6 +12,7 @@ export const equipment = (kind: Equipment['kind'], at: readonly [number, number,
   starboardM: at[1],
   aboveKeelM: at[2],
   propellerDiameterM: d ?? null,
+  ...(d === undefined ? {} : { skegBelowBladesM: 0 }),
 });
 
 /** A boat of random size whose fit, wires and sources have nothing wrong about them. */

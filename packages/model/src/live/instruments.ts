@@ -7,6 +7,7 @@ export const liveQuantities = [
   'depthM',
   'temperatureC',
   'logMps',
+  'compassDeg',
   'headingMagneticDeg',
   'headingTrueDeg',
   'cogDeg',
@@ -109,6 +110,8 @@ export const helmSchema = z.strictObject({
   engineOn: z.boolean(),
   /** The run that is under way by itself; left out or null where a hand steers. */
   script: z.enum(helmScripts).nullable().optional(),
+  /** Its sentences leave the variation out, as many instruments do; left out where they tell it. */
+  variationUnsaid: z.boolean().optional(),
   /** What was entered in its instruments: they show it from then on, so that a calibration can be checked. */
   entered: z.strictObject({
     headingDeg: z

@@ -8,8 +8,9 @@ export const overTheSideSchema = z.strictObject({
   /** By a thermometer at the sensor's depth, and by a strip for salt. */
   thermometerC: z.number(),
   salinityPpt: z.number(),
-  /** By a mark far off: where the boat really points. */
+  /** By a mark far off: where the boat really points, from true and from magnetic north. */
   headingDeg: z.number(),
+  magneticDeg: z.number(),
   /** What a second unit shows of the same bottom. */
   secondDepthM: z.number(),
   /** A buoy ahead or aside: by eye and tape, and as the unit that looks ahead has it. */

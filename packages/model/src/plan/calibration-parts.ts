@@ -34,6 +34,12 @@ const north = {
     .register(fieldWords, { label: 'Variation, east positive', quantity: 'angle', decimals: 1, signed: true }),
 };
 
+/** Where a correction is set decides whether what comes in from the instruments has it in; left out while nobody said. */
+const correctionIn = z
+  .enum(['display', 'sensor'])
+  .optional()
+  .register(fieldWords, { label: 'Correction is set in the' });
+
 export const calibrationKinds = [
   'sound speed',
   'speed',
@@ -72,6 +78,7 @@ export const calibrationParts = {
         .max(0.2)
         .register(fieldWords, { label: 'Your tolerance', quantity: 'fraction', decimals: 1 }),
       lagS: lag('Display averages over'),
+      correctionIn,
       ...north,
     }),
     reading: speedRunSchema,
@@ -90,6 +97,7 @@ export const calibrationParts = {
         .max(5)
         .register(fieldWords, { label: 'Your tolerance', quantity: 'temperatureDifference', decimals: 2 }),
       lagS: lag('Sensor follows within'),
+      correctionIn,
     }),
     reading: temperaturePairSchema,
   },
@@ -106,6 +114,7 @@ export const calibrationParts = {
         .max(20)
         .register(fieldWords, { label: 'Your tolerance', quantity: 'angle', decimals: 1 }),
       lagS: lag('Compass follows within'),
+      correctionIn,
       ...north,
     }),
     reading: headingRunSchema,

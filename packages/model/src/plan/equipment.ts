@@ -38,6 +38,14 @@ export const equipmentSchema = placeSchema.extend({
     .max(3)
     .nullable()
     .register(fieldWords, { label: 'Propeller, diameter', quantity: 'length' }),
+  /** Of an engine's leg: how far its skeg ends under the blades, 0 for none; left out or null while nobody measured. */
+  skegBelowBladesM: z
+    .number()
+    .min(0)
+    .max(0.6)
+    .nullable()
+    .optional()
+    .register(fieldWords, { label: 'Skeg below the blades', quantity: 'length' }),
   /** How far it runs forward from there, for a strake or a cable; left out or null for what stands in one place. */
   runsForwardM: z
     .number()

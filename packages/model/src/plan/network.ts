@@ -45,10 +45,20 @@ export const networkDeviceSchema = z.strictObject({
   onBackbone: z.boolean(),
   /** From the tee to the device. */
   dropM: z.number().min(0).max(60).nullable().register(fieldWords, { label: 'Drop', quantity: 'length', decimals: 1 }),
+  /** Where its tee stands on the backbone, from one end; left out or null while not said. */
+  teeAtM: z
+    .number()
+    .min(0)
+    .max(300)
+    .nullable()
+    .optional()
+    .register(fieldWords, { label: 'Tee, from the end', quantity: 'length', decimals: 1 }),
   /** What it draws from the backbone, in loads of 50 mA. */
   loads: z.number().int().min(0).max(40).register(fieldWords, { label: 'Load equivalency number', quantity: 'count' }),
 });
 export type NetworkDevice = z.output<typeof networkDeviceSchema>;
+
+export const backboneCables = ['light', 'heavy'] as const;
 
 export const backboneSchema = z.strictObject({
   lengthM: z
@@ -60,8 +70,40 @@ export const backboneSchema = z.strictObject({
   terminators: z.number().int().min(0).max(8).register(fieldWords, { label: 'Terminators', quantity: 'count' }),
   /** Where power is fed in. */
   supplies: z.number().int().min(0).max(8).register(fieldWords, { label: 'Supplies', quantity: 'count' }),
-  /** What the fuse of that feed lets through. */
-  supplyA: z.number().min(0.5).max(20).register(fieldWords, { label: 'Its fuse', quantity: 'current' }),
+  /** What the fuse of each side of that feed lets through. */
+  supplyA: z.number().min(0.5).max(20).register(fieldWords, { label: 'Fuse of each side', quantity: 'current' }),
+  /** Where power is fed in, from the same end as the tees; left out or null while not said. */
+  supplyAtM: z
+    .number()
+    .min(0)
+    .max(300)
+    .nullable()
+    .optional()
+    .register(fieldWords, { label: 'Supply, from the end', quantity: 'length', decimals: 1 }),
+  /** Light where left out: most boats have it. */
+  cable: z.enum(backboneCables).optional().register(fieldWords, { label: 'Cable' }),
+  /** From the cable's own sheet; left out or null where the usual figures of its kind are taken. */
+  cableBearsA: z
+    .number()
+    .min(0.5)
+    .max(20)
+    .nullable()
+    .optional()
+    .register(fieldWords, { label: 'It bears, by its sheet', quantity: 'current' }),
+  cablePerMetreOhm: z
+    .number()
+    .min(0.001)
+    .max(0.5)
+    .nullable()
+    .optional()
+    .register(fieldWords, { label: 'A metre of a conductor, by its sheet', quantity: 'resistance', decimals: 0 }),
+  cableLongestM: z
+    .number()
+    .min(1)
+    .max(300)
+    .nullable()
+    .optional()
+    .register(fieldWords, { label: 'Longest, by its sheet', quantity: 'length', decimals: 0 }),
 });
 export type Backbone = z.output<typeof backboneSchema>;
 

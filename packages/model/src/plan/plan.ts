@@ -24,7 +24,7 @@ import { waterSchema } from './water.ts';
 import { waySetSchema } from './ways.ts';
 
 /** The version this code writes. Older ones are brought up by `upgradePlan`; newer ones are refused. */
-export const planVersion = 11;
+export const planVersion = 12;
 
 export const printedCardSchema = z.strictObject({
   at: instantSchema,

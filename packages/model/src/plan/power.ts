@@ -56,6 +56,15 @@ export const batterySchema = z.strictObject({
   chemistry: chemistrySchema,
   /** Only for lithium; flat where left out. */
   curve: z.enum(lithiumCurves).optional(),
+  /** In a row; left out or null where nobody counted: then they are guessed from the nominal voltage. */
+  cells: z
+    .number()
+    .int()
+    .min(1)
+    .max(30)
+    .nullable()
+    .optional()
+    .register(fieldWords, { label: 'Cells in a row', quantity: 'count', decimals: 0 }),
   nominalV: z.number().min(6).max(60).register(fieldWords, { label: 'Nominal', quantity: 'voltage', decimals: 0 }),
   capacityAh: z.number().min(1).max(2000).register(fieldWords, { label: 'Capacity', quantity: 'charge', decimals: 0 }),
   /** What is left of that capacity with age, as the last visit found it. */
@@ -83,6 +92,14 @@ export const batterySchema = z.strictObject({
     .register(fieldWords, { label: 'Starter current', quantity: 'current', decimals: 0 }),
   /** What it is charged at, at the most. */
   chargingV: z.number().min(6).max(70).register(fieldWords, { label: 'Charged at', quantity: 'voltage', decimals: 1 }),
+  /** What its maker's sheet allows at the most; left out or null where it is not at hand. */
+  highestChargingV: z
+    .number()
+    .min(6)
+    .max(70)
+    .nullable()
+    .optional()
+    .register(fieldWords, { label: 'Bears at most, by its sheet', quantity: 'voltage', decimals: 1 }),
 });
 export type Battery = z.output<typeof batterySchema>;
 
@@ -105,12 +122,8 @@ export const circuitSchema = z.strictObject({
   oneWayLengthM: z.number().min(0.1).max(60).register(fieldWords, { label: 'Length, one way', quantity: 'length' }),
   gauge: gaugeSchema,
   conductor: conductorSchema,
-  /** The wire's own temperature: an engine space is warm. */
-  temperatureC: z
-    .number()
-    .min(-20)
-    .max(90)
-    .register(fieldWords, { label: 'Wire’s temperature', quantity: 'temperature' }),
+  /** Of the air the wire runs through: an engine space is warm. */
+  temperatureC: z.number().min(-20).max(90).register(fieldWords, { label: 'Around the wire', quantity: 'temperature' }),
   /** As printed on the cable; left out or null where nothing is printed or nobody looked. */
   insulationC: z.literal(insulationRatingsC).nullable().optional(),
   fuseA: z.number().min(0.5).max(600).nullable().register(fieldWords, { label: 'Fuse', quantity: 'current' }),

@@ -47,19 +47,48 @@ describe('the plan', () => {
     const { speed, temperature, heading, deviation } = now.calibrations;
     const eighth = { ...now, calibrations: { speed, temperature, heading, deviation } };
     const first = without(second, 'displays', 'pages', 'keys');
-    for (const [version, plan] of [first, second, third, fifth, fifth, now, now, eighth, now, now].map(
+    for (const [version, plan] of [first, second, third, fifth, fifth, now, now, eighth, now, now, now].map(
       (plan, i) => [i + 1, plan] as const,
     ))
       expect(planSchema.parse(upgradePlan({ ...plan, version })))
         .withContext(`version ${version}`)
         .toEqual(now);
-    expect(planVersion).toBe(11);
+    expect(planVersion).toBe(12);
   });
 
   it('of version 10 has the one ground of a species among its grounds', () => {
     const species = { name: 'Char', lengthCm: 45, shallowestM: 8, deepestM: 20 };
     const older = { ...emptyPlan('Older'), version: 10, sought: { a: { ...species, over: 'ledges' } } };
     expect(planSchema.parse(upgradePlan(older)).sought).toEqual({ a: { ...species, over: ['ledges'] } });
+  });
+
+  it('of version 11 has the propellers that stand as they were guessed lowered, and leaves others alone', () => {
+    const hub = (changes: object) => ({
+      name: 'Blades',
+      kind: 'propeller',
+      forwardM: -0.5,
+      starboardM: 0,
+      aboveKeelM: -0.05,
+      propellerDiameterM: 0.34,
+      ...changes,
+    });
+    const read = (propulsion: string, piece: object) => {
+      const empty = emptyPlan('Older');
+      const older = { ...empty, version: 11, boat: { ...empty.boat, propulsion }, equipment: { a: piece } };
+      return planSchema.parse(upgradePlan(older)).equipment['a']?.aboveKeelM;
+    };
+    expect(read('single outboard', hub({}))).toBe(-0.21);
+    expect(read('twin outboards', hub({ propellerDiameterM: 0.36 }))).toBe(-0.22);
+    expect(read('sterndrive', hub({ forwardM: -0.4, aboveKeelM: -0.1, propellerDiameterM: 0.38 }))).toBe(-0.23);
+    expect(read('electric', hub({ forwardM: -0.3, propellerDiameterM: 0.28 }))).toBe(-0.18);
+    for (const moved of [
+      { aboveKeelM: -0.06 },
+      { forwardM: -0.6 },
+      { propellerDiameterM: 0.35 },
+      { kind: 'bow motor' },
+    ])
+      expect(read('single outboard', hub(moved))).toBe(hub(moved).aboveKeelM);
+    expect(read('inboard shaft', hub({}))).toBe(-0.05);
   });
 
   it('of version 4 is read as it stands, a socket by its plug alone', () => {

@@ -4,6 +4,38 @@ import { planVersion } from './plan.ts';
 /** Brings a plan of one version to the next. Takes and gives plain JSON: the old schema is gone by then. */
 export type Upgrade = (plan: Record<string, unknown>) => Record<string, unknown>;
 
+interface OldPropeller {
+  readonly kind: unknown;
+  readonly forwardM: unknown;
+  readonly aboveKeelM: unknown;
+  readonly propellerDiameterM: unknown;
+}
+
+/** Where propellers were put up to version 11, hub and diameter in metres, by what drives the boat; hubs lay too high. */
+const guessedUpTo11: Readonly<Record<string, readonly [forwardM: number, aboveKeelM: number, diameterM: number]>> = {
+  'single outboard': [-0.5, -0.05, 0.34],
+  'twin outboards': [-0.5, -0.05, 0.36],
+  sterndrive: [-0.4, -0.1, 0.38],
+  electric: [-0.3, -0.05, 0.28],
+};
+
+/** With the plate at keel level the blades' upper sweep is 0.04 m under it. What was moved or measured stays. */
+const lowered = ({ boat, equipment }: Record<string, unknown>): Record<string, OldPropeller> => {
+  const pieces = equipment as Record<string, OldPropeller>;
+  const [forwardM, aboveKeelM, diameterM = 0] = guessedUpTo11[(boat as { propulsion: string }).propulsion] ?? [];
+  return Object.fromEntries(
+    Object.entries(pieces).map(([id, piece]) => [
+      id,
+      piece.kind === 'propeller' &&
+      piece.forwardM === forwardM &&
+      piece.aboveKeelM === aboveKeelM &&
+      piece.propellerDiameterM === diameterM
+        ? { ...piece, aboveKeelM: -Math.round(100 * (diameterM / 2 + 0.04)) / 100 }
+        : piece,
+    ]),
+  );
+};
+
 /** By the version they start from. */
 export const upgrades: Readonly<Record<number, Upgrade>> = {
   1: (plan) => ({ ...plan, displays: {}, pages: {}, keys: {} }),
@@ -56,6 +88,8 @@ export const upgrades: Readonly<Record<number, Upgrade>> = {
       ]),
     ),
   }),
+  // Fields that may be left out; propellers that stand where they were guessed too high are lowered to the better guess.
+  11: (plan) => ({ ...plan, equipment: lowered(plan) }),
 };
 
 export class UnreadablePlan extends Error {

@@ -106,6 +106,12 @@ const barPx = 90;
                 [value]="it.engineOn"
                 (changed)="steer({ engineOn: $event })"
               />
+              <gk-tick-field
+                label="Tells the variation"
+                fieldId="helm-variation"
+                [value]="it.variationUnsaid !== true"
+                (changed)="steer({ variationUnsaid: !$event })"
+              />
             </div>
           </div>
           <gk-fold class="entered" heading="Over the side" [(open)]="overOpen">

@@ -58,7 +58,10 @@ export class OverTheSidePanel {
           { value: it.salinityPpt, quantity: 'salinity' },
         ],
       },
-      { word: 'heading, by a far mark', says: ['', angle(it.headingDeg)] },
+      {
+        word: 'heading, by a far mark',
+        says: ['', angle(it.headingDeg), ' true, ', angle(it.magneticDeg), ' magnetic'],
+      },
       { word: 'buoy, by eye and tape', says: ['', angle(buoy.offTheBowDeg), ' off the bow, ', length(buoy.distanceM)] },
       {
         word: 'buoy, as the picture has it',

@@ -7,6 +7,7 @@ export const quantityWords: Readonly<
   depthM: { label: 'Depth below the face', short: 'depth', quantity: 'depth' },
   temperatureC: { label: 'Water temperature', short: 'water', quantity: 'temperature' },
   logMps: { label: 'Speed through water', short: 'log', quantity: 'speed' },
+  compassDeg: { label: 'Compass, before deviation', short: 'compass', quantity: 'angle' },
   headingMagneticDeg: { label: 'Heading, magnetic', short: 'heading (M)', quantity: 'angle' },
   headingTrueDeg: { label: 'Heading, true', short: 'heading (T)', quantity: 'angle' },
   cogDeg: { label: 'Course over ground', short: 'course', quantity: 'angle' },

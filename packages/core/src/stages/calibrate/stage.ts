@@ -6,6 +6,7 @@ import { calibrateEdits } from './edits.ts';
 import { calibrateExercises } from './exercises/hidden-error.ts';
 import { offsetAboveWater, offsetScale, offsetUnsafe, offsetWrongSign } from './rules/offset-errors.ts';
 import { offsetFew, offsetFlagged, offsetGeometry, offsetUncertain, readingHalf } from './rules/offset-readings.ts';
+import { soundOff } from './rules/sound-off.ts';
 import { offsetMissing, offsetStale } from './rules/offset-standing.ts';
 import { calibratedSensors } from '../../calibration/calibrated-sensors.ts';
 import { kindWords } from '../../calibration/kind-words.ts';
@@ -19,6 +20,7 @@ import {
   calibrationUncertain,
   sidesMirrored,
 } from './rules/sensors.ts';
+import { heldBy } from '../../plan/held-by.ts';
 import { fittedStations } from '../../plan/fitted-stations.ts';
 import { at } from '../../plan/target.ts';
 import type { ToDo } from '../../plan/to-do.ts';
@@ -41,7 +43,7 @@ const sensorsToMeasure = (plan: Plan) =>
 /** From where on an alarm is worth having hangs on what the display shows: it is asked once the offset is entered. */
 const alarmToSet = (plan: Plan): ToDo[] => {
   const fitted = fittedStations(plan);
-  return fitted.length === 0 || fitted.some(({ id }) => plan.units[id]?.alarms?.shallowM != null)
+  return fitted.length === 0 || fitted.some(({ id }) => heldBy(plan, id, 'alarms').shallowM != null)
     ? []
     : [
         {
@@ -60,6 +62,7 @@ export const calibrateStage = defineStage({
     offsetUnsafe,
     offsetAboveWater,
     offsetScale,
+    soundOff,
     offsetStale,
     offsetMissing,
     offsetFew,

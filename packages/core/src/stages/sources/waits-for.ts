@@ -1,5 +1,6 @@
 import type { Plan } from '@grey-keel/model';
 import { fittedStations } from '../../plan/fitted-stations.ts';
+import { heldBy } from '../../plan/held-by.ts';
 import type { ToDo } from '../../plan/to-do.ts';
 import { chooseTransducer, fitDisplay } from '../../plan/usual-to-dos.ts';
 import { inOrder } from '../../plan/working-water.ts';
@@ -21,19 +22,20 @@ export const sourcesWaitFor = (plan: Plan): ToDo[] => {
       ];
     }),
     ...fitted.flatMap(({ id, station: { name } }): ToDo[] => {
-      const unit = plan.units[id];
       return [
         ...(plan.feeds[id]?.depth
           ? []
           : [{ what: `say where ${name} takes its depth from`, target: at('feeds', id, 'depth') }]),
-        ...(unit?.waterType || unit?.ownSoundSpeedMps != null
+        ...(heldBy(plan, id, 'sound')
           ? []
           : [{ what: `look at the water ${name} is set to`, target: at('units', id, 'waterType') }]),
-        ...(unit?.depthUnit
+        ...(heldBy(plan, id, 'depth-display')
           ? []
           : [{ what: `say which unit ${name} shows depth in`, target: at('units', id, 'depthUnit') }]),
-        ...(unit?.north ? [] : [{ what: `look at the north ${name} counts from`, target: at('units', id, 'north') }]),
-        ...(unit && unit.sidesRight !== 'not looked at'
+        ...(heldBy(plan, id, 'north')
+          ? []
+          : [{ what: `look at the north ${name} counts from`, target: at('units', id, 'north') }]),
+        ...(heldBy(plan, id, 'sides')
           ? []
           : [{ what: `look whether ${name} draws port on port`, target: at('units', id, 'sidesRight') }]),
       ];

@@ -1,5 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
-import { type DepthOffsetAnswer, entryDoubts, measuredOffset, offsetAtGrounding } from '@grey-keel/core';
+import {
+  type DepthOffsetAnswer,
+  entryDoubts,
+  measuredOffset,
+  offsetAtGrounding,
+  offsetForDisplay,
+} from '@grey-keel/core';
 import { enteredOffsetSchema } from '@grey-keel/model';
 import { FigurePipe, SentencePipe } from '../../shared/figure-pipe.ts';
 import { TextField } from '../../shared/text-field.ts';
@@ -11,6 +17,13 @@ import { EnteredByField } from './entered-by-field.ts';
 export interface Entering {
   readonly offsetM: number;
   readonly reason: string | null;
+}
+
+/** The readings that stand apart, and the offset without them. */
+export interface Without {
+  readonly offsetM: number;
+  readonly readingIds: readonly string[];
+  readonly words: string;
 }
 
 /** The step from a worked-out offset to one that is in the display: what speaks against it, and why it is entered anyway. */
@@ -49,15 +62,37 @@ export interface Entering {
         (changed)="reason.set($event)"
       />
     }
+    @if (taken() !== answer().offsetM) {
+      <p class="small">
+        The display takes {{ taken() | figure: 'length' : units() : { signed: true } }}: the next step of its own that
+        shows no more water than there is.
+      </p>
+    }
     <gk-entered-by-field />
+    @if (without(); as other) {
+      <button
+        type="button"
+        pButton
+        severity="secondary"
+        id="enter-without"
+        (click)="leaveOut.emit(other.readingIds)"
+        [disabled]="standing().state === 'fresh'"
+      >
+        Leave {{ other.words }} out: {{ other.offsetM | figure: 'length' : units() : { signed: true } }}
+      </button>
+    }
     <button
       type="button"
       pButton
       id="enter-offset"
-      (click)="entered.emit({ offsetM: answer().offsetM, reason: doubts().length ? reason() : null })"
+      (click)="entered.emit({ offsetM: taken(), reason: doubts().length ? reason() : null })"
       [disabled]="standing().state === 'fresh' || (doubts().length > 0 && reason() === '')"
     >
-      {{ standing().state === 'fresh' ? 'Entered' : 'I have entered it on the display' }}
+      @if (standing().state === 'fresh') {
+        Entered
+      } @else {
+        I have entered {{ taken() | figure: 'length' : units() : { signed: true } }}{{ without() ? ', with it' : '' }}
+      }
     </button>
   `,
   styles: `
@@ -76,7 +111,10 @@ export interface Entering {
 export class EnterOffset {
   readonly transducerId = input.required<string>();
   readonly answer = input.required<DepthOffsetAnswer>();
+  /** What it would be without the readings that stand apart; null where none does. */
+  readonly without = input<Without | null>(null);
   readonly entered = output<Entering>();
+  readonly leaveOut = output<readonly string[]>();
 
   private readonly open = openBoat();
   private readonly plan = this.open.plan;
@@ -84,9 +122,11 @@ export class EnterOffset {
   protected readonly because = enteredOffsetSchema.shape.reason.unwrap();
   protected readonly standing = computed(() => measuredOffset.standing(this.plan(), this.transducerId()));
   protected readonly doubts = computed(() => entryDoubts(this.plan(), this.transducerId(), this.answer()));
-  protected readonly holdsM = computed(
-    () => offsetAtGrounding(this.plan(), this.transducerId(), this.answer())?.value ?? null,
-  );
+  protected readonly taken = computed(() => offsetForDisplay(this.plan(), this.transducerId(), this.answer().offsetM));
+  protected readonly holdsM = computed(() => {
+    const holds = offsetAtGrounding(this.plan(), this.transducerId(), this.answer());
+    return holds && offsetForDisplay(this.plan(), this.transducerId(), holds.value);
+  });
   /** Said of one result: gone with the readings it was said of. */
   protected readonly reason = linkedSignal({
     source: () => `${this.transducerId()} ${this.answer().offsetM}`,

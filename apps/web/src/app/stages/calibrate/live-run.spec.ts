@@ -107,6 +107,45 @@ describe('a reading from the instruments', () => {
     expect(Object.values(plan().calibrations.heading['compass']?.readings ?? {})[0]?.headingDeg).toBe(85);
   });
 
+  it('of a swing is the compass itself, whatever variation its place has; a true heading is refused', async () => {
+    const root = await show('deviation-compass');
+    const [first] = channels;
+    const only = (quantity: LiveQuantity) => ({ channels: [{ ...first!, quantity }] });
+    await heard(only('headingTrueDeg'));
+    await pass(20, [93]);
+    expect(text(root, '.live')).toContain('A true heading comes in and no compass');
+    expect(button(root).disabled).toBeTrue();
+    await heard({
+      channels: [
+        { ...first!, quantity: 'compassDeg' },
+        { ...first!, id: 1, quantity: 'variationDeg' },
+      ],
+    });
+    await pass(20, [80, 13]);
+    await press(root, '#take-run');
+    expect(Object.values(plan().calibrations.deviation['compass']?.readings ?? {})[0]?.compassDeg).toBe(80);
+  });
+
+  it('says whether a correction that is set is in what comes in: the display keeps it, or the sensor', async () => {
+    const root = await show('heading-compass');
+    await heard();
+    expect(root.querySelector('#heading-correction-in')).toBeNull();
+    await write(root, '#heading-set', '-10');
+    await pass(60, [5, 90, 3, 3, 9]);
+    expect(text(root, '.live')).toContain('A correction is set');
+    await choose(root, '#heading-correction-in', 'display');
+    await pass(1, [5, 90, 3, 3, 9]);
+    await press(root, '#take-run');
+    const taken = () => Object.values(plan().calibrations.heading['compass']?.readings ?? {});
+    expect(taken()[0]?.headingDeg).toBe(355);
+    const log = await show('speed-log');
+    await write(log, '#speed-set-factor', '110');
+    await choose(log, '#speed-correction-in', 'sensor');
+    await pass(120, [5, 90, 3, 3, 9]);
+    await press(log, '#take-run');
+    expect(Object.values(plan().calibrations.speed['log']?.readings ?? {})[0]?.logMps).toBe(3);
+  });
+
   it('of the simulated boat is taken on a practice copy alone', async () => {
     const root = await show('heading-compass');
     await heard({ sources: [source({ simulated: true })] });

@@ -1,5 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
-import { headingFrom, heldHeading, type RunAverage, steadyRun, steadyValue, wrapped } from '@grey-keel/core';
+import {
+  asDisplayed,
+  compassFrom,
+  headingFrom,
+  heldHeading,
+  type RunAverage,
+  steadyRun,
+  steadyValue,
+  wrapped,
+} from '@grey-keel/core';
 import type { CalibrationKind, LiveQuantity, Sentence, TakenFrom } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
 import { ProgressBar } from 'primeng/progressbar';
@@ -28,7 +37,7 @@ const needs: Partial<Readonly<Record<ListenedKind, readonly LiveQuantity[]>>> = 
   heading: [...headings, 'cogDeg', 'sogMps'],
   speed: [...headings, 'cogDeg', 'sogMps', 'logMps'],
   temperature: ['temperatureC'],
-  deviation: headings,
+  deviation: ['compassDeg', 'headingTrueDeg'],
   antenna: [...headings, 'latitudeDeg', 'longitudeDeg'],
   battery: ['voltageV'],
 };
@@ -138,6 +147,8 @@ export class LiveRun {
   readonly headingBeforeDeg = input<number | null>(null);
   /** Heading sensors and position receivers follow as fast as this; only the log is slower. */
   readonly quickS = input(3);
+  /** What is calibrated, where what comes in may be with or without a correction that is set. */
+  readonly sensorId = input('');
   /** Added to what comes in: the offset that is set in the display, which the network's depth is without. */
   readonly addsM = input(0);
   readonly taken = output<TakenReading>();
@@ -151,6 +162,15 @@ export class LiveRun {
   private readonly takenAtS = signal(-Infinity);
 
   protected readonly shown = computed((): Shown => {
+    const it = this.asItComes();
+    const kind = this.kind();
+    if (!('figures' in it) || kind === 'depth') return it;
+    const displayed = asDisplayed(this.open.plan(), kind, this.sensorId(), it.figures);
+    return 'why' in displayed
+      ? { state: 'waiting', why: displayed.why }
+      : { ...it, figures: rounded(displayed.figures) };
+  });
+  private readonly asItComes = computed((): Shown => {
     this.live.beat();
     const nowS = this.live.nowS();
     const kind = this.kind();
@@ -165,11 +185,15 @@ export class LiveRun {
       });
       return 'value' in it ? { ...it, figures: { [alone.figure]: to(it.value + this.addsM(), 0.001) } } : it;
     }
-    const heading = headingFrom(this.north(), {
-      trueDeg: of('headingTrueDeg'),
-      magneticDeg: of('headingMagneticDeg'),
-      variationDeg: of('variationDeg'),
-    });
+    const trueDeg = of('headingTrueDeg');
+    const heading =
+      kind === 'deviation'
+        ? compassFrom({ compassDeg: of('compassDeg'), trueDeg })
+        : headingFrom(this.north(), {
+            trueDeg,
+            magneticDeg: of('headingMagneticDeg'),
+            variationDeg: of('variationDeg'),
+          });
     if ('why' in heading) return { state: 'waiting', why: heading.why };
     if (kind === 'deviation' || kind === 'antenna') {
       const held = heldHeading(heading.samples, nowS, {
@@ -296,6 +320,8 @@ export class LiveRun {
 
 /** As many figures as such an average carries. */
 const to = (value: number, step: number): number => Number((Math.round(value / step) * step).toFixed(6));
+const rounded = (figures: Readonly<Record<string, number>>): Record<string, number> =>
+  Object.fromEntries(Object.entries(figures).map(([name, value]) => [name, to(value, 0.000_001)]));
 export const figuresOf = ({ headingDeg, cogDeg, sogMps, logMps }: RunAverage): Record<string, number> => ({
   headingDeg: to(headingDeg, 0.05) % 360,
   cogDeg: to(cogDeg, 0.05) % 360,

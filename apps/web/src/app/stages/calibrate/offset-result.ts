@@ -5,12 +5,14 @@ import {
   agroundInWords,
   cautions,
   changeOnEntering,
+  depthAtSpeed,
   type DepthOffsetAnswer,
   depthOffsetOf,
   type DepthOffsetResult,
   measuredOffset,
   signInWords,
 } from '@grey-keel/core';
+import type { Edit } from '@grey-keel/model';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe, SentencePipe } from '../../shared/figure-pipe.ts';
 import { openBoat } from '../open-boat.ts';
@@ -94,6 +96,9 @@ const noticeableError = 0.002;
             }
           </p>
         }
+        @if (running(); as words) {
+          <p class="small">{{ words | sentence: units() }}</p>
+        }
         @if (flaggedIn(); as words) {
           <p class="small check">{{ words }}</p>
         }
@@ -101,7 +106,13 @@ const noticeableError = 0.002;
           <p class="small check">{{ flag }}</p>
         }
         <p class="caution" role="note">{{ caution }}</p>
-        <gk-enter-offset [transducerId]="transducerId()" [answer]="it" (entered)="enter(it, $event)" />
+        <gk-enter-offset
+          [transducerId]="transducerId()"
+          [answer]="it"
+          [without]="without()"
+          (entered)="enter(it, $event)"
+          (leaveOut)="leaveOut($event)"
+        />
       } @else {
         <p class="is-missing wanting">
           <span>{{ wanting() }}</span>
@@ -156,6 +167,22 @@ export class OffsetResult {
     return `Reading ${named} stands apart and is in this mean: leave it out, or know why not.`;
   });
 
+  /** What it would be with the ones named left out; null where none is, or too few would be left. */
+  protected readonly without = computed(() => {
+    const inputs = measuredOffset.slice(this.plan(), this.transducerId());
+    const flagged = this.answer()?.flagged ?? [];
+    if (!inputs || flagged.length === 0) return null;
+    const readingIds = flagged.flatMap((i) => inputs.readings[i]?.id ?? []);
+    const result = measuredOffset.compute({
+      ...inputs,
+      readings: inputs.readings.filter(({ id }) => !readingIds.includes(id)),
+    });
+    const places = this.rows().filter(({ id }) => readingIds.includes(id));
+    const words = `reading ${places.map(({ place }) => place).join(' and ')}`;
+    return result.known ? { offsetM: result.answer.offsetM, readingIds, words } : null;
+  });
+  protected readonly running = computed(() => depthAtSpeed(this.plan(), this.transducerId()));
+
   protected readonly sign = computed(() => {
     const { offsetSetM, reference } = this.settings();
     return signInWords({ offsetM: this.answer()?.offsetM ?? 0, offsetSetM, reference });
@@ -182,6 +209,18 @@ export class OffsetResult {
       transducerId: this.transducerId(),
       at,
     });
+  }
+
+  protected leaveOut(readingIds: readonly string[]): void {
+    this.open.edits.edit(
+      'leave out a reading',
+      ...readingIds.map((readingId): Edit => ({
+        type: 'correctReading',
+        transducerId: this.transducerId(),
+        readingId,
+        changes: { leftOut: true },
+      })),
+    );
   }
 
   protected enter(answer: DepthOffsetAnswer, { offsetM, reason }: Entering): void {

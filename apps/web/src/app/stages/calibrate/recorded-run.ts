@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, input, output, signal } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
-import { averagedRun, type CutRun, headingFrom, type Sample } from '@grey-keel/core';
+import { asDisplayed, averagedRun, type CutRun, headingFrom, type Sample } from '@grey-keel/core';
 import { formatNumber, toDisplay, unitFor } from '@grey-keel/core/units';
 import type { CalibrationKind, LiveQuantity, Recording, RecordingPart } from '@grey-keel/model';
 import type ApexCharts from 'apexcharts';
@@ -92,12 +92,19 @@ const headingOf = ({ channels }: Recording): Recording['channels'][number] | nul
               , log {{ run.average.logMps | figure: 'speed' : units() : { decimals: 2 } }}
             }
           </p>
+          @if (figures(); as it) {
+            @if ('why' in it) {
+              <p class="check small" role="status">{{ it.why | sentence: units() }}</p>
+            }
+          }
           @if (barred()) {
             <p class="check small">
               This was recorded of the simulated boat: its readings are taken on a practice copy alone.
             </p>
           }
-          <button type="button" pButton id="take-cut" [disabled]="barred()" (click)="take()">Take it as a run</button>
+          <button type="button" pButton id="take-cut" [disabled]="!takeable()" (click)="take()">
+            Take it as a run
+          </button>
         }
       }
     }
@@ -124,6 +131,7 @@ const headingOf = ({ channels }: Recording): Recording['channels'][number] | nul
 })
 export class RecordedRun {
   readonly kind = input.required<CalibrationKind>();
+  readonly sensorId = input.required<string>();
   /** The north the heading is shown from on this boat's displays. */
   readonly north = input.required<'true' | 'magnetic'>();
   readonly taken = output<TakenReading>();
@@ -153,6 +161,13 @@ export class RecordedRun {
       .max(Math.max(1, this.chosen()?.lastedS ?? 1)),
   );
   protected readonly barred = computed(() => this.chosen()?.simulated === true && this.open.plan().practice !== true);
+  /** The figures as the display shows them, or why that cannot be told. */
+  protected readonly figures = computed(() => {
+    const run = this.result();
+    return run && 'average' in run
+      ? asDisplayed(this.open.plan(), this.kind(), this.sensorId(), figuresOf(run.average))
+      : null;
+  });
   protected readonly options = computed(() => {
     const part = this.heading();
     this.units();
@@ -227,12 +242,17 @@ export class RecordedRun {
     );
   }
 
+  protected readonly takeable = computed(() => {
+    const it = this.figures();
+    return it !== null && 'figures' in it && !this.barred();
+  });
+
   protected take(): void {
-    const [recording, run] = [this.chosen(), this.result()];
-    if (!recording || !run || 'why' in run || this.barred()) return;
+    const [recording, run, displayed] = [this.chosen(), this.result(), this.figures()];
+    if (!recording || !run || 'why' in run || !displayed || 'why' in displayed || this.barred()) return;
     const startedMs = recording.startedAt === null ? Date.now() : Date.parse(recording.startedAt) + 1000 * this.fromS();
     this.taken.emit({
-      figures: figuresOf(run.average),
+      figures: displayed.figures,
       from: {
         source: `${recording.name}, ${this.fromS()} to ${this.toS()} s`.slice(0, 120),
         simulated: recording.simulated,

@@ -3,6 +3,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, signal } f
 import {
   calibratedSensors,
   calibrationOf,
+  correctionIsSet,
   depthGivers,
   heldAgainst,
   measurementOf,
@@ -102,6 +103,7 @@ import { VariationHere } from './variation-here.ts';
         @if (listens()) {
           <gk-live-run
             [kind]="kind()"
+            [sensorId]="sensorId()"
             [word]="words().reading"
             [next]="rows().length + 1"
             [lagS]="lagS()"
@@ -113,7 +115,7 @@ import { VariationHere } from './variation-here.ts';
         @if (cuts()) {
           <gk-fold heading="Cut a run out of a recording" [(open)]="cutting">
             @if (cutting()) {
-              <gk-recorded-run [kind]="kind()" [north]="north()" (taken)="take($event)" />
+              <gk-recorded-run [kind]="kind()" [sensorId]="sensorId()" [north]="north()" (taken)="take($event)" />
             }
           </gk-fold>
         }
@@ -211,7 +213,13 @@ export class SensorProcedure {
   });
   protected readonly magnetic = computed(() => this.north() === 'magnetic');
   protected readonly names = computed(() =>
-    Object.keys(this.shape()).filter((name) => name !== 'otherId' && (name !== 'variationDeg' || this.magnetic())),
+    Object.keys(this.shape()).filter(
+      (name) =>
+        name !== 'otherId' &&
+        (name !== 'variationDeg' || this.magnetic()) &&
+        // Asked once there is a correction that what comes in may be with or without.
+        (name !== 'correctionIn' || correctionIsSet(this.plan(), this.kind(), this.sensorId())),
+    ),
   );
 
   protected readonly pictured = computed(() => isPictured(this.kind()));

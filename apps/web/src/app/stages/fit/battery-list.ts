@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
-import { inOrder } from '@grey-keel/core';
+import { inOrder, usualChargingV } from '@grey-keel/core';
 import { batterySchema, chemistries, type Battery } from '@grey-keel/model';
 import { ChoiceField, choicesOf } from '../../shared/choice-field.ts';
 import { PlanFields } from '../../shared/plan-fields.ts';
@@ -48,7 +48,7 @@ const usualBattery: Battery = {
             [at]="['power', 'batteries', entry[0], 'chemistry']"
             [value]="entry[1].chemistry"
             [choices]="kinds"
-            (changed)="setBattery(entry[0], { chemistry: $event })"
+            (changed)="setCells(entry[0], { chemistry: $event })"
           />
           @if (entry[1].chemistry === 'lithium') {
             <gk-choice-field
@@ -57,7 +57,7 @@ const usualBattery: Battery = {
               [at]="['power', 'batteries', entry[0], 'curve']"
               [value]="entry[1].curve ?? 'flat'"
               [choices]="curves"
-              (changed)="setBattery(entry[0], { curve: $event })"
+              (changed)="setCells(entry[0], { curve: $event })"
             />
           }
           <gk-plan-fields
@@ -67,7 +67,7 @@ const usualBattery: Battery = {
             [at]="['power', 'batteries', entry[0]]"
             ids="battery"
             [one]="entry[0]"
-            (changed)="setBattery(entry[0], $event)"
+            (changed)="setCells(entry[0], $event)"
           />
           <button type="button" pButton text (click)="removeBattery(entry[0], entry[1].name)">
             Delete {{ entry[1].name }}
@@ -105,12 +105,14 @@ export class BatteryList {
   ];
   protected readonly batteryFields = [
     'nominalV',
+    'cells',
     'capacityAh',
     'capacityLeft',
     'peukert',
     'internalOhm',
     'crankingA',
     'chargingV',
+    'highestChargingV',
   ] as const;
   protected readonly batteries = computed(() => inOrder(this.plan().power.batteries));
 
@@ -122,12 +124,20 @@ export class BatteryList {
     });
   }
 
+  /** The charging voltage that is usual for a pack follows its kind and cells, until somebody sets another. */
+  protected setCells(id: string, changes: Partial<Battery>): void {
+    const before = this.plan().power.batteries[id];
+    if (!before) return;
+    const usual = Math.abs(before.chargingV - usualChargingV(before)) < 0.005 && changes.chargingV === undefined;
+    this.setBattery(id, { ...changes, ...(usual ? { chargingV: usualChargingV({ ...before, ...changes }) } : {}) });
+  }
+
   protected addBattery(): void {
     const nominalV = this.plan().boat.systemVoltageV ?? 12;
     this.open.edits.edit('add a battery', {
       type: 'addBattery',
       id: newId(),
-      battery: { ...usualBattery, nominalV, chargingV: 1.2 * nominalV },
+      battery: { ...usualBattery, nominalV, chargingV: usualChargingV({ ...usualBattery, nominalV }) },
     });
   }
 

@@ -126,7 +126,7 @@ import { PressButton } from '../../shared/press-button.ts';
         <gk-plan-fields
           [of]="plan().network.backbone"
           [shape]="backboneShape"
-          [names]="['lengthM', 'terminators', 'supplies', 'supplyA']"
+          [names]="backboneFields"
           [at]="['network', 'backbone']"
           ids="backbone"
           (changed)="setBackbone($event)"
@@ -144,6 +144,15 @@ import { PressButton } from '../../shared/press-button.ts';
             [value]="it.device.onBackbone"
             (changed)="set(it.id, it.name, { onBackbone: $event })"
           />
+          @if (it.device.onBackbone) {
+            <gk-quantity-field
+              [fieldId]="'device-tee-' + it.id"
+              [at]="['network', 'devices', it.id, 'teeAtM']"
+              [value]="it.device.teeAtM ?? null"
+              [schema]="deviceShape.teeAtM"
+              (changed)="set(it.id, it.name, { teeAtM: $event })"
+            />
+          }
           <gk-quantity-field
             [fieldId]="'device-drop-' + it.id"
             [at]="['network', 'devices', it.id, 'dropM']"
@@ -236,6 +245,17 @@ export class NetworkView {
   private readonly store = inject(Store);
   private readonly catalogue = this.store.selectSignal(catalogueFeature.selectAll);
   protected readonly plan = this.open.plan;
+  protected readonly backboneFields = [
+    'lengthM',
+    'cable',
+    'supplyAtM',
+    'supplyA',
+    'terminators',
+    'supplies',
+    'cableBearsA',
+    'cablePerMetreOhm',
+    'cableLongestM',
+  ] as const;
   protected readonly backboneShape = backboneSchema.shape;
   protected readonly linkShape = linkSchema.shape;
   protected readonly deviceShape = networkDeviceSchema.shape;

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import { loweredWays, markingAntennas, markShift, stationSight } from '@grey-keel/core';
+import { loweredWays, markingAntennas, markShift, skegOf, stationSight } from '@grey-keel/core';
 import {
   displayMounts,
   type Equipment,
@@ -65,6 +65,27 @@ import { PressButton } from '../../shared/press-button.ts';
               [schema]="equipment.propellerDiameterM"
               (changed)="describe({ propellerDiameterM: $event })"
             />
+          }
+          @if (own.kind === 'propeller') {
+            <gk-quantity-field
+              [class.is-assumed]="skeg()?.assumed"
+              [fieldId]="'skeg-' + it.id"
+              [at]="['equipment', it.id, 'skegBelowBladesM']"
+              [value]="own.skegBelowBladesM ?? skeg()?.belowBladesM ?? null"
+              [schema]="equipment.skegBelowBladesM"
+              (changed)="describe({ skegBelowBladesM: $event })"
+            />
+            @if (skeg()?.assumed) {
+              <button
+                type="button"
+                pButton
+                severity="secondary"
+                [id]="'skeg-measured-' + it.id"
+                (click)="describe({ skegBelowBladesM: skeg()?.belowBladesM ?? null })"
+              >
+                Measured, it is so
+              </button>
+            }
           }
         }
         @if (inHull(); as own) {
@@ -165,6 +186,11 @@ export class ThingForm {
   protected readonly mounts = choicesOf(displayMounts);
   protected readonly kinds = choicesOf(equipmentKinds);
 
+  /** Under its blades, as measured or assumed. */
+  protected readonly skeg = computed(() => {
+    const own = this.piece();
+    return own ? skegOf(this.plan(), own) : null;
+  });
   protected readonly piece = computed((): Equipment | null => {
     const it = this.thing();
     return it?.of === 'equipment' ? (this.plan().equipment[it.id] ?? null) : null;

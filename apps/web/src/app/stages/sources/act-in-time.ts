@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
-import { asShown, depthDisplayOf, inOrder, timeToAct, upToStepM, usualActInS } from '@grey-keel/core';
+import { asShown, depthDisplayOf, heldBy, inOrder, timeToAct, upToStepM, usualActInS } from '@grey-keel/core';
 import { alarmsSchema } from '@grey-keel/model';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
@@ -102,7 +102,7 @@ export class ActInTime {
         ...row,
         shown: asShown(upToStepM(row.neededM, depthDisplayOf(plan, id)), depthDisplayOf(plan, id)),
       }));
-      return rows.length ? [{ id, name, rows, actInS: plan.units[id]?.alarms?.actInS ?? usualActInS }] : [];
+      return rows.length ? [{ id, name, rows, actInS: heldBy(plan, id, 'alarms').actInS ?? usualActInS }] : [];
     });
   });
 

@@ -1,5 +1,4 @@
 import type { Quantity, Stage, Target } from '@grey-keel/model';
-import { deepestLoading, lowestPoint } from '../../../plan/lowest-point.ts';
 import { inOrder, workingWater } from '../../../plan/working-water.ts';
 import { figure, type Found, type Rule } from '../../../findings/rule.ts';
 import { at } from '../../../plan/target.ts';
@@ -45,7 +44,6 @@ export const orderOfValues: Rule<'brief'> = {
   find: (plan) => {
     const { boat, waters, sought, working } = plan;
     const water = workingWater(plan);
-    const loading = deepestLoading(plan);
     return [
       ...outOfOrder({
         subject: 'speed',
@@ -113,17 +111,6 @@ export const orderOfValues: Rule<'brief'> = {
               words: ['The working depth', `the greatest depth of ${water.name}`],
               target: at('working', 'depthM'),
               stage: 'beams',
-            }),
-            ...outOfOrder({
-              subject: 'draught',
-              lower: loading && loading.draughtM + lowestPoint(plan).belowKeelM,
-              upper: water.shallowestM,
-              quantity: 'depth',
-              words: [
-                `The water the boat needs, ${loading?.name ?? ''}, down to ${lowestPoint(plan).name},`,
-                `the shallowest of ${water.name}`,
-              ],
-              target: at('waters', working.waterId ?? '', 'shallowestM'),
             }),
             ...inOrder(sought).flatMap(([id, thing]) =>
               outOfOrder({

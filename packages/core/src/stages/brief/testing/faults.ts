@@ -6,7 +6,7 @@ const water = (changes: Partial<Plan['waters'][string]>): Edit => ({ type: 'desc
 
 /** Values that cannot be, by the rule that has to speak, once, and what is put in. */
 export const briefFaults: Readonly<Record<string, Fault>> = {
-  'order-of-values: shallowest under the draught': (_, random) => {
+  'too-shallow: shallowest under the draught': (_, random) => {
     const needsM = between(random, 0.9, 1.4);
     const full: Edit = { type: 'putLoading', id: 'full', loading: { name: 'full', draughtM: needsM } };
     return {

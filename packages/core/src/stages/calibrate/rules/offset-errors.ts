@@ -3,6 +3,7 @@ import { offsetAtGrounding } from '../../../calibration/offset-at-grounding.ts';
 import type { DepthGiver } from '../../../sources/depth-givers.ts';
 import { calculated, given } from '../../../calculation/working-step.ts';
 import { figure, type Rule } from '../../../findings/rule.ts';
+import { groundingToleranceM } from '../../../calibration/grounding-tolerance.ts';
 import { heldOffsetM } from '../../../calibration/held-offset.ts';
 import { answerFor, eachGiver } from './offset-answers.ts';
 import { at } from '../../../plan/target.ts';
@@ -23,7 +24,7 @@ const errorStep = (heldM: number, offsetM: number) =>
 
 const isMirrored = ({ id, plan }: DepthGiver, { offsetM, standardErrorM }: DepthOffsetAnswer): boolean => {
   const heldM = heldOffsetM(plan, id);
-  const { toleranceM } = depthOffsetOf(plan, id);
+  const toleranceM = groundingToleranceM(depthOffsetOf(plan, id).toleranceM);
   const allowance = Math.max(toleranceM, 3 * (standardErrorM ?? 0));
   return heldM * offsetM < 0 && Math.abs(heldM + offsetM) <= allowance && Math.abs(offsetM) > toleranceM;
 };
@@ -71,7 +72,8 @@ export const offsetUnsafe: Rule<'calibrate'> = {
     const { id, name, plan } = giver;
     const answer = answerFor(giver);
     if (!answer || isMirrored(giver, answer)) return [];
-    const { toleranceM } = depthOffsetOf(plan, id);
+    const yours = depthOffsetOf(plan, id).toleranceM;
+    const toleranceM = groundingToleranceM(yours);
     const heldM = heldOffsetM(plan, id);
     const error = heldM - answer.offsetM;
     if (error <= toleranceM + 1e-9) return [];
@@ -86,9 +88,11 @@ export const offsetUnsafe: Rule<'calibrate'> = {
           figure(answer.offsetM, 'length'),
           ' was measured: it shows ',
           figure(error, 'length'),
-          ' too much water, over your tolerance of ',
+          toleranceM < yours
+            ? ' too much water. However wide your tolerance, over '
+            : ' too much water, over your tolerance of ',
           figure(toleranceM, 'length'),
-          '.',
+          toleranceM < yours ? ' grounds boats.' : '.',
         ],
         figure: figure(error, 'length'),
         working: [...answer.working, errorStep(heldM, answer.offsetM)],

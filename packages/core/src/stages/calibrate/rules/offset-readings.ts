@@ -1,4 +1,5 @@
 import { depthOffsetOf, measuredOffset } from '../../../calibration/depth-offset-subject.ts';
+import { groundingToleranceM } from '../../../calibration/grounding-tolerance.ts';
 import { faceDepthM, inOrder } from '../../../plan/working-water.ts';
 import { calculated, given } from '../../../calculation/working-step.ts';
 import { between, figure, type Rule } from '../../../findings/rule.ts';
@@ -112,7 +113,7 @@ export const offsetUncertain: Rule<'calibrate'> = {
   find: eachGiver((giver) => {
     const answer = answerFor(giver);
     const half = answer?.halfInterval95M ?? null;
-    const { toleranceM } = depthOffsetOf(giver.plan, giver.id);
+    const toleranceM = groundingToleranceM(depthOffsetOf(giver.plan, giver.id).toleranceM);
     if (half === null || half <= toleranceM) return [];
     return [
       {
@@ -121,7 +122,7 @@ export const offsetUncertain: Rule<'calibrate'> = {
         reason: [
           `${giver.name}: the offset is known to `,
           figure(half, 'length'),
-          ' either way (95 %); your tolerance is ',
+          ' either way (95 %); it should be known to ',
           figure(toleranceM, 'length'),
           '.',
         ],

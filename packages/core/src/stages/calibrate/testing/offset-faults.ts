@@ -98,4 +98,36 @@ export const offsetFaults: Readonly<Record<string, Fault>> = {
       nearly: [of('side-scan'), feeds('a-hull', null)],
     };
   },
+  'offset-unsafe: a tolerance of metres lets nothing pass that grounds': () => {
+    const set = (setM: number): Edit[] => [
+      offset({ offsetSetM: setM, toleranceM: 3 }),
+      ...readings([4, 6, 9, 12], { faceM: 0.4, setM }),
+    ];
+    return { faulty: set(0.72), nearly: set(0.68) };
+  },
+  'offset-wrong-sign: turned, under a tolerance of metres': () => {
+    const set = (setM: number): Edit[] => [
+      offset({ offsetSetM: setM, toleranceM: 3, reference: 'keel' }),
+      ...readings([4, 6, 9, 12], { faceM: 0.3, setM }),
+      boat({ draughtM: 0.7 }),
+    ];
+    return { faulty: set(0.4), nearly: set(-0.4) };
+  },
+  'sound-off: left at its figure from the factory': (_, random) => {
+    // In fresh water of 9 °C sound makes 1443.6 m/s (Bilaniuk and Wong 1993): 1 % is 14.4 m/s.
+    const own = (ownSoundSpeedMps: number): Edit => ({
+      type: 'describeUnit',
+      stationId: 'helm',
+      changes: { waterType: null, ownSoundSpeedMps },
+    });
+    return { faulty: [own(random() < 0.5 ? 1500 : 1425)], nearly: [own(random() < 0.5 ? 1456 : 1432)] };
+  },
+  'sound-off: by the readings, where nobody looked': () => {
+    const read = (soundSpeedAssumedMps: number): Edit[] => [
+      { type: 'describeUnit', stationId: 'helm', changes: { waterType: null } },
+      { type: 'describeUnit', stationId: 'bow', changes: { waterType: null } },
+      offset({ soundSpeedAssumedMps }),
+    ];
+    return { faulty: read(1500), nearly: read(1444) };
+  },
 };

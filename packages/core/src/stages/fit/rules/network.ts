@@ -1,3 +1,5 @@
+import type { Backbone } from '@grey-keel/model';
+import { type BackboneStanding, backboneStanding } from '../../../network/backbone-standing.ts';
 import { devicesOf, takesTransducers } from '../../../network/devices.ts';
 import { socketGroups, socketOf } from '../../../network/sockets.ts';
 import { inOrder } from '../../../plan/working-water.ts';
@@ -5,10 +7,11 @@ import { figure, type Found, type Rule } from '../../../findings/rule.ts';
 import { at } from '../../../plan/target.ts';
 
 /** Limits of the usual instrument backbone on light cable: NMEA 2000, appendix B. Makers' own come first. */
-const longestBackboneM = 100;
 const longestDropM = 6;
 const longestDropsM = 78;
-const loadA = 0.05;
+/** Instruments are made to work from here on, and a volt and a half is what a backbone may lose. */
+const leastV = 9;
+const mostLostV = 1.5;
 
 /** Speaks only where some of the wiring has been said: on a bare plan the stage itself is missing. */
 const wired = (plan: Parameters<Rule['find']>[0]): boolean => Object.keys(plan.network.links).length > 0;
@@ -28,7 +31,7 @@ export const notConnected: Rule<'fit'> = {
       .filter(([id]) => !ends.has(plan.network.links[id]?.to ?? ''))
       .map(([id, { name }]) => ({
         subject: id,
-        title: 'A transducer hangs on nothing',
+        title: 'A transducer is connected to nothing',
         reason: [`The cable of ${name} ends nowhere; `, figure(ends.size, 'count'), ' devices take transducers.'],
         figure: figure(ends.size, 'count'),
         fix: { label: 'Connect it', target: at('network', 'links', id) },
@@ -189,17 +192,14 @@ export const beamOff: Rule<'fit'> = {
 const backboneRule = (
   id: string,
   severity: Rule['severity'],
-  find: (
-    backbone: Parameters<Rule['find']>[0]['network']['backbone'],
-    devices: ReturnType<typeof devicesOf>,
-  ) => readonly Found[],
+  find: (backbone: Backbone, standing: BackboneStanding) => readonly Found[],
 ): Rule<'fit'> => ({
   id,
   stage: 'fit',
   severity,
   find: (plan) => {
-    const devices = devicesOf(plan).filter(({ device }) => device.onBackbone);
-    return devices.length ? find(plan.network.backbone, devices) : [];
+    const standing = backboneStanding(plan);
+    return standing ? find(plan.network.backbone, standing) : [];
   },
 });
 
@@ -237,17 +237,17 @@ export const oneSupply = backboneRule('backbone-supply', 'stop', ({ supplies }) 
       ],
 );
 
-export const backboneLong = backboneRule('backbone-long', 'check', ({ lengthM }) =>
-  lengthM === null || lengthM <= longestBackboneM
+export const backboneLong = backboneRule('backbone-long', 'check', ({ lengthM }, { cable }) =>
+  lengthM === null || lengthM <= cable.longestM
     ? []
     : [
         {
           title: 'The backbone is too long',
           reason: [
             figure(lengthM, 'length'),
-            ' from end to end; light cable bears ',
-            figure(longestBackboneM, 'length'),
-            '.',
+            ` from end to end; ${cable.name} cable goes `,
+            figure(cable.longestM, 'length'),
+            ' at the most.',
           ],
           figure: figure(lengthM, 'length'),
           fix: { label: 'Shorten it', target: at('network', 'backbone', 'lengthM') },
@@ -255,7 +255,7 @@ export const backboneLong = backboneRule('backbone-long', 'check', ({ lengthM })
       ],
 );
 
-export const dropLong = backboneRule('drop-long', 'check', (_, devices) =>
+export const dropLong = backboneRule('drop-long', 'check', (_, { devices }) =>
   devices.flatMap(({ id, name, device: { dropM } }): Found[] =>
     dropM === null || dropM <= longestDropM
       ? []
@@ -277,7 +277,7 @@ export const dropLong = backboneRule('drop-long', 'check', (_, devices) =>
   ),
 );
 
-export const dropsLong = backboneRule('drops-long', 'check', (_, devices) => {
+export const dropsLong = backboneRule('drops-long', 'check', (_, { devices }) => {
   const whole = devices.reduce((sum, { device: { dropM } }) => sum + (dropM ?? 0), 0);
   const [longest] = [...devices].sort((a, b) => (b.device.dropM ?? 0) - (a.device.dropM ?? 0));
   return whole <= longestDropsM
@@ -292,24 +292,76 @@ export const dropsLong = backboneRule('drops-long', 'check', (_, devices) => {
       ];
 });
 
-export const backboneLoad = backboneRule('backbone-load', 'check', ({ supplyA }, devices) => {
-  const drawn = loadA * devices.reduce((sum, { device: { loads } }) => sum + loads, 0);
-  return drawn <= supplyA
+export const backboneLoad = backboneRule('backbone-load', 'check', ({ supplyA }, { cable, sideA }) => {
+  const mostA = Math.min(supplyA, cable.bearsA);
+  return sideA <= mostA
     ? []
     : [
         {
           title: 'The backbone is overloaded',
           reason: [
-            'Its devices draw ',
-            figure(drawn, 'current'),
-            '; its supply lets through ',
-            figure(supplyA, 'current'),
+            'The devices on one side of its supply draw ',
+            figure(sideA, 'current'),
+            supplyA <= cable.bearsA ? '; its fuse lets through ' : `; ${cable.name} cable bears `,
+            figure(mostA, 'current'),
             '.',
           ],
-          figure: figure(drawn, 'current'),
-          fix: { label: 'A second supplied segment', target: at('network', 'backbone', 'supplyA') },
+          figure: figure(sideA, 'current'),
+          fix: {
+            label: 'Feed it in the middle, or a second supplied segment',
+            target: at('network', 'backbone', 'supplyAtM'),
+          },
         },
       ];
+});
+
+/** A short heats the cable until its fuse opens: it must bear what the fuse lets through. */
+export const backboneFuse = backboneRule('backbone-fuse', 'stop', ({ supplyA }, { cable }) =>
+  supplyA <= cable.bearsA
+    ? []
+    : [
+        {
+          title: 'The backbone burns before its fuse',
+          reason: [
+            'Each side is fused at ',
+            figure(supplyA, 'current'),
+            `; ${cable.name} cable bears `,
+            figure(cable.bearsA, 'current'),
+            '.',
+          ],
+          figure: figure(supplyA, 'current'),
+          fix: { label: 'A smaller fuse, or heavy cable', target: at('network', 'backbone', 'supplyA') },
+        },
+      ],
+);
+
+/** What is left at the device that has least. Where the tees stand nowhere yet, it is a careful guess, and no stop. */
+export const backboneVolts = backboneRule('backbone-volts', 'check', (_, { voltage, devices }) => {
+  if (!voltage || (voltage.lowestV >= leastV && voltage.worstLossV <= mostLostV)) return [];
+  const low = voltage.lowestV < leastV;
+  const device = devices[voltage.worst];
+  return [
+    {
+      subject: device?.id ?? '',
+      severity: low && voltage.positionsSaid ? ('stop' as const) : ('check' as const),
+      title: low ? 'Too little voltage at the end of the backbone' : 'The backbone loses too much',
+      reason: [
+        `${device?.name ?? ''} has `,
+        figure(voltage.lowestV, 'voltage'),
+        ' of 12 V left; ',
+        figure(voltage.worstLossV, 'voltage'),
+        ' are lost on the way, where ',
+        figure(mostLostV, 'voltage'),
+        ' is the most',
+        voltage.positionsSaid ? '.' : '. That is with all of it at the far end: say where supply and tees stand.',
+      ],
+      figure: figure(low ? voltage.lowestV : voltage.worstLossV, 'voltage'),
+      working: voltage.working,
+      fix: voltage.positionsSaid
+        ? { label: 'Feed it nearer, or heavy cable', target: at('network', 'backbone', 'supplyAtM') }
+        : { label: 'Say where the supply stands', target: at('network', 'backbone', 'supplyAtM') },
+    },
+  ];
 });
 
 export const networkRules: readonly Rule<'fit'>[] = [
@@ -325,4 +377,6 @@ export const networkRules: readonly Rule<'fit'>[] = [
   dropLong,
   dropsLong,
   backboneLoad,
+  backboneFuse,
+  backboneVolts,
 ];

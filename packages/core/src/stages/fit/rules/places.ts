@@ -2,6 +2,7 @@ import type { Edit } from '@grey-keel/model';
 import { hasBowMotor } from '../../../advice/candidate.ts';
 import { equipmentOf } from '../../../fit/clearances.ts';
 import { hullChanges, outsideM, placedThings, usualPropellers } from '../../../fit/places.ts';
+import { lowestPoint } from '../../../plan/lowest-point.ts';
 import { inOrder } from '../../../plan/working-water.ts';
 import { between, figure, type Found, type Rule } from '../../../findings/rule.ts';
 import { at } from '../../../plan/target.ts';
@@ -137,7 +138,6 @@ export const propellerUnknown: Rule<'fit'> = {
   find: (plan) => {
     const usual = usualPropellers(plan);
     if (usual.length === 0 || equipmentOf(plan, 'propeller').length > 0) return [];
-    if (Object.keys(plan.transducers).length === 0) return [];
     return [
       {
         title: 'No propeller is known',
@@ -159,6 +159,30 @@ export const propellerUnknown: Rule<'fit'> = {
             equipment: { name, kind: 'propeller', ...place, propellerDiameterM: diameterM },
           })),
         },
+      },
+    ];
+  },
+};
+
+/** What strikes first is a skeg that nobody has measured: aground and the shallow alarm rest on a guess. */
+export const skegAssumed: Rule<'fit'> = {
+  id: 'skeg-assumed',
+  stage: 'fit',
+  severity: 'check',
+  find: (plan) => {
+    const { id, name, belowKeelM, assumed } = lowestPoint(plan);
+    if (id === null || !assumed) return [];
+    return [
+      {
+        subject: id,
+        title: 'What touches first is assumed',
+        reason: [
+          `${name} is taken to reach `,
+          figure(belowKeelM, 'length'),
+          ' below the keel: aground and the shallow alarm rest on it. Measure hub and skeg on the trailer or the slip, engine down.',
+        ],
+        figure: figure(belowKeelM, 'length'),
+        fix: { label: 'Give the skeg as measured', target: at('equipment', id, 'skegBelowBladesM') },
       },
     ];
   },
@@ -200,5 +224,6 @@ export const placeRules: readonly Rule<'fit'>[] = [
   mountingPlace,
   bowMotorMissing,
   propellerUnknown,
+  skegAssumed,
   hullChanged,
 ];

@@ -1,5 +1,6 @@
 import type { Circuit, Load, Plan } from '@grey-keel/model';
 import { bearsShare } from '../../../power/battery-curve.ts';
+import { chargingLimit } from '../../../power/charging.ts';
 import { circuitStanding, type CircuitStanding } from '../../../power/circuit-standing.ts';
 import { circuitsOn, dayOf } from '../../../power/day-voltage.ts';
 import { inOrder } from '../../../plan/working-water.ts';
@@ -37,7 +38,7 @@ export const circuitLoose: Rule<'fit'> = {
       .filter(([, { batteryId }]) => batteryId === null || !plan.power.batteries[batteryId])
       .map(([id, circuit]) => ({
         subject: id,
-        title: 'A circuit hangs on no battery',
+        title: 'A circuit has no battery',
         reason: [`${circuit.name} feeds `, figure(Object.keys(circuit.loads).length, 'count'), ' loads from nowhere.'],
         figure: figure(Object.keys(circuit.loads).length, 'count'),
         fix: { label: 'Choose its battery', target: at('power', 'circuits', id, 'batteryId') },
@@ -158,6 +159,41 @@ export const fuseUnderLoad: Rule<'fit'> = {
   ),
 };
 
+/** Fuses are made to carry no more than that for long. */
+const steadyShare = 0.8;
+
+export const fuseNearLoad: Rule<'fit'> = {
+  id: 'fuse-near-load',
+  stage: 'fit',
+  severity: 'check',
+  find: eachCircuit(({ id, circuit: { name, fuseA }, standing: { currentA } }) =>
+    fuseA === null || fuseA < currentA || currentA <= steadyShare * fuseA + 1e-9
+      ? []
+      : [
+          {
+            subject: id,
+            title: 'The fuse is near its load',
+            reason: [
+              `${name} draws `,
+              figure(currentA, 'current'),
+              ' for hours, ',
+              figure(currentA / fuseA, 'fraction'),
+              ' of its fuse of ',
+              figure(fuseA, 'current'),
+              '; ',
+              figure(steadyShare, 'fraction'),
+              ' is what a fuse carries steadily. It ages and opens at work.',
+            ],
+            figure: figure(currentA / fuseA, 'fraction'),
+            fix: {
+              label: 'A larger fuse that the wire bears, or fewer loads',
+              target: at('power', 'circuits', id, 'fuseA'),
+            },
+          },
+        ],
+  ),
+};
+
 export const fuseFar: Rule<'fit'> = {
   id: 'fuse-far',
   stage: 'fit',
@@ -241,6 +277,52 @@ export const chargedOver: Rule<'fit'> = {
   }),
 };
 
+/** A charger set over what the pack's own cells bear: heat, gas, and with lithium fire. */
+export const packChargedOver: Rule<'fit'> = {
+  id: 'pack-charged-over',
+  stage: 'fit',
+  severity: 'stop',
+  find: (plan) =>
+    inOrder(plan.power.batteries).flatMap(([id, battery]): Found[] => {
+      const { chargingV } = battery;
+      const { mostV, lookFromV, by, cells, cellMostV } = chargingLimit(battery);
+      if (chargingV <= lookFromV + 0.005) return [];
+      const over = chargingV > mostV + 0.005;
+      const known =
+        by === 'sheet'
+          ? ['; its sheet allows ', figure(mostV, 'voltage'), ' at the most.']
+          : [
+              '; ',
+              figure(cells, 'count'),
+              ` cells of its kind, ${by === 'cell count' ? 'as counted' : 'as its nominal voltage suggests'}, bear `,
+              figure(cellMostV, 'voltage'),
+              ' each, ',
+              figure(mostV, 'voltage'),
+              ' together.',
+            ];
+      return [
+        {
+          subject: id,
+          severity: over && by !== 'nominal voltage' ? ('stop' as const) : ('check' as const),
+          title: over ? 'Charging is over what the pack bears' : 'Charging is high for lead-acid',
+          reason: [
+            `${battery.name} is charged at `,
+            figure(chargingV, 'voltage'),
+            ...known,
+            over
+              ? ' Look it up in its sheet; set the charger by its maker’s rules.'
+              : ' Equalising and cold reach this much, a usual day does not.',
+          ],
+          figure: figure(chargingV, 'voltage'),
+          fix: {
+            label: 'Lower the charging voltage, or give the sheet’s highest',
+            target: at('power', 'batteries', id, 'chargingV'),
+          },
+        },
+      ];
+    }),
+};
+
 export const dayTooLong: Rule<'fit'> = {
   id: 'day-too-long',
   stage: 'fit',
@@ -316,8 +398,10 @@ export const powerRules: readonly Rule<'fit'>[] = [
   fuseMissing,
   fuseOverWire,
   chargedOver,
+  packChargedOver,
   wireDrop,
   fuseUnderLoad,
+  fuseNearLoad,
   fuseFar,
   startsOut,
   dayTooLong,

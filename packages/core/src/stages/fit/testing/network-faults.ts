@@ -85,4 +85,35 @@ export const networkFaults: Readonly<Record<string, Fault>> = {
     faulty: [device({ loads: 40 }), { type: 'describeDevice', id: 'helm', changes: { loads: 21 } }],
     nearly: [device({ loads: 40 }), { type: 'describeDevice', id: 'helm', changes: { loads: 20 } }],
   }),
+  'backbone-load: the cable bears less than its fuse': () => ({
+    // Heavy cable by its sheet bears 2 A: 41 loads of 50 mA with the other device's are over it.
+    faulty: [
+      { type: 'describeBackbone', changes: { cableBearsA: 2 } },
+      device({ loads: 20 }),
+      { type: 'describeDevice', id: 'helm', changes: { loads: 21 } },
+    ],
+    nearly: [
+      { type: 'describeBackbone', changes: { cableBearsA: 2 } },
+      device({ loads: 20 }),
+      { type: 'describeDevice', id: 'helm', changes: { loads: 20 } },
+    ],
+  }),
+  'backbone-long: heavy cable goes farther': () => ({
+    faulty: [{ type: 'describeBackbone', changes: { cable: 'heavy', lengthM: 200.1 } }],
+    nearly: [{ type: 'describeBackbone', changes: { cable: 'heavy', lengthM: 200 } }],
+  }),
+  'backbone-fuse': (_, random) => {
+    const [cable, bearsA] = random() < 0.5 ? (['light', 3] as const) : (['heavy', 8] as const);
+    const fused = (supplyA: number): Edit => ({ type: 'describeBackbone', changes: { cable, supplyA } });
+    return { faulty: [fused(bearsA + 0.5)], nearly: [fused(bearsA)] };
+  },
+  'backbone-volts': () => {
+    // One device with ten loads at the end of light cable, both conductors of 0.057 ohm a metre: 0.5 A lose 0.057 V a metre.
+    const at = (lengthM: number): Edit[] => [
+      { type: 'describeDevice', id: 'helm', changes: { onBackbone: false } },
+      device({ loads: 10, dropM: 0, teeAtM: lengthM }),
+      { type: 'describeBackbone', changes: { lengthM, supplyAtM: 0 } },
+    ];
+    return { faulty: at(1.51 / 0.057), nearly: at(1.49 / 0.057) };
+  },
 };

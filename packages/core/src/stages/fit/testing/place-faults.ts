@@ -53,6 +53,21 @@ export const placeFaults: Readonly<Record<string, Fault>> = {
       nearly: [gone, boat({ propulsion: random() < 0.5 ? 'oars' : 'jet' })],
     };
   },
+  'propeller-unknown: an engine and no transducer yet': (plan) => {
+    const bare = Object.keys(plan.transducers).map((id): Edit => ({ type: 'removeTransducer', id }));
+    const gone: Edit = { type: 'removeEquipment', id: 'a-propeller' };
+    return {
+      faulty: [...bare, gone, boat({ propulsion: 'single outboard' })],
+      nearly: [...bare, gone, boat({ propulsion: 'oars' })],
+    };
+  },
+  'skeg-assumed: a leg under the keel that nobody measured': (_, random) => {
+    const leg = (skegBelowBladesM: number | null): Edit[] => [
+      boat({ propulsion: random() < 0.5 ? 'single outboard' : 'sterndrive' }),
+      piece('a-propeller', { aboveKeelM: -0.3, skegBelowBladesM }),
+    ];
+    return { faulty: leg(null), nearly: random() < 0.5 ? leg(0.06) : leg(0) };
+  },
   'hull-changed: another hull under the same places': (plan, random) => {
     const other = random() < 0.5 ? { lengthM: plan.boat.lengthM! - 0.5 } : { hullForm: 'displacement' as const };
     return { faulty: [{ type: 'confirmPlaces' }, boat(other)], nearly: [boat(other), { type: 'confirmPlaces' }] };

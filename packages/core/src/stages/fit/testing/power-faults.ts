@@ -30,7 +30,7 @@ export const powerFaults: Readonly<Record<string, Fault>> = {
   },
   'fuse-missing': () => ({ faulty: [helm({ fuseA: null })], nearly: [helm({ fuseA: 9 })] }),
   'fuse-over-wire': () => {
-    const bears = wireAmpacityA('4 mm2', 70, false);
+    const bears = wireAmpacityA('4 mm2', 70);
     const fuse = (fuseA: number): Edit => helm({ gauge: '4 mm2', temperatureC: 20, fuseA });
     return { faulty: [fuse(bears + 1)], nearly: [fuse(bears)] };
   },
@@ -43,6 +43,30 @@ export const powerFaults: Readonly<Record<string, Fault>> = {
     faulty: [helm({ fuseA: screenA(plan) - 0.1 })],
     nearly: [helm({ fuseA: screenA(plan) + 0.1 })],
   }),
+  'fuse-over-wire: in a warm space': () => {
+    // ISO 10133, 4 mm2 for 70 degrees: 35 A to 30 degrees, 0.75 of it at 60, half way between the two at 45.
+    const fuse = (fuseA: number): Edit =>
+      helm({ gauge: '4 mm2', temperatureC: 45, fuseA, insulationC: 70, oneWayLengthM: 1 });
+    return { faulty: [fuse(35 * 0.875 + 0.1)], nearly: [fuse(35 * 0.875 - 0.1)] };
+  },
+  'fuse-near-load': (plan) => ({
+    faulty: [helm({ fuseA: screenA(plan) / 0.81 })],
+    nearly: [helm({ fuseA: screenA(plan) / 0.79 })],
+  }),
+  'pack-charged-over: by the sheet': () => ({
+    faulty: [house({ highestChargingV: 14.3 })],
+    nearly: [house({ highestChargingV: 14.4 })],
+  }),
+  'pack-charged-over: by its cells': (_, random) => {
+    // Three sloping cells bear 4.2 V each; four of iron phosphate 3.65.
+    const [curve, cells, mostV] = random() < 0.5 ? (['sloping', 3, 12.6] as const) : (['flat', 4, 14.6] as const);
+    const charged = (chargingV: number): Edit => house({ chemistry: 'lithium', curve, cells, chargingV });
+    return { faulty: [charged(mostV + 0.02)], nearly: [charged(mostV)] };
+  },
+  'pack-charged-over: lead-acid that gases': () => {
+    const charged = (chargingV: number): Edit => house({ chemistry: 'lead-acid', chargingV });
+    return { faulty: [charged(15.1)], nearly: [charged(15)] };
+  },
   'fuse-far': () => ({ faulty: [helm({ fuseFromPostM: 0.21 })], nearly: [helm({ fuseFromPostM: 0.2 })] }),
   'starts-out': (plan) => {
     const full = plan.power.batteries['house']?.chemistry === 'lithium' ? 13.4 : 12.7;

@@ -1,9 +1,11 @@
 import type { Figure, Plan } from '@grey-keel/model';
 import { type AlarmLimits, shallowLimits, type ShallowLimits, voltageLimits } from '../../../alarms/alarm-limits.ts';
+import { heldBy } from '../../../plan/held-by.ts';
 import { asShown, depthDisplayOf, upToStepM } from '../../../sources/depth-display.ts';
 import { figure, type Found, type Rule } from '../../../findings/rule.ts';
 import { eachFitted } from '../../../findings/each-fitted.ts';
 import { at } from '../../../plan/target.ts';
+import { noShallowAlarm, noTimeToAct } from './no-alarm.ts';
 
 /** To the next step of a tenth, so that what is written is not under what was worked out. */
 const tenthUp = (value: number): number => Math.ceil(Math.round(value * 1e6) / 1e5) / 10;
@@ -51,7 +53,7 @@ const alarmRule = <L extends AlarmLimits>(kind: AlarmKind<L>, fault: AlarmFault)
   severity: fault.severity,
   stage: 'sources',
   find: eachFitted(({ id: stationId, plan, station }): Found[] => {
-    const setTo = plan.units[stationId]?.alarms?.[kind.key] ?? null;
+    const setTo = heldBy(plan, stationId, 'alarms')[kind.key] ?? null;
     const limits = kind.limits(plan, stationId);
     if (setTo === null || limits === null) return [];
     const least = kind.upTo(plan, stationId, limits.least);
@@ -88,6 +90,8 @@ const always: AlarmFault['breaks'] = (setTo, { least, most }) =>
   most !== null && least < most && setTo >= most ? most : null;
 
 export const alarmRules: readonly Rule<'sources'>[] = [
+  noShallowAlarm,
+  noTimeToAct,
   alarmRule(shallow, {
     id: 'alarm-shallow-late',
     severity: 'stop',

@@ -1,4 +1,5 @@
 import { displayWaters, fedQuantities, type Plan } from '@grey-keel/model';
+import { heldBy } from '../../../plan/held-by.ts';
 import { inOrder, soundSpeedDownTo, workingWater } from '../../../plan/working-water.ts';
 import { soundOfType } from '../../../sources/display-sound.ts';
 import { poorRank } from '../../../sources/feeds.ts';
@@ -83,7 +84,10 @@ export const twoNorths: Rule<'sources'> = {
   stage: 'sources',
   severity: 'check',
   find: (plan) => {
-    const set = inOrder(plan.units).flatMap(([id, { north }]) => (north && plan.displays[id] ? [{ id, north }] : []));
+    const set = inOrder(plan.units).flatMap(([id]) => {
+      const north = plan.displays[id] ? heldBy(plan, id, 'north') : null;
+      return north ? [{ id, north }] : [];
+    });
     const trues = set.filter(({ north }) => north === 'true');
     const [minority, majority] =
       trues.length * 2 >= set.length
@@ -114,7 +118,7 @@ export const sidesSwapped: Rule<'sources'> = {
   stage: 'sources',
   severity: 'stop',
   find: eachFitted(({ id: stationId, plan, station }): Found[] =>
-    plan.units[stationId]?.sidesRight !== 'swapped'
+    heldBy(plan, stationId, 'sides') !== 'swapped'
       ? []
       : [
           {

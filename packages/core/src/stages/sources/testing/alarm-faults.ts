@@ -38,4 +38,27 @@ export const alarmFaults: Readonly<Record<string, Fault>> = {
     ).slice(0, 1);
     return { faulty: [...wide, calls(1.9)], nearly: [...wide, calls(2)] };
   },
+  'alarm-shallow-none': (plan, random) => {
+    // Half a metre of draught; in ten seconds over five degrees the bottom comes up by 0.875 m for each metre a second.
+    const runs = (cruiseSpeedMps: number): Edit[] => [
+      { type: 'useWay', way: 'running', used: true },
+      { type: 'describeBoat', changes: { cruiseSpeedMps, topSpeedMps: cruiseSpeedMps + 2 } },
+      { type: 'describeUnit', stationId: 'helm', changes: { alarms: { shallowM: null } } },
+    ];
+    const shallowest = (shallowestM: number): Edit => ({
+      type: 'describeWater',
+      id: plan.working.waterId!,
+      changes: { shallowestM },
+    });
+    const reachM = 0.5 + 6 * 10 * Math.tan((5 * Math.PI) / 180);
+    return {
+      faulty: [...runs(6), shallowest(reachM - 0.1)],
+      nearly: random() < 0.5 ? [...runs(6), shallowest(reachM + 0.1)] : [...runs(5), shallowest(2)],
+    };
+  },
+  'alarm-no-time': () => {
+    // Trolling at 1.3 m/s over ten degrees costs 0.229 m a second: 2 m over what touches leave 8.7 s, where 10 are needed.
+    const slope: Edit = { type: 'setScene', changes: { slopeDeg: 10 } };
+    return { faulty: [slope, calls(2.6)], nearly: [slope, calls(3)] };
+  },
 };
