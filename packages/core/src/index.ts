@@ -122,7 +122,9 @@ export {
   type Calculation,
 } from './calculation/calculation.ts';
 export { calculations } from './calculations.ts';
-export { depthOffset, removesFrom } from './calibration/depth-offset.ts';
+export { usualWaveS } from './calibration/surety.ts';
+export { usualLeadLineByM } from './calibration/depth-offset-subject.ts';
+export { depthOffset } from './calibration/depth-offset.ts';
 export {
   depthOffsetOf,
   isLetDown,

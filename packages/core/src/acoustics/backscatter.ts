@@ -1,7 +1,7 @@
-import type { TargetSpecies } from '@grey-keel/model';
+import { bottomKinds, type TargetSpecies } from '@grey-keel/model';
 
 /** From the one that sends back least to the one that sends back most. */
-export const bottomTypes = ['mud', 'sand', 'gravel', 'rock'] as const;
+export const bottomTypes = bottomKinds;
 export type BottomType = (typeof bottomTypes)[number];
 
 /** Lambert's constant 10 log µ, dB a square metre. Source: rounded from APL-UW 1994 (TR 9407) for 30 to 200 kHz. */

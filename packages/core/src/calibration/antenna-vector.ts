@@ -1,11 +1,16 @@
-import tQuantile from '@stdlib/stats-base-dists-t-quantile';
 import type { WorkingStep } from '@grey-keel/model';
 import * as z from 'zod';
 import { defineCalculation, OutOfRange } from '../calculation/calculation.ts';
 import { calculated, given } from '../calculation/working-step.ts';
 import { eastNorth } from './bearings.ts';
 import { metresFrom } from './local-metres.ts';
+import { angleSteps, roundingSd, stepOf } from './display-step.ts';
 import { leastSquares } from './least-squares.ts';
+import { suretyOf, suretySteps } from './surety.ts';
+
+/** A mark is typed in degrees, or in minutes of which some decimals are shown. */
+const placeStepsDeg = [0.01 / 60, 0.0001, 0.001 / 60, 0.000_01, 0.0001 / 60, 0.000_001, 0.000_000_1] as const;
+const metresInDegree = 60 * 1852;
 
 /** Headings that spread less than so do not tell the boat's vector from the buoy's own place: about 40° between two. */
 const leastSpread = 0.12;
@@ -23,7 +28,7 @@ const leastSpread = 0.12;
 export const antennaVector = defineCalculation({
   name: 'antenna-vector',
   purpose: 'From the antenna to the face, by a buoy passed on several headings',
-  version: 1,
+  version: 2,
   input: z.strictObject({
     marks: z
       .array(
@@ -85,10 +90,32 @@ export const antennaVector = defineCalculation({
     if (!fit) throw new OutOfRange('marks', 'The marks do not tell buoy and boat apart. Add a pass.', '3 or more');
     const [buoyEastM = 0, buoyNorthM = 0, forwardM = 0, starboardM = 0] = fit.values;
     const lengthM = Math.hypot(forwardM, starboardM);
-    const [, , forwardError = 0, starboardError = 0] = fit.standardErrors ?? [];
-    const worst = Math.max(forwardError, starboardError);
-    const student = fit.degreesOfFreedom > 0 ? tQuantile(0.975, fit.degreesOfFreedom) : null;
-    const halfInterval95M = student === null ? null : student * worst;
+    const gain = Math.max(fit.gains[2] ?? 0, fit.gains[3] ?? 0);
+    const placeStepM =
+      metresInDegree *
+      stepOf(
+        marks.flatMap(({ latitudeDeg, longitudeDeg }) => [latitudeDeg, longitudeDeg]),
+        placeStepsDeg,
+      );
+    const headingSd =
+      (roundingSd(
+        stepOf(
+          marks.map(({ headingDeg }) => headingDeg),
+          angleSteps,
+        ),
+      ) *
+        Math.PI) /
+      180;
+    const parts = {
+      scatter:
+        fit.degreesOfFreedom > 0
+          ? gain * Math.sqrt(fit.residuals.reduce((sum, r) => sum + r * r, 0) / fit.degreesOfFreedom)
+          : 0,
+      degreesOfFreedom: fit.degreesOfFreedom,
+      // A heading that is off turns the vector by as much.
+      floor: gain * Math.hypot(roundingSd(placeStepM), lengthM * headingSd),
+    };
+    const halfInterval95M = suretyOf(parts).halfInterval95;
     const along = {
       forward: given('f', forwardM, 'm', 'forward'),
       starboard: given('s', starboardM, 'm', 'starboard'),
@@ -127,21 +154,7 @@ export const antennaVector = defineCalculation({
         along.starboard,
       ),
     ];
-    if (halfInterval95M !== null && student !== null)
-      working.push(
-        calculated(
-          {
-            says: 'Half of the 95 % interval, of the less sure of the two',
-            symbol: 'half',
-            value: halfInterval95M,
-            unit: 'm',
-            expression: 't * SE',
-            source: 'Student 1908',
-          },
-          given('t', student, '', `97.5 % quantile of Student's t, ${fit.degreesOfFreedom} degrees of freedom`),
-          given('SE', worst, 'm', 'standard error, from what is left over'),
-        ),
-      );
+    working.push(...suretySteps(parts, 'the less sure of the two', 'm'));
     return {
       forwardM,
       starboardM,

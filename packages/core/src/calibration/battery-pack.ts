@@ -1,11 +1,12 @@
-import tQuantile from '@stdlib/stats-base-dists-t-quantile';
 import { chemistries, lithiumCurves, type WorkingStep } from '@grey-keel/model';
 import { levenbergMarquardt } from 'ml-levenberg-marquardt';
 import * as z from 'zod';
 import { defineCalculation, OutOfRange } from '../calculation/calculation.ts';
 import { given } from '../calculation/working-step.ts';
-import { restVoltageV } from '../power/battery-curve.ts';
+import { cellKindOf, cellsOf, restVoltageV } from '../power/battery-curve.ts';
+import { roundingSd, stepOf } from './display-step.ts';
 import { leastSquares } from './least-squares.ts';
+import { normal95, suretyOf } from './surety.ts';
 
 /** Rounds at the most; a curve of straight pieces needs few. */
 const mostRounds = 200;
@@ -13,6 +14,16 @@ const mostRounds = 200;
 const leastLeft = 0.05;
 /** A capacity that is not known to half of itself is none. */
 const leastSure = 0.5;
+
+/** How far one cell's own curve lies off the round figures of its kind, V, one standard deviation. */
+const curveSdV = { 'lead-acid': 0.1 / 6, flat: 0.05 / 4, sloping: 0.05 / 3 } as const;
+/** A curve may lie off at empty, in the middle and at full, each by itself and level between them. */
+const curveAt = [0, 0.5, 1] as const;
+const hat = (left: number, knot: number): number => Math.max(0, 1 - Math.abs(left - knot) / 0.5);
+
+/** Down to this share iron phosphate rests at one voltage: nothing is told above it. */
+const plateauFrom = 0.3;
+const voltSteps = [0.1, 0.05, 0.01, 0.001] as const;
 
 /**
  * What a battery still holds, its inner resistance, and what it loses from trip to trip, from its voltage at several
@@ -22,14 +33,15 @@ const leastSure = 0.5;
  * counted from 1. Volts = rest voltage of its kind at what is left + a constant of this pack and meter - resistance x
  * current, by least squares; with two trips or more the capacity may fall by a share of the first from trip to trip. Four
  * readings at least, from nearly full to well used, at rest and under load. A voltage that hardly falls (iron phosphate
- * between its ends) carries no capacity: refused.
+ * between its ends) carries no capacity: refused. The interval holds what the curve of its kind may be off by: one standard
+ * deviation 0.1 V for a block of 12 V of lead-acid, 0.05 V for four cells of iron phosphate or three others.
  * Sources: method of Levenberg and Marquardt (Marquardt 1963, by ml-levenberg-marquardt); rest voltages in round figures
  * by kind of cell.
  */
 export const batteryPack = defineCalculation({
   name: 'battery-pack',
   purpose: 'Capacity left, inner resistance and fade of a battery, from its voltage through a day or several',
-  version: 1,
+  version: 2,
   input: z.strictObject({
     readings: z
       .array(
@@ -111,11 +123,41 @@ export const batteryPack = defineCalculation({
     );
     const residualsV = missesV(values);
     const fit = leastSquares(slopes(values), residualsV) ?? untold();
-    const student = fit.degreesOfFreedom > 0 ? tQuantile(0.975, fit.degreesOfFreedom) : null;
-    const halfOf = (k: number): number | null => {
-      const error = fit.standardErrors?.[k];
-      return student === null || error === undefined ? null : student * error;
-    };
+    const restAt = readings.map((it) => {
+      const [left = 1, , , fading = 0] = values;
+      return Math.min(
+        1,
+        Math.max(0, 1 - it.usedAh / (capacityAh * Math.max(leastLeft / 2, left + fading * (lastTrip - it.trip)))),
+      );
+    });
+    const offCurveV = curveSdV[cellKindOf(pack)] * cellsOf(pack);
+    // What each knot of the curve makes of the values when it lies off by its standard deviation.
+    const byCurve = curveAt.map(
+      (knot) =>
+        leastSquares(
+          slopes(values),
+          restAt.map((left) => offCurveV * hat(left, knot)),
+        )?.values ?? [],
+    );
+    const stepV = stepOf(
+      readings.map(({ voltsV }) => voltsV),
+      voltSteps,
+    );
+    const halfOf = (k: number): number | null =>
+      fit.standardErrors === null
+        ? null
+        : suretyOf({
+            scatter: fit.standardErrors[k] ?? 0,
+            degreesOfFreedom: fit.degreesOfFreedom,
+            floor: roundingSd(stepV) * (fit.gains[k] ?? 0),
+            shared: byCurve.map((moved) => normal95 * Math.abs(moved[k] ?? 0)),
+          }).halfInterval95;
+    if (cellKindOf(pack) === 'flat' && Math.min(...restAt) > plateauFrom)
+      throw new OutOfRange(
+        'readings',
+        'Iron phosphate rests at one voltage between 80 and 30 % of its charge: these readings tell nothing of what it holds. Discharge it at a known current until it is nearly empty, and count.',
+        'readings with less than 30 % left',
+      );
     const [capacityLeft = 1, internalOhm = 0, aboveCurveV = 0, fade = 0] = values;
     const capacityHalfInterval95 = halfOf(0);
     if (capacityHalfInterval95 === null || capacityHalfInterval95 > leastSure * capacityLeft)
@@ -157,7 +199,8 @@ export const batteryPack = defineCalculation({
         solved('Inner resistance', 'R', internalOhm, 'Ω'),
         {
           ...solved('Half of the 95 % interval of the share', 'half', capacityHalfInterval95, ''),
-          method: 'least squares of all readings, times Student’s t of what is left over',
+          method:
+            'what is left over by Student’s t, with what the curve of its kind may be off by at empty, half and full',
         },
         ...(fades ? [solved('Lost from trip to trip', 'fade', fade, '')] : []),
       ],

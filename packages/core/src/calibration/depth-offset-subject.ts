@@ -27,6 +27,9 @@ export interface DepthOffsetInputs {
   };
   /** What is said of a series only now and then is left out elsewhere, so that what was entered without it stays fresh. */
   readonly swellM?: number;
+  readonly leadLineByM?: number;
+  readonly spanS?: number;
+  readonly wavePeriodS?: number;
   /** How deep a face on a pole or a shaft hangs as it is used. */
   readonly immersionM?: number;
   readonly readings: readonly {
@@ -112,6 +115,9 @@ const inputsOf = (plan: Plan, transducerId: string): DepthOffsetInputs | null =>
       starboardM: transducer.starboardM,
     },
     ...(offset.swellM ? { swellM: offset.swellM } : {}),
+    ...(offset.leadLineByM == null ? {} : { leadLineByM: offset.leadLineByM }),
+    ...(offset.spanS == null ? {} : { spanS: offset.spanS }),
+    ...(offset.wavePeriodS == null ? {} : { wavePeriodS: offset.wavePeriodS }),
     ...(isLetDown(transducer) && offset.immersionM != null ? { immersionM: offset.immersionM } : {}),
     readings: inOrder(offset.readings).flatMap(([id, pair]) => {
       const { leadLineM, displayedM, leftOut } = pair;
@@ -139,6 +145,9 @@ export type DepthOffsetResult =
   | { readonly known: true; readonly answer: DepthOffsetAnswer; readonly soundSpeed: Answer<{ soundSpeedMps: number }> }
   | { readonly known: false; readonly wanting: string };
 
+/** A marked line in the hand, let down plumb: its marks, its stretch and the eye at the water. */
+export const usualLeadLineByM = 0.05;
+
 /** The offset worked out from its slice, or what is still wanting for it. */
 const offsetOf = (inputs: DepthOffsetInputs): DepthOffsetResult => {
   if (inputs.readings.length === 0)
@@ -163,6 +172,9 @@ const offsetOf = (inputs: DepthOffsetInputs): DepthOffsetResult => {
   const result = calculate(depthOffset, {
     readings: inputs.readings.map(({ id: _, deeperM, ...reading }) => ({ ...reading, deeperM: deeperM ?? 0 })),
     ...(inputs.swellM === undefined ? {} : { swellM: inputs.swellM }),
+    ...(inputs.wavePeriodS === undefined ? {} : { wavePeriodS: inputs.wavePeriodS }),
+    spanS: inputs.spanS ?? null,
+    leadLineByM: inputs.leadLineByM ?? usualLeadLineByM,
     offsetSetM: inputs.offsetSetM,
     soundSpeedAssumedMps: inputs.soundSpeedAssumedMps,
     soundSpeedActualMps: sound.soundSpeedMps,
@@ -190,6 +202,9 @@ export const measuredOffset = defineResult({
     water: 'the water',
     face: 'the transducer or its place',
     swellM: 'the swell',
+    leadLineByM: 'what the lead line may be off by',
+    spanS: 'over how long it was read',
+    wavePeriodS: 'how long a wave takes',
     immersionM: 'how deep the face hangs',
     readings: 'the readings',
   },

@@ -68,7 +68,7 @@ describe('an offset that was entered before readings could carry more', () => {
       face: now.face,
       readings: now.readings.map(({ id, leadLineM, displayedM }) => ({ id, leadLineM, displayedM })),
     };
-    expect(measuredOffset.fingerprint(now)).toBe(fingerprint(then, 2));
+    expect(measuredOffset.fingerprint(now)).toBe(fingerprint(then, 3));
     const swell = { ...aPlan() };
     swell.depthOffsets = { ...swell.depthOffsets, 'a-wide': { ...swell.depthOffsets['a-wide']!, swellM: 0.4 } };
     const entered = withEntered(swell, 'a-wide');
@@ -168,7 +168,7 @@ describe('depth-offset', () => {
     );
   });
 
-  it('leaves a flagged reading out by itself from eight readings on, not before', () => {
+  it('names a reading that stands apart and never leaves it out, however many there are', () => {
     const clean = [4, 6, 8, 10, 12, 14, 16].map((leadLineM, i) => ({
       leadLineM,
       displayedM: leadLineM - 0.4 + 0.01 * ((i % 3) - 1),
@@ -176,13 +176,10 @@ describe('depth-offset', () => {
     const slip = { leadLineM: 11, displayedM: 9.6 };
     const eight = answerOf(depthOffset, { ...base, readings: [...clean, slip] });
     expect(eight.flagged).toEqual([7]);
-    expect(eight.excluded).toEqual([7]);
-    expect(eight.offsetM).toBeCloseTo(0.4, 2);
-    expect(eight.readingsUsed).toBe(7);
-    const seven = answerOf(depthOffset, { ...base, readings: [...clean.slice(1), slip] });
-    expect(seven.flagged).toEqual([6]);
-    expect(seven.excluded).toEqual([]);
-    expect(seven.offsetM).toBeGreaterThan(0.5);
+    expect(eight.excluded).toEqual([]);
+    expect(eight.readingsUsed).toBe(8);
+    // The mean of all eight differences: seven of 0.4 and -0.01, 0, 0.01 in turn, and one of 1.4.
+    expect(eight.offsetM).toBeCloseTo((7 * 0.4 + 0.01 + 1.4) / 8, 9);
   });
 
   it('does not flag what only the rounding of a coarse display sets apart', () => {
@@ -267,10 +264,11 @@ describe('depth-offset', () => {
     it('never leaves an error of nothing: readings that all agree still hold the rounding', () => {
       const alike = [5.4, 7.4, 9.4, 11.4].map((leadLineM) => ({ leadLineM, displayedM: leadLineM - 0.4 }));
       const different = answerOf(depthOffset, { ...base, readings: alike, displayResolutionM: step });
-      expect(different.standardErrorM).toBeCloseTo(step / Math.sqrt(12 * 4), 9);
+      // Line and display are both read in tenths: each reading is off by two roundings.
+      expect(different.standardErrorM).toBeCloseTo((step * Math.SQRT2) / Math.sqrt(12 * 4), 9);
       const same = [1, 2, 3, 4].map(() => ({ leadLineM: 5.4, displayedM: 5 }));
       const one = answerOf(depthOffset, { ...base, readings: same, displayResolutionM: step });
-      expect(one.standardErrorM).toBeCloseTo(step / Math.sqrt(12), 9);
+      expect(one.standardErrorM).toBeCloseTo((step * Math.SQRT2) / Math.sqrt(12), 9);
       for (const { working } of [different, one]) expectWorkingHolds(working, 'rounded');
     });
   });

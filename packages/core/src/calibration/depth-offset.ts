@@ -1,14 +1,10 @@
-import tQuantile from '@stdlib/stats-base-dists-t-quantile';
 import { depthReferenceSchema, type WorkingInput, type WorkingStep } from '@grey-keel/model';
 import * as z from 'zod';
 import { defineCalculation, OutOfRange } from '../calculation/calculation.ts';
 import { fitDepthLine } from './depth-line.ts';
-import { atOneDepth, normal95, roundedShare, suretyOf } from './depth-surety.ts';
-import { stepOf } from './display-step.ts';
+import { leadSteps, stepOf } from './display-step.ts';
 import { findOutliers } from './outliers.ts';
-
-/** From this many readings on a flagged one is left out of the mean by itself; below it is only named. */
-export const removesFrom = 8;
+import { effectiveNumber, partsOfMean, roundingOf, suretyOf, suretySteps, usualWaveS } from './surety.ts';
 
 const soundSpeed = z.number().min(1300).max(1800);
 
@@ -33,6 +29,11 @@ const input = z.strictObject({
   reference: depthReferenceSchema,
   displayResolutionM: z.number().min(0.001).max(2).optional(),
   swellM: z.number().min(0).max(10).default(0),
+  /** What the lead line's marks and the eye at them are off by, 95 times of 100: all readings share it. */
+  leadLineByM: z.number().min(0).max(2).default(0),
+  /** From the first reading to the last; null where they were minutes apart. */
+  spanS: z.number().min(0).max(1e6).nullable().default(null),
+  wavePeriodS: z.number().min(1).max(30).default(usualWaveS),
 });
 
 const steps = [0.1, 0.01];
@@ -47,14 +48,14 @@ const mean = (values: readonly number[]): number => values.reduce((sum, value) =
  * reading, or the face hung deeper than as calibrated (loading, a pole let down), each reading says so and is corrected.
  * Swell is its height, crest to trough, where it was not waited out. Added to what is displayed it gives
  * the depth from the surface (waterline) or below the keel (keel). One reading gives no standard error.
- * Flagged readings are named; they are left out of the mean by itself only from eight readings on.
- * Sources: mean and standard error, with the rounding of the display (a uniform error of a step, variance step² / 12);
- * outliers by the median absolute deviation (Hampel 1974).
+ * Readings within waves count two to a wave. Readings at one depth share the rounding of both instruments; all share what
+ * the lead line itself is off by. Flagged readings are named and stay in: who took them leaves them out.
+ * Sources: mean and interval as in `surety`; outliers by the median absolute deviation (Hampel 1974).
  */
 export const depthOffset = defineCalculation({
   name: 'depth-offset',
   purpose: 'Depth offset to enter, from lead-line readings',
-  version: 2,
+  version: 3,
   input,
   output: z.strictObject({
     offsetM: z.number(),
@@ -62,7 +63,7 @@ export const depthOffset = defineCalculation({
     /** Half of the 95 % interval of the mean (Student). */
     halfInterval95M: z.number().nullable(),
     flagged: z.array(z.number()),
-    /** The flagged ones that were left out of the mean. */
+    /** Always empty: nothing is left out but by the user. */
     excluded: z.array(z.number()),
     scaleJustified: z.boolean(),
     scale: z.number().nullable(),
@@ -79,9 +80,9 @@ export const depthOffset = defineCalculation({
     /** How far a display that works with the assumed speed is off in depth, as a fraction of the depth. */
     displayDepthError: z.number(),
   }),
-  run: (given) => {
-    const { readings, offsetSetM, soundSpeedAssumedMps, soundSpeedActualMps, keelBelowWaterlineM, reference, swellM } =
-      given;
+  run: (asked) => {
+    const { readings, offsetSetM, soundSpeedAssumedMps, soundSpeedActualMps, keelBelowWaterlineM, reference } = asked;
+    const { swellM, leadLineByM, spanS, wavePeriodS } = asked;
     readings.forEach(({ displayedM }, i) => {
       if (displayedM - offsetSetM <= 0)
         throw new OutOfRange(
@@ -96,32 +97,38 @@ export const depthOffset = defineCalculation({
     const leadM = readings.map(({ leadLineM, riseM = 0, deeperM = 0 }) => leadLineM + riseM - deeperM);
     const differencesM = leadM.map((lead, i) => lead - (rangesM[i] ?? 0));
     const displayResolutionM =
-      given.displayResolutionM ??
+      asked.displayResolutionM ??
       stepOf(
         readings.map((r) => r.displayedM),
         steps,
       );
     const { spread, flagged } = findOutliers(differencesM, displayResolutionM);
 
-    const excluded = readings.length >= removesFrom ? [...flagged] : [];
-    const used = differencesM.map((_, i) => i).filter((i) => !excluded.includes(i));
-    const usedDifferences = used.map((i) => differencesM[i] ?? 0);
-    const n = used.length;
-    const toWaterlineM = mean(usedDifferences);
+    const n = readings.length;
+    const toWaterlineM = mean(differencesM);
     const keelM = reference === 'keel' ? keelBelowWaterlineM : 0;
     const offsetM = toWaterlineM - keelM;
-    const squares = usedDifferences.reduce((sum, d) => sum + (d - toWaterlineM) ** 2, 0);
-    const oneDepth = [leadM, readings.map((r) => r.displayedM)].some((depths) =>
-      atOneDepth(
-        used.map((i) => depths[i] ?? 0),
-        displayResolutionM,
-      ),
-    );
-    const student = n > 1 ? tQuantile(0.975, n - 1) : null;
-    const surety =
-      student === null ? null : suretyOf(squares, n, student, { stepM: displayResolutionM, swellM, oneDepth });
-    const standardErrorM = surety?.standardErrorM ?? null;
-    const halfInterval95M = surety?.halfInterval95M ?? null;
+    const squares = differencesM.reduce((sum, d) => sum + (d - toWaterlineM) ** 2, 0);
+    const leads = readings.map((r) => r.leadLineM);
+    const counting = effectiveNumber(n, spanS, wavePeriodS);
+    const parts = partsOfMean({
+      squares,
+      readings: n,
+      counting,
+      leastVariance: swellM ** 2 / 8,
+      roundings: [
+        roundingOf(
+          readings.map((r) => r.displayedM),
+          displayResolutionM,
+          ratio,
+        ),
+        roundingOf(leads, stepOf(leads, leadSteps)),
+      ],
+      shared: [leadLineByM],
+    });
+    const surety = suretyOf(parts);
+    const standardErrorM = n > 1 ? surety.standardError : null;
+    const halfInterval95M = surety.halfInterval95;
     const displayDepthError = soundSpeedAssumedMps / soundSpeedActualMps - 1;
 
     const clean = differencesM.map((_, i) => i).filter((i) => !flagged.includes(i));
@@ -130,14 +137,14 @@ export const depthOffset = defineCalculation({
       clean.map((i) => leadM[i] ?? 0),
     );
 
-    const meanInputs: WorkingInput[] = used.map((i) => ({
+    const meanInputs: WorkingInput[] = differencesM.map((value, i) => ({
       symbol: `d${i + 1}`,
-      value: differencesM[i] ?? 0,
+      value,
       unit: 'm',
       meaning: `difference of reading ${i + 1}`,
     }));
     const working: WorkingStep[] = readings.map(({ leadLineM, displayedM, riseM = 0, deeperM = 0 }, i) => ({
-      says: `What the sounder misses, reading ${i + 1}${excluded.includes(i) ? ' (left out of the mean)' : ''}`,
+      says: `What the sounder misses, reading ${i + 1}`,
       symbol: `d${i + 1}`,
       value: differencesM[i] ?? 0,
       unit: 'm',
@@ -176,59 +183,7 @@ export const depthOffset = defineCalculation({
       ],
       source: 'arithmetic mean',
     });
-    const scatterWords = swellM > 0 ? 'max(Q / (n - 1), h ^ 2 / 8) / n' : 'Q / (n - 1) / n';
-    const swell = swellM > 0 ? [{ symbol: 'h', value: swellM, unit: 'm', meaning: 'swell, crest to trough' }] : [];
-    if (standardErrorM !== null && student !== null && halfInterval95M !== null)
-      working.push(
-        {
-          says: 'Standard error of the mean',
-          symbol: 'SE',
-          value: standardErrorM,
-          unit: 'm',
-          expression: oneDepth ? `sqrt(${scatterWords} + s ^ 2 / 12)` : `max(sqrt(${scatterWords}), s / sqrt(12 * n))`,
-          method: null,
-          inputs: [
-            {
-              symbol: 'Q',
-              value: squares,
-              unit: 'm²',
-              meaning: 'sum of squared departures from the mean',
-            },
-            { symbol: 'n', value: n, unit: '', meaning: 'readings used' },
-            {
-              symbol: 's',
-              value: displayResolutionM,
-              unit: 'm',
-              meaning: oneDepth ? 'step of the display; at one depth all share its rounding' : 'step of the display',
-            },
-            ...swell,
-          ],
-          source: 'standard error of a mean, with the uniform error of rounding',
-        },
-        {
-          says: 'Half of the 95 % interval of the mean',
-          symbol: 'half',
-          value: halfInterval95M,
-          unit: 'm',
-          expression: oneDepth
-            ? `sqrt(t ^ 2 * ${scatterWords} + (${roundedShare} * s) ^ 2)`
-            : `max(t * sqrt(${scatterWords}), ${normal95} * s / sqrt(12 * n))`,
-          method: null,
-          inputs: [
-            {
-              symbol: 't',
-              value: student,
-              unit: '',
-              meaning: `97.5 % quantile of Student's t, ${n - 1} degrees of freedom`,
-            },
-            { symbol: 'Q', value: squares, unit: 'm²', meaning: 'sum of squared departures from the mean' },
-            { symbol: 'n', value: n, unit: '', meaning: 'readings used' },
-            { symbol: 's', value: displayResolutionM, unit: 'm', meaning: 'step of the display' },
-            ...swell,
-          ],
-          source: 'Student 1908',
-        },
-      );
+    working.push(...suretySteps(parts, 'the mean', 'm'));
     working.push({
       says: 'How far the display is off in depth by its sound speed',
       symbol: 'e',
@@ -246,6 +201,14 @@ export const depthOffset = defineCalculation({
     const flags: string[] = [];
     if (swellM > 0)
       flags.push('Wait the swell out: read both halves over several waves and take their middle, not a crest.');
+    if (n > 1 && halfInterval95M === null)
+      flags.push(
+        counting <= 1 + 1e-9
+          ? 'All were read within half a wave: they count as one. Read again some waves later.'
+          : 'Two readings at one depth share the steps they are read in: they carry no interval. Read a third, at another depth.',
+      );
+    if (swellM > 0 && spanS === null)
+      flags.push('Say over how long these were read: within one wave they count as two at the most.');
     if (n < 3) flags.push('Fewer than three readings: a slip of the tongue cannot be told from a true one.');
     if (line?.justified)
       flags.push(
@@ -256,7 +219,7 @@ export const depthOffset = defineCalculation({
       standardErrorM,
       halfInterval95M,
       flagged: [...flagged],
-      excluded,
+      excluded: [],
       scaleJustified: line?.justified ?? false,
       scale: line?.scale ?? null,
       scaledOffsetM: line === null ? null : line.offsetM - keelM,

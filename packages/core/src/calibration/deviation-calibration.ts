@@ -1,5 +1,6 @@
-import type { Plan } from '@grey-keel/model';
+import type { Plan, swingReferences } from '@grey-keel/model';
 import { calculate } from '../calculation/calculation.ts';
+import { heldBy } from '../plan/held-by.ts';
 import { defineResult } from '../plan/define-result.ts';
 import { calibratedSensors } from './calibrated-sensors.ts';
 import { headingDeviation } from './heading-deviation.ts';
@@ -18,11 +19,18 @@ import {
 export interface DeviationInputs {
   readonly readings: readonly { readonly id: string; readonly compassDeg: number; readonly magneticDeg: number }[];
   readonly sensor: SensorPlace;
+  /** The offset that the compass held: with another one the whole card is another. */
+  readonly compassOffsetDeg: number;
+  readonly heldAgainst: (typeof swingReferences)[number] | null;
 }
 
 const leastHeadings = 4;
 
-const compute = ({ readings }: DeviationInputs): Measurement => {
+const compute = ({ readings, heldAgainst }: DeviationInputs): Measurement => {
+  if (heldAgainst === 'course over ground')
+    return notMeasured(
+      'Course over ground is no heading: a current sets it off by up to six degrees and more. Hold the swing against a bearing far off, the sun, or a heading that is right.',
+    );
   if (readings.length < leastHeadings)
     return notMeasured(`A swing takes ${leastHeadings} headings all round at least, eight for the whole curve.`);
   const result = calculate(headingDeviation, {
@@ -52,7 +60,7 @@ const compute = ({ readings }: DeviationInputs): Measurement => {
     fitted: answer.termsFitted,
     equations: 1,
     together: 1,
-    flags: answer.flags,
+    flags: [...(heldAgainst === null ? ['Say what the magnetic headings are held against.'] : []), ...answer.flags],
     working: answer.working,
   };
 };
@@ -82,12 +90,23 @@ export const measuredDeviation = defineResult({
   keys: (plan) => calibratedSensors(plan, 'deviation').map(({ id }) => id),
   slice: (plan: Plan, id): DeviationInputs | null => {
     const sensor = sensorOf(plan, id);
+    const { readings, heldAgainst } = calibrationOf(plan, 'deviation', id);
     return sensor
-      ? { readings: wholeReadings<'deviation'>(calibrationOf(plan, 'deviation', id).readings), sensor }
+      ? {
+          readings: wholeReadings<'deviation'>(readings),
+          sensor,
+          compassOffsetDeg: heldBy(plan, '', 'heading-offset', id),
+          heldAgainst: heldAgainst ?? null,
+        }
       : null;
   },
   version: headingDeviation.version,
   compute,
   noted: (plan, id) => plan.calibrations.deviation[id]?.entered ?? null,
-  words: { readings: 'the swing', sensor: 'the compass or its place' },
+  words: {
+    readings: 'the swing',
+    sensor: 'the compass or its place',
+    compassOffsetDeg: 'the compass offset entered',
+    heldAgainst: 'what it is held against',
+  },
 });

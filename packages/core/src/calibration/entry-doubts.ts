@@ -25,7 +25,7 @@ export const entryDoubts = (
   const length = (value: number) => ({ value, quantity: 'length' as const });
   const holds = offsetAtGrounding(plan, transducerId, answer);
   const wrongM = holds ? offsetM - holds.value : 0;
-  const apart = answer.flagged.filter((i) => !answer.excluded.includes(i)).length;
+  const apart = answer.flagged.length;
   return [
     ...(half === null ? [['One reading says nothing about its own uncertainty.']] : []),
     ...(half !== null && half > toleranceM

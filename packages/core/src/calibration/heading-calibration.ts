@@ -46,6 +46,7 @@ const compute = ({ readings, setDeg, northTurnDeg: turn }: HeadingInputs): Measu
     known: true,
     measured: angle(offsetDeg),
     half: halfInterval95Deg === null ? null : angle(halfInterval95Deg),
+    sharedHalf: answer.sharedHalf95,
     enter: [angle(wrapped(setDeg + offsetDeg))],
     sign: [
       'Pointing ',

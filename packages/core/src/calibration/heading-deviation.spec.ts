@@ -61,8 +61,10 @@ describe('heading-deviation', () => {
       for (let i = 0; i < boats; i++) {
         const truth = [2, 8, 8, 3, 1].map((size) => size * normal(uniform));
         const at = curve(truth);
+        const rounding = uniform() - 0.5;
         const answer = answerOf(headingDeviation, {
-          swing: evenly(headings, (deg) => Math.round(deg + at(deg) + normal(uniform)) - deg),
+          // Steered by the figure: the compass lies off it by the same share of its step on every heading.
+          swing: evenly(headings, (deg) => Math.round(deg + rounding + at(deg + rounding) + normal(uniform)) - deg),
         });
         [answer.aDeg, answer.bDeg, answer.cDeg, answer.dDeg, answer.eDeg].forEach((found, k) => {
           if (Math.abs(found - (truth[k] ?? 0)) <= (answer.halfIntervals95Deg?.[k] ?? 0)) held[k] = (held[k] ?? 0) + 1;
@@ -70,7 +72,7 @@ describe('heading-deviation', () => {
       }
       for (const count of held) {
         expect(count / boats).toBeGreaterThan(0.93);
-        expect(count / boats).toBeLessThan(0.97);
+        expect(count / boats).toBeLessThan(0.98);
       }
     });
 });

@@ -1,10 +1,11 @@
-import tQuantile from '@stdlib/stats-base-dists-t-quantile';
 import type { WorkingStep } from '@grey-keel/model';
 import * as z from 'zod';
 import { defineCalculation, OutOfRange } from '../calculation/calculation.ts';
 import { calculated, given } from '../calculation/working-step.ts';
 import { wrapped } from './bearings.ts';
+import { angleSteps, roundingSd, stepOf } from './display-step.ts';
 import { leastSquares } from './least-squares.ts';
+import { suretyOf } from './surety.ts';
 
 const radian = Math.PI / 180;
 /** From so many headings on a swing carries the terms that go round twice. */
@@ -29,14 +30,15 @@ const widestGap = (headings: readonly number[]): number => {
  * compass heading, by least squares; easterly deviation is positive, and is added to the compass.
  *
  * swing: 4 to 72 headings all round, degrees magnetic. D and E are fitted from eight headings on that leave no gap over
- * 70°; below that they are 0 and said to be so. A gap over 100° is refused.
+ * 70°; below that they are 0 and said to be so. A gap over 100° is refused. The steps that both are read in floor the
+ * intervals; that of the compass, steered by the figure, stands in A besides.
  * Sources: coefficients after Archibald Smith (1850s) as in the handbooks of compass adjustment; least squares (Draper
  * and Smith 1998, ch. 5).
  */
 export const headingDeviation = defineCalculation({
   name: 'heading-deviation',
   purpose: 'Deviation curve of a compass, from a swing',
-  version: 1,
+  version: 2,
   input: z.strictObject({
     swing: z
       .array(
@@ -78,9 +80,28 @@ export const headingDeviation = defineCalculation({
     );
     if (!fit) throw new OutOfRange('swing', 'The headings do not tell the terms apart. Add headings all round.', '');
     const [aDeg = 0, bDeg = 0, cDeg = 0, dDeg = 0, eDeg = 0] = fit.values;
-    const student = fit.degreesOfFreedom > 0 ? tQuantile(0.975, fit.degreesOfFreedom) : null;
-    const halfIntervals95Deg =
-      fit.standardErrors && student !== null ? fit.standardErrors.map((error) => student * error) : null;
+    const steps = (['compassDeg', 'magneticDeg'] as const).map((part) =>
+      stepOf(
+        swing.map((one) => one[part]),
+        angleSteps,
+      ),
+    );
+    const [compassStepDeg = 0, magneticStepDeg = 0] = steps;
+    const rounded = Math.hypot(roundingSd(compassStepDeg), roundingSd(magneticStepDeg));
+    // Steered by the figure that is read, the compass is rounded alike on every heading: that stays in A.
+    const inA = { half: 0.475 * compassStepDeg, sd: roundingSd(compassStepDeg) };
+    const { standardErrors } = fit;
+    const halfIntervals95Deg = standardErrors
+      ? standardErrors.map(
+          (scatter, k) =>
+            suretyOf({
+              scatter,
+              degreesOfFreedom: fit.degreesOfFreedom,
+              floor: rounded * (fit.gains[k] ?? 0),
+              roundings: k === 0 ? [inA] : [],
+            }).halfInterval95 ?? 0,
+        )
+      : null;
     const worst = fit.residuals.reduce((most, value) => Math.max(most, Math.abs(value)), 0);
 
     const coefficients = [aDeg, bDeg, cDeg, dDeg, eDeg].map((value, i) =>

@@ -2,6 +2,7 @@ import { answerOf } from '../calculation/calculation.ts';
 import { refusalOf } from '../testing/refusal.ts';
 import { seeded } from '../testing/sample-plan.ts';
 import { pairsFrom, simulatedRuns } from '../testing/simulated-runs.ts';
+import { bearingOf, eastNorth } from './bearings.ts';
 import { headingOffset } from './heading-offset.ts';
 
 const offsetFrom = ({ runs }: ReturnType<typeof simulatedRuns>) =>
@@ -60,8 +61,28 @@ describe('heading-offset', () => {
         if (Math.abs(offsetDeg - boat.offsetDeg) <= (halfInterval95Deg ?? 0)) held += 1;
       }
       expect(held / boats).toBeGreaterThan(0.93);
-      expect(held / boats).toBeLessThan(0.97);
+      // The step of the heading is shared, and counted as what it is at the most.
+      expect(held / boats).toBeLessThan(0.985);
     });
+
+  it('names pairs that lie on one line, and a current that turned between them', () => {
+    const pair = (deg: number, east: number) =>
+      [deg, deg + 180].map((headingDeg) => {
+        const way = eastNorth(headingDeg, 4);
+        const over = { east: way.east + east, north: way.north };
+        return { headingDeg, sogMps: Math.hypot(over.east, over.north), cogDeg: bearingOf(over) };
+      });
+    const flags = (...pairs: ReturnType<typeof pair>[]) => answerOf(headingOffset, { runs: pairs.flat() }).flags.join();
+    expect(flags(pair(20, 0.3), pair(30, 0.3))).toContain('one line');
+    expect(flags(pair(20, 0.3), pair(110, 0.3))).toBe('');
+    expect(flags(pair(20, 0.3), pair(110, -0.3))).toContain('0.60 m/s');
+  });
+
+  it('holds at least the step its headings are steered by, whatever agrees', () => {
+    const runs = [0, 180, 90, 270].map((headingDeg) => ({ headingDeg, sogMps: 4, cogDeg: headingDeg + 3 }));
+    const { halfInterval95Deg } = answerOf(headingOffset, { runs });
+    expect(halfInterval95Deg).toBeGreaterThan(0.475);
+  });
 
   it('gives no interval for one pair, and refuses a run without its run back or nearly beside it', () => {
     const out = { headingDeg: 0, sogMps: 3, cogDeg: 3 };

@@ -1,8 +1,10 @@
-import tQuantile from '@stdlib/stats-base-dists-t-quantile';
 import type { WorkingStep } from '@grey-keel/model';
 import * as z from 'zod';
 import { defineCalculation, OutOfRange } from '../calculation/calculation.ts';
 import { calculated, given } from '../calculation/working-step.ts';
+import { angleSteps, roundingSd, stepOf } from './display-step.ts';
+import { turnOf } from './pair-currents.ts';
+import { roundingOf, suretyOf, suretySteps } from './surety.ts';
 import { bearingOf, circularMean, eastNorth, wrapped } from './bearings.ts';
 
 const radian = Math.PI / 180;
@@ -23,14 +25,16 @@ const plus = (a: Velocity, b: Velocity): Velocity => ({ east: a.east + b.east, n
  * 3 and 4 the next, each pair 90° apart at least and at one speed through the water; speed may differ between pairs. The
  * difference of the two ground velocities points where the boat pointed, whatever steady current runs; its angle to the
  * sensor's own headings is the offset. Pairs count by the square of that difference; scatter is across the track.
- * One pair gives no interval. The plain mean of course less heading is given beside it: a current across the track that
+ * One pair gives no interval. The heading is steered by the figure that is read: its rounding is the same in all runs. Courses
+ * are rounded each by itself, unless no current sets them apart. Pairs all on one line do not see what the compass does
+ * across it; a current that changed between pairs is named. The plain mean of course less heading is given beside it: a current across the track that
  * does not turn with the boat cancels in it only when both runs are equally fast over ground.
  * Sources: triangle of velocities; weighted mean of directions (Mardia and Jupp 2000, ch. 2); Student 1908.
  */
 export const headingOffset = defineCalculation({
   name: 'heading-offset',
   purpose: 'Offset of a heading sensor, from reciprocal runs',
-  version: 1,
+  version: 2,
   input: z.strictObject({
     runs: z
       .array(
@@ -47,6 +51,8 @@ export const headingOffset = defineCalculation({
     offsetDeg: z.number(),
     standardErrorDeg: z.number().nullable(),
     halfInterval95Deg: z.number().nullable(),
+    /** What of the interval all readings share: more of them do not make it less. */
+    sharedHalf95: z.number(),
     currentEastMps: z.number(),
     currentNorthMps: z.number(),
     naiveOffsetDeg: z.number(),
@@ -94,9 +100,33 @@ export const headingOffset = defineCalculation({
       (all, { movedMps }, i) => all + (movedMps * Math.sin(((pairOffsetsDeg[i] ?? 0) - offsetDeg) * radian)) ** 2,
       0,
     );
-    const standardErrorDeg = n > 1 ? Math.sqrt(squares / (n - 1) / weight) / radian : null;
-    const student = n > 1 ? tQuantile(0.975, n - 1) : null;
-    const halfInterval95Deg = standardErrorDeg === null || student === null ? null : student * standardErrorDeg;
+    const courseStepDeg = stepOf(
+      runs.map(({ cogDeg }) => cogDeg),
+      angleSteps,
+    );
+    const headingStepDeg = stepOf(
+      runs.map(({ headingDeg }) => headingDeg),
+      angleSteps,
+    );
+    const drifts = roundingOf(
+      runs.map(({ cogDeg, headingDeg }) => wrapped(cogDeg - headingDeg)),
+      courseStepDeg,
+    );
+    // Across the track by the rounding of the courses, pair by pair.
+    const acrossByRounding = pairs.reduce(
+      (all, { movedMps }, i) =>
+        all + movedMps ** 2 * ((runs[2 * i]?.sogMps ?? 0) ** 2 + (runs[2 * i + 1]?.sogMps ?? 0) ** 2),
+      0,
+    );
+    const parts = {
+      scatter: n > 1 ? Math.sqrt(squares / (n - 1) / weight) / radian : 0,
+      degreesOfFreedom: n - 1,
+      floor: (Math.sqrt(drifts.apartVariance) * Math.sqrt(acrossByRounding)) / weight,
+      roundings: [{ half: 0.475 * headingStepDeg, sd: roundingSd(headingStepDeg) }, drifts.shared],
+    };
+    const surety = n > 1 ? suretyOf(parts) : null;
+    const standardErrorDeg = surety?.standardError ?? null;
+    const halfInterval95Deg = surety?.halfInterval95 ?? null;
 
     const currents = pairs.map(({ ground, pointed, movedMps, meantLength }) => {
       const speed = movedMps / meantLength;
@@ -138,43 +168,29 @@ export const headingOffset = defineCalculation({
         given('C', cosines, 'm²/s²', 'cosines of the offsets, weighted and added'),
       ),
     );
-    if (standardErrorDeg !== null && student !== null && halfInterval95Deg !== null)
-      working.push(
-        calculated(
-          {
-            says: 'Standard error of the offset',
-            symbol: 'SE',
-            value: standardErrorDeg,
-            unit: '°',
-            expression: 'sqrt(Q / (n - 1) / W) * 180 / pi',
-            source: 'standard error of a weighted mean',
-          },
-          given('Q', squares, 'm²/s²', 'what is left across the track, squared and added'),
-          given('n', n, '', 'pairs'),
-          given('W', weight, 'm²/s²', 'squares of the differences, added'),
-        ),
-        calculated(
-          {
-            says: 'Half of the 95 % interval of the offset',
-            symbol: 'half',
-            value: halfInterval95Deg,
-            unit: '°',
-            expression: 't * SE',
-            source: 'Student 1908',
-          },
-          given('t', student, '', `97.5 % quantile of Student's t, ${n - 1} degrees of freedom`),
-          given('SE', standardErrorDeg, '°', 'standard error of the offset'),
-        ),
-      );
+    if (n > 1) working.push(...suretySteps(parts, 'the offset', '°'));
+    const turn = turnOf(currents);
+    const lines = pairs.map(({ meantDeg }) => meantDeg);
+    const crosses = lines.some((deg) => Math.abs(Math.sin((deg - (lines[0] ?? 0)) * radian)) > Math.SQRT1_2 - 1e-9);
+    const flags = [
+      ...(n < 2 ? ['One pair: how sure the offset is cannot be told. Run a second pair across the first.'] : []),
+      ...(n > 1 && !crosses
+        ? ['All pairs lie on one line: what the compass does across it stays in the offset. Run a pair across.']
+        : []),
+      ...(turn === null
+        ? []
+        : [`The current turned or changed by ${turn.toFixed(2)} m/s between two pairs. It cancels within each pair.`]),
+    ];
     return {
       offsetDeg,
       standardErrorDeg,
       halfInterval95Deg,
+      sharedHalf95: surety?.sharedHalf95 ?? 0,
       currentEastMps,
       currentNorthMps,
       naiveOffsetDeg,
       pairOffsetsDeg,
-      flags: n < 2 ? ['One pair: how sure the offset is cannot be told. Run a second pair.'] : [],
+      flags,
       working,
     };
   },

@@ -4,6 +4,8 @@ export interface Fit {
   readonly values: readonly number[];
   /** Standard error of each value, from the scatter of what is left over; null where nothing is left to tell it by. */
   readonly standardErrors: readonly number[] | null;
+  /** Standard error of each value for errors of one unit in what was observed. */
+  readonly gains: readonly number[];
   /** Root mean square of what is left over. */
   readonly rms: number;
   readonly residuals: readonly number[];
@@ -30,10 +32,11 @@ export const leastSquares = (rows: readonly (readonly number[])[], observed: rea
   const squares = residuals.reduce((sum, r) => sum + r * r, 0);
   const degreesOfFreedom = rows.length - values.length;
   const sd = degreesOfFreedom > 0 ? Math.sqrt(squares / degreesOfFreedom) : null;
-  const spread = inverse(design.transpose().mmul(design)).diagonal();
+  const gains = inverse(design.transpose().mmul(design)).diagonal().map(Math.sqrt);
   return {
     values,
-    standardErrors: sd === null ? null : spread.map((share) => sd * Math.sqrt(share)),
+    standardErrors: sd === null ? null : gains.map((gain) => sd * gain),
+    gains,
     rms: Math.sqrt(squares / rows.length),
     residuals,
     degreesOfFreedom,

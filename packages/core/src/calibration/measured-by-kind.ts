@@ -103,6 +103,7 @@ export const moreFor = (plan: Plan, kind: CalibrationKind, id: string, it: Measu
     fitted: it.fitted,
     equations: it.equations,
     half: it.half.value,
+    shared: it.sharedHalf ?? 0,
     tolerance: tolerance.value,
   });
   return more === null ? null : more * it.together;
@@ -136,6 +137,15 @@ export const followsFrom = (plan: Plan, kind: CalibrationKind, id: string, it: M
   const battery = kind === 'battery' ? plan.power.batteries[id] : undefined;
   const out = battery && hoursUntilOut(plan, id, { ...battery, ...it.inPlaceOf?.battery });
   return [
+    ...(battery && !capacityDiffers(plan, id, it)
+      ? [
+          [
+            'The plan has ',
+            { value: battery.capacityLeft, quantity: 'fraction' as const },
+            ', which is within that: its capacity stays, the inner resistance is taken.',
+          ],
+        ]
+      : []),
     ...(it.also ?? []),
     ...(out
       ? [
@@ -151,8 +161,31 @@ export const followsFrom = (plan: Plan, kind: CalibrationKind, id: string, it: M
   ];
 };
 
-/** What else an entry changes in the plan: what was a round figure there is the measured one from then on. */
-export const alsoEntered = (id: string, { inPlaceOf }: Measured): Edit[] => [
-  ...(inPlaceOf?.battery ? [{ type: 'describeBattery' as const, id, changes: inPlaceOf.battery }] : []),
-  ...(inPlaceOf?.boat ? [{ type: 'describeBoat' as const, changes: inPlaceOf.boat }] : []),
+/** Whether a battery's capacity as measured is another than the plan has: within its interval there is nothing to replace. */
+export const capacityDiffers = (plan: Plan, id: string, { inPlaceOf, half }: Measured): boolean => {
+  const held = plan.power.batteries[id]?.capacityLeft;
+  const measured = inPlaceOf?.battery?.capacityLeft;
+  return held !== undefined && measured !== undefined && half !== null && Math.abs(held - measured) > half.value;
+};
+
+/**
+ * What else an entry changes in the plan: what was a round figure there is the measured one from then on. A capacity that the
+ * readings cannot tell from the one there is stays as it is.
+ */
+export const alsoEntered = (plan: Plan, id: string, it: Measured): Edit[] => [
+  ...batteryEntered(plan, id, it),
+  ...(it.inPlaceOf?.boat ? [{ type: 'describeBoat' as const, changes: it.inPlaceOf.boat }] : []),
 ];
+
+const batteryEntered = (plan: Plan, id: string, it: Measured): Edit[] => {
+  const changes = it.inPlaceOf?.battery;
+  if (!changes) return [];
+  const { capacityLeft, internalOhm } = changes;
+  return [
+    {
+      type: 'describeBattery',
+      id,
+      changes: { internalOhm, ...(capacityDiffers(plan, id, it) ? { capacityLeft } : {}) },
+    },
+  ];
+};

@@ -1,4 +1,3 @@
-import tQuantile from '@stdlib/stats-base-dists-t-quantile';
 import { lostThings, mountingSchema, type WorkingStep } from '@grey-keel/model';
 import * as z from 'zod';
 import { bottomBackscatterDb, bottomTypes } from '../acoustics/backscatter.ts';
@@ -16,6 +15,8 @@ import {
 import { requiredSnrDb, traceSnrDb } from '../beams/beam-range.ts';
 import { defineCalculation, OutOfRange } from '../calculation/calculation.ts';
 import { calculated, given } from '../calculation/working-step.ts';
+import { distanceSteps, stepOf } from './display-step.ts';
+import { normal95, partsOfMean, roundingOf, suretyOf } from './surety.ts';
 
 /** A ball that is large against the wave, by its radius: 10 log10(a² / 4). Source: Urick 1983, ch. 9. */
 const sphereDb = (diameterM: number): number => 20 * Math.log10(diameterM / 4);
@@ -32,12 +33,28 @@ interface Mean {
   readonly value: number;
   readonly half: number | null;
 }
-const meanOf = (values: readonly number[]): Mean | null => {
-  const n = values.length;
+/** How strong a bottom, a sinker or a lure really answers is known to so many decibels, one standard deviation. */
+const strengthSdDb = 4;
+
+/** Levels that readings give, with how many decibels a step of their depth makes. */
+const meanOf = (
+  levels: readonly { readonly db: number; readonly depthM: number; readonly dbPerM: number }[],
+): Mean | null => {
+  const n = levels.length;
   if (n === 0) return null;
-  const value = values.reduce((sum, one) => sum + one, 0) / n;
-  const squares = values.reduce((sum, one) => sum + (one - value) ** 2, 0);
-  return { value, half: n > 1 ? tQuantile(0.975, n - 1) * Math.sqrt(squares / (n - 1) / n) : null };
+  const value = levels.reduce((sum, { db }) => sum + db, 0) / n;
+  const squares = levels.reduce((sum, { db }) => sum + (db - value) ** 2, 0);
+  const depths = levels.map(({ depthM }) => depthM);
+  const perM = levels.reduce((sum, { dbPerM }) => sum + dbPerM, 0) / n;
+  const half = suretyOf(
+    partsOfMean({
+      squares,
+      readings: n,
+      roundings: [roundingOf(depths, stepOf(depths, distanceSteps), perM)],
+      shared: [normal95 * strengthSdDb],
+    }),
+  ).halfInterval95;
+  return { value, half };
 };
 
 /**
@@ -47,13 +64,14 @@ const meanOf = (values: readonly number[]): Mean | null => {
  * readings: what was lost (the bottom, a round sinker, a lure), how far under the face, at which speed of the boat, and its
  * diameter or length. At rest it gives the electrical floor in 1 kHz; under way, with that floor taken out, by how much the
  * boat is louder than the round figure for its mounting and speed. The rest of the keys say how the beam works: as
- * beam-range has them. The interval is of the readings' scatter alone: strength of echo and source level are taken as told.
+ * beam-range has them. The interval holds the readings' scatter, the step of their depths, and what the strength of
+ * the echo itself is known to: 4 dB, one standard deviation. Source level is taken as told.
  * Sources: sonar equation, sphere and spheroid, Urick 1983, ch. 2 and 9; noises added as powers.
  */
 export const measuredNoise = defineCalculation({
   name: 'measured-noise',
   purpose: "The boat's own noise, from where bottom, sinker or lure is lost",
-  version: 1,
+  version: 2,
   input: z.strictObject({
     readings: z
       .array(
@@ -148,7 +166,13 @@ export const measuredNoise = defineCalculation({
       const electrical = resting(one) ? without(inBandDb[i] ?? 0, acousticDb(one.speedMps)) : null;
       return electrical === null ? null : electrical - electricalByDb;
     });
-    const floor = meanOf(floors.filter((one) => one !== null));
+    /** Twice the spreading and the absorption of one metre more. */
+    const saying = (levels: readonly (number | null)[]) =>
+      levels.flatMap((db, i) => {
+        const depthM = readings[i]?.depthM ?? 1;
+        return db === null ? [] : [{ db, depthM, dbPerM: 40 / (Math.LN10 * depthM) + 2 * it.absorptionDbPerM }];
+      });
+    const floor = meanOf(saying(floors));
     const floorDb = floor?.value ?? it.electricalFloorDb;
     const louder = readings.map((one, i) => {
       if (resting(one) || floorDb === null) return null;
@@ -156,7 +180,7 @@ export const measuredNoise = defineCalculation({
       const own = acoustic === null ? null : without(acoustic - inBand, waterDb);
       return own === null ? null : own - ownShipNoiseDb(mounting, one.speedMps, frequencyHz);
     });
-    const byDb = meanOf(louder.filter((one) => one !== null));
+    const byDb = meanOf(saying(louder));
     if (floor === null && byDb === null)
       throw new OutOfRange(
         'readings',

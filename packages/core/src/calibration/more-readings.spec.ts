@@ -11,5 +11,11 @@ describe('how many more readings', () => {
     expect(moreReadings({ readings: 10, fitted: 1, half: ten, tolerance: forty * 1.001 })).toBe(30);
     expect(moreReadings({ readings: 5, fitted: 1, half: 1, tolerance: 1 })).toBe(0);
     expect(moreReadings({ readings: 3, fitted: 1, half: 5, tolerance: 0.01 })).toBeNull();
+    // What all share stays: 0.3 of it never comes under 0.3, and 3-4-5 leaves 0.4 to shrink.
+    expect(moreReadings({ readings: 10, fitted: 1, half: 0.5, shared: 0.3, tolerance: 0.299 })).toBeNull();
+    expect(moreReadings({ readings: 10, fitted: 1, half: 0.5, shared: 0.3, tolerance: 0.5 })).toBe(0);
+    const less = moreReadings({ readings: 10, fitted: 1, half: 0.5, shared: 0.3, tolerance: 0.4 });
+    expect(less).toBe(moreReadings({ readings: 10, fitted: 1, half: 0.4, tolerance: Math.sqrt(0.16 - 0.09) }));
+    expect(less).toBeGreaterThan(0);
   });
 });

@@ -34,8 +34,9 @@ export interface NoiseInputs {
     readonly resolutionM: number;
     readonly absorptionDbPerM: number;
     readonly windMps: number;
-    readonly bottom: BottomType;
   } | null;
+  /** Under where the bottom was lost; null while nobody said. */
+  readonly bottom: BottomType | null;
   readonly mounting: Mounting;
   /** The floor that is taken under way where nothing was read at rest; null where something was. */
   readonly electricalFloorDb: number | null;
@@ -44,15 +45,18 @@ export interface NoiseInputs {
 /** Within what the plan takes. */
 const within = (db: number, least: number, most: number): number => Math.min(most, Math.max(least, db));
 
-const compute = ({ readings, beam, mounting, electricalFloorDb }: NoiseInputs): Measurement => {
+const compute = ({ readings, beam, bottom, mounting, electricalFloorDb }: NoiseInputs): Measurement => {
   if (readings.length === 0)
     return notMeasured(
       'Nothing yet: where the bottom, a sinker or a lure was just lost from the picture, and at which speed.',
     );
   if (beam === null) return notMeasured('The water is not described: say in the brief what you fish in.');
+  if (bottom === null && readings.some(({ lost }) => lost === 'bottom'))
+    return notMeasured('Say what the bottom is where it was lost: rock answers twelve decibels stronger than sand.');
   const result = calculate(measuredNoise, {
     readings: readings.map(({ id: _, ...reading }) => reading),
     ...beam,
+    ...(bottom === null ? {} : { bottom }),
     mounting,
     electricalFloorDb,
   });
@@ -136,8 +140,8 @@ export const measuredOwnNoise = defineResult({
           resolutionM: terms.resolutionM,
           absorptionDbPerM: terms.absorptionDbPerM,
           windMps: requirements.conditions.windMps,
-          bottom: requirements.hardest,
         },
+      bottom: calibrationOf(plan, 'noise', id).bottom ?? null,
       mounting: transducer.mounting,
       electricalFloorDb: atRest ? null : electricalFloorOf(plan).in1kHzDb,
     };
@@ -147,7 +151,8 @@ export const measuredOwnNoise = defineResult({
   noted: (plan, id) => plan.calibrations.noise[id]?.entered ?? null,
   words: {
     readings: 'what was lost where',
-    beam: 'the transducer, the water or its bottom',
+    beam: 'the transducer or the water',
+    bottom: 'the bottom it was lost over',
     mounting: 'where it is mounted',
     electricalFloorDb: 'the electrical noise at rest',
   },

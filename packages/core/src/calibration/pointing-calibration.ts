@@ -2,7 +2,8 @@ import type { Plan } from '@grey-keel/model';
 import { defineResult } from '../plan/define-result.ts';
 import { wrapped } from './bearings.ts';
 import { calibratedSensors } from './calibrated-sensors.ts';
-import { pairedMeasurement } from './paired-measurement.ts';
+import { angleSteps } from './display-step.ts';
+import { pairedMeasurement, type Waves, wavesOf } from './paired-measurement.ts';
 import { pairedOffset } from './paired-offset.ts';
 import {
   angle,
@@ -19,16 +20,17 @@ export interface PointingInputs {
   readonly readings: readonly { readonly id: string; readonly knownDeg: number; readonly shownDeg: number }[];
   readonly setDeg: number;
   readonly sensor: SensorPlace;
+  /** Over how long they were read, and the waves then; left out where that was not said. */
+  readonly waves?: Waves;
 }
 
 const exampleM = 20;
-const stepDeg = 0.5;
 
 /** So far off the bow a target is on one side for certain; so near to the other side's bearing it is mirrored. */
 const asideDeg = 8;
 const mirroredWithinDeg = 5;
 
-const compute = ({ readings, setDeg }: PointingInputs): Measurement => {
+const compute = ({ readings, setDeg, waves }: PointingInputs): Measurement => {
   const mirrored = readings.filter(
     ({ knownDeg, shownDeg }) =>
       Math.abs(knownDeg) > asideDeg && Math.abs(wrapped(knownDeg + shownDeg)) < mirroredWithinDeg,
@@ -37,7 +39,8 @@ const compute = ({ readings, setDeg }: PointingInputs): Measurement => {
     unit: 'deg',
     readings,
     pairOf: ({ knownDeg, shownDeg }) => ({ known: knownDeg, shown: shownDeg }),
-    step: stepDeg,
+    steps: angleSteps,
+    ...waves,
     wanting: 'No reading yet: where a target lies off the bow, and where the picture has it.',
     says: (offsetDeg) => ({
       enter: wrapped(setDeg + offsetDeg),
@@ -61,8 +64,8 @@ export const measuredPointing = defineResult({
   keys: (plan) => calibratedSensors(plan, 'pointing').map(({ id }) => id),
   slice: (plan: Plan, id): PointingInputs | null => {
     const sensor = sensorOf(plan, id);
-    const { readings, setDeg } = calibrationOf(plan, 'pointing', id);
-    return sensor ? { readings: wholeReadings<'pointing'>(readings), setDeg, sensor } : null;
+    const { readings, setDeg, ...settings } = calibrationOf(plan, 'pointing', id);
+    return sensor ? { readings: wholeReadings<'pointing'>(readings), setDeg, sensor, ...wavesOf(settings) } : null;
   },
   version: pairedOffset.version,
   compute,
@@ -71,5 +74,6 @@ export const measuredPointing = defineResult({
     readings: 'the readings',
     setDeg: 'the angle set while reading',
     sensor: 'the transducer or its place',
+    waves: 'over how long it was read, or the waves then',
   },
 });

@@ -41,6 +41,7 @@ const compute = ({ readings, way }: RangeInputs): Measurement => {
     ...ofOneValue,
     measured: fraction(factor),
     half: halfInterval95 === null ? null : fraction(halfInterval95),
+    sharedHalf: result.answer.sharedHalf95,
     enter: [fraction(factor)],
     sign: [
       'What is read ',

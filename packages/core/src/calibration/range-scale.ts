@@ -1,8 +1,9 @@
-import tQuantile from '@stdlib/stats-base-dists-t-quantile';
 import { shownRanges, type WorkingStep } from '@grey-keel/model';
 import * as z from 'zod';
 import { defineCalculation, OutOfRange } from '../calculation/calculation.ts';
 import { calculated, given } from '../calculation/working-step.ts';
+import { distanceSteps, stepOf } from './display-step.ts';
+import { roundingOf, suretyOf, suretySteps } from './surety.ts';
 
 type Way = (typeof shownRanges)[number];
 
@@ -13,13 +14,14 @@ type Way = (typeof shownRanges)[number];
  * distance stand beside each other: by triangle (sqrt(shown² - (height - target)²)), by taking off the water column
  * (shown - height), and as it is shown. Which is right hangs on where the target stands: a wall at the face's height
  * answers at its shown range, a stone on the bottom by the triangle. Known = factor x read, by least squares through
- * nothing; one target gives no interval.
+ * nothing; one target gives no interval. The steps that distances are paced and read in floor the scatter; at one distance
+ * all targets share them.
  * Sources: Blondel 2009, ch. 2; regression through the origin (Draper and Smith 1998, ch. 1); Student 1908.
  */
 export const rangeScale = defineCalculation({
   name: 'range-scale',
   purpose: 'Scale of a shown range against known distances, by triangle, less the water column and as shown',
-  version: 1,
+  version: 2,
   input: z.strictObject({
     targets: z
       .array(
@@ -38,6 +40,8 @@ export const rangeScale = defineCalculation({
     factor: z.number(),
     standardError: z.number().nullable(),
     halfInterval95: z.number().nullable(),
+    /** What of the interval all readings share: more of them do not make it less. */
+    sharedHalf95: z.number(),
     /** Of each target: known distance less factor x read. */
     residualsM: z.array(z.number()),
     /** Root mean square of known less read, by each way and without any factor. */
@@ -69,9 +73,21 @@ export const rangeScale = defineCalculation({
     const residualsM = known.map((value, i) => value - factor * (read[i] ?? 0));
     const n = targets.length;
     const left = sum(residualsM.map((value) => value ** 2));
-    const student = n > 1 ? tQuantile(0.975, n - 1) : null;
-    const standardError = n > 1 ? Math.sqrt(left / (n - 1) / squared) : null;
-    const halfInterval95 = standardError === null || student === null ? null : student * standardError;
+    const shown = targets.map(({ shownM }) => shownM);
+    const meanM = Math.max(1e-6, sum(read) / n);
+    const roundings = [
+      roundingOf(known, stepOf(known, distanceSteps)),
+      roundingOf(shown, stepOf(shown, distanceSteps), factor),
+    ];
+    const parts = {
+      scatter: n > 1 ? Math.sqrt(left / (n - 1) / squared) : 0,
+      degreesOfFreedom: n - 1,
+      floor: Math.sqrt(roundings.reduce((all, { apartVariance }) => all + apartVariance, 0) / squared),
+      roundings: roundings.map(({ shared }) => shared && { half: shared.half / meanM, sd: shared.sd / meanM }),
+    };
+    const surety = n > 1 ? suretyOf(parts) : null;
+    const standardError = surety?.standardError ?? null;
+    const halfInterval95 = surety?.halfInterval95 ?? null;
     const missOf = (one: Way): number => {
       const values = reads(one);
       return Math.sqrt(sum(values.map((value, i) => (value - (known[i] ?? 0)) ** 2)) / n);
@@ -112,38 +128,12 @@ export const rangeScale = defineCalculation({
         given('X', squared, 'm²', 'read, squared and added'),
       ),
     ];
-    if (standardError !== null && student !== null && halfInterval95 !== null)
-      working.push(
-        calculated(
-          {
-            says: 'Standard error of the factor',
-            symbol: 'SE',
-            value: standardError,
-            unit: '',
-            expression: 'sqrt(Q / (n - 1) / X)',
-            source: 'Draper and Smith 1998, ch. 1',
-          },
-          given('Q', left, 'm²', 'what is left over, squared and added'),
-          given('n', n, '', 'targets'),
-          given('X', squared, 'm²', 'read, squared and added'),
-        ),
-        calculated(
-          {
-            says: 'Half of the 95 % interval of the factor',
-            symbol: 'half',
-            value: halfInterval95,
-            unit: '',
-            expression: 't * SE',
-            source: 'Student 1908',
-          },
-          given('t', student, '', `97.5 % quantile of Student's t, ${n - 1} degrees of freedom`),
-          given('SE', standardError, '', 'standard error of the factor'),
-        ),
-      );
+    if (n > 1) working.push(...suretySteps(parts, 'the factor', ''));
     return {
       factor,
       standardError,
       halfInterval95,
+      sharedHalf95: surety?.sharedHalf95 ?? 0,
       residualsM,
       missesM,
       nearest,

@@ -21,6 +21,8 @@ export interface Measured {
   readonly measured: Figure;
   /** Half of its 95 % interval; null where the readings carry none. */
   readonly half: Figure | null;
+  /** What of that all readings share: more of them do not make it less. Left out where nothing is. */
+  readonly sharedHalf?: number;
   /** What is to be entered, with what is set there already; of a curve its coefficients. */
   readonly enter: readonly Figure[];
   /** Where more than one figure is entered: what each is called. */

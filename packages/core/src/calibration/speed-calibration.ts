@@ -55,6 +55,7 @@ const compute = ({ readings, setFactor, northTurnDeg: turn }: SpeedInputs): Meas
     known: true,
     measured: fraction(factor),
     half: factorHalfInterval95 === null ? null : fraction(factorHalfInterval95),
+    sharedHalf: answer.sharedHalf95,
     enter: [fraction(setFactor * factor)],
     sign: [
       `The log shows too ${factor > 1 ? 'little' : 'much'}: where it shows `,

@@ -1,14 +1,56 @@
-import tQuantile from '@stdlib/stats-base-dists-t-quantile';
 import type { WorkingStep } from '@grey-keel/model';
 import * as z from 'zod';
 import { defineCalculation, OutOfRange } from '../calculation/calculation.ts';
 import { calculated, given } from '../calculation/working-step.ts';
-import { eastNorth } from './bearings.ts';
+import { eastNorth, wrapped } from './bearings.ts';
 import { leastSquares } from './least-squares.ts';
+import { angleSteps, roundingSd, speedSteps, stepOf } from './display-step.ts';
+import { pairCurrents, turnOf } from './pair-currents.ts';
 import { scatterAlong } from './scatter-along.ts';
+import { roundingOf, suretyOf, type SuretyParts, suretySteps } from './surety.ts';
 
 /** Headings that spread less than so tell factor and current too poorly apart: about 40° between two runs. */
 const leastSpread = 0.12;
+
+interface Run {
+  readonly logMps: number;
+  readonly headingDeg: number;
+  readonly sogMps: number;
+  readonly cogDeg: number;
+}
+
+/** How sure the factor is: by the scatter along the track, by the steps the runs are read in, and by what they share. */
+const suretyParts = (
+  runs: readonly Run[],
+  factor: number,
+  sxx: number,
+  scatter: ReturnType<typeof scatterAlong>,
+): SuretyParts => {
+  const [logs, sogs, cogs] = [
+    runs.map((run) => run.logMps),
+    runs.map((run) => run.sogMps),
+    runs.map((run) => run.cogDeg),
+  ];
+  const meanLogMps = logs.reduce((sum, log) => sum + log, 0) / logs.length;
+  const log = roundingOf(logs, stepOf(logs, speedSteps), factor);
+  const over = roundingOf(sogs, stepOf(sogs, speedSteps));
+  // What a course is off by counts along the track as far as the current sets the boat across it.
+  const courseSd = (roundingSd(stepOf(cogs, angleSteps)) * Math.PI) / 180;
+  const across =
+    runs.reduce(
+      (sum, { sogMps, cogDeg, headingDeg }) =>
+        sum + (sogMps * Math.sin((wrapped(cogDeg - headingDeg) * Math.PI) / 180)) ** 2,
+      0,
+    ) / runs.length;
+  const ofFactor = ({ shared }: ReturnType<typeof roundingOf>) =>
+    shared && { half: shared.half / meanLogMps, sd: shared.sd / meanLogMps };
+  return {
+    scatter: Math.sqrt(scatter.squares / scatter.divisor / sxx),
+    degreesOfFreedom: scatter.degreesOfFreedom,
+    floor: Math.sqrt((log.apartVariance + over.apartVariance + across * courseSd ** 2) / sxx),
+    roundings: [ofFactor(log), ofFactor(over)],
+  };
+};
 
 /**
  * What the displayed speed through water has to be multiplied by, and the current, from straight runs on several headings.
@@ -16,14 +58,16 @@ const leastSpread = 0.12;
  * runs: displayed speed 0.3 to 40 m/s, true heading, speed and course over ground averaged over each run, at least two on
  * headings that differ. Over ground = factor x displayed along the heading + current, east and north, by least squares.
  * A log errs along the track, a compass and a course across it: from three runs on the interval is drawn from what is left
- * over along the track alone. Two runs leave one degree of freedom in all, so theirs is wide.
- * The plain ratio (mean over ground / mean displayed) is given beside it: it ignores the current.
+ * over along the track alone, floored by the steps that log and speed over ground are read in; logs that are all read in one
+ * step share its rounding. Two runs say nothing of their own uncertainty: no interval.
+ * A current that turns cancels in pairs there and back, not in runs all round: it is judged by comparing the currents of
+ * successive pairs. The plain ratio (mean over ground / mean displayed) is given beside it: it ignores the current.
  * Source: least squares (Draper and Smith 1998, ch. 5) on the triangle of velocities.
  */
 export const speedFactor = defineCalculation({
   name: 'speed-factor',
   purpose: 'Factor of the speed through water, and the current, from runs on several headings',
-  version: 2,
+  version: 3,
   input: z.strictObject({
     runs: z
       .array(
@@ -39,8 +83,11 @@ export const speedFactor = defineCalculation({
   }),
   output: z.strictObject({
     factor: z.number(),
-    factorStandardError: z.number(),
-    factorHalfInterval95: z.number(),
+    /** Null below three runs, as the interval. */
+    factorStandardError: z.number().nullable(),
+    factorHalfInterval95: z.number().nullable(),
+    /** What of the interval all readings share: more of them do not make it less. */
+    sharedHalf95: z.number(),
     currentEastMps: z.number(),
     currentNorthMps: z.number(),
     naiveFactor: z.number(),
@@ -77,15 +124,16 @@ export const speedFactor = defineCalculation({
     const [factor = 1, currentEastMps = 0, currentNorthMps = 0] = fit.values;
     const scatter =
       n < 3
-        ? { squares: fit.residuals.reduce((sum, r) => sum + r * r, 0), divisor: 1, degreesOfFreedom: 1 }
+        ? null
         : scatterAlong(
             rows,
             runs.map(({ headingDeg }) => eastNorth(headingDeg, 1)),
             fit.residuals,
           );
-    const factorStandardError = Math.sqrt(scatter.squares / scatter.divisor / sxx);
-    const student = tQuantile(0.975, scatter.degreesOfFreedom);
-    const factorHalfInterval95 = student * factorStandardError;
+    const parts = scatter && suretyParts(runs, factor, sxx, scatter);
+    const surety = parts && suretyOf(parts);
+    const factorStandardError = surety?.standardError ?? null;
+    const factorHalfInterval95 = surety?.halfInterval95 ?? null;
     const naiveFactor =
       runs.reduce((sum, { sogMps }) => sum + sogMps, 0) / runs.reduce((sum, { logMps }) => sum + logMps, 0);
     const residualsMps = runs.map((_, i) => Math.hypot(fit.residuals[2 * i] ?? 0, fit.residuals[2 * i + 1] ?? 0));
@@ -128,53 +176,37 @@ export const speedFactor = defineCalculation({
       current('east', currentEastMps),
       current('north', currentNorthMps),
     ];
-    working.push(
-      calculated(
-        {
-          says: 'Standard error of the factor',
-          symbol: 'SE',
-          value: factorStandardError,
-          unit: '',
-          expression: 'sqrt(Q / d / Sxx)',
-          source: 'Draper and Smith 1998, ch. 1 and 2',
-        },
-        given(
-          'Q',
-          scatter.squares,
-          'm²/s²',
-          n < 3 ? 'what is left over, squared and added' : 'what is left over along the track, squared and added',
-        ),
-        given('d', scatter.divisor, '', 'what these squares have lost to the three values worked out'),
-        given('Sxx', sxx, 'm²/s²', 'displayed velocity with itself, about its mean'),
-      ),
-      calculated(
-        {
-          says: 'Half of the 95 % interval of the factor',
-          symbol: 'half',
-          value: factorHalfInterval95,
-          unit: '',
-          expression: 't * SE',
-          source: 'Student 1908, Satterthwaite 1946',
-        },
-        given(
-          't',
-          student,
-          '',
-          `97.5 % quantile of Student's t, ${scatter.degreesOfFreedom.toFixed(1)} degrees of freedom`,
-        ),
-        given('SE', factorStandardError, '', 'standard error of the factor'),
-      ),
-    );
+    if (parts) working.push(...suretySteps(parts, 'the factor', ''));
+    const pairs = pairCurrents(runs, factor);
+    const turn = turnOf(pairs ?? []);
+    const flags = [
+      ...(n < 3
+        ? ['Two runs say nothing of how sure the factor is. Run a second pair across the first: 0, 180, 90, 270.']
+        : n < 4
+          ? ['Fewer than four runs: the interval is wide, and a poor run cannot be told.']
+          : []),
+      ...(turn === null
+        ? []
+        : [
+            `The current turned or changed by ${turn.toFixed(2)} m/s between two pairs. It cancels within each pair; make them quickly.`,
+          ]),
+      ...(n >= 4 && pairs === null
+        ? [
+            'These are no pairs there and back: a current that turned meanwhile stays in the factor. Sail 0, 180, 90, 270.',
+          ]
+        : []),
+    ];
     return {
       factor,
       factorStandardError,
       factorHalfInterval95,
+      sharedHalf95: surety?.sharedHalf95 ?? 0,
       currentEastMps,
       currentNorthMps,
       naiveFactor,
       residualsMps,
       runsUsed: n,
-      flags: n < 4 ? ['Fewer than four runs: the interval is wide, and a poor run cannot be told.'] : [],
+      flags,
       working,
     };
   },

@@ -2,6 +2,7 @@ import type { Plan } from '@grey-keel/model';
 import { defineResult } from '../plan/define-result.ts';
 import { depthGivers } from '../sources/depth-givers.ts';
 import { calibratedSensors } from './calibrated-sensors.ts';
+import { leadSteps } from './display-step.ts';
 import { pairedMeasurement } from './paired-measurement.ts';
 import { pairedOffset } from './paired-offset.ts';
 import {
@@ -29,15 +30,13 @@ export const heldAgainst = (plan: Plan, transducerId: string): string | null => 
   return depthGivers(plan).find(({ id }) => id !== transducerId)?.id ?? null;
 };
 
-const stepM = 0.1;
-
 const compute = ({ readings, setM, other }: StepInputs): Measurement => {
   if (other === null) return notMeasured('There is no other unit aboard to hold it against.');
   return pairedMeasurement({
     unit: 'm',
     readings,
     pairOf: ({ thisM, otherM }) => ({ known: otherM, shown: thisM }),
-    step: stepM,
+    steps: leadSteps,
     wanting: 'No pair yet: one flat bottom, read on both units at one moment, at rest.',
     says: (offsetM) => ({
       enter: setM + offsetM,

@@ -35,6 +35,7 @@ const compute = ({ readings, setByC }: TemperatureInputs): Measurement => {
     ...ofOneValue,
     measured: degrees(offsetC),
     half: halfInterval95C === null ? null : degrees(halfInterval95C),
+    sharedHalf: answer.sharedHalf95,
     enter: [degrees(setByC + offsetC)],
     sign: [
       'The sensor reads ',

@@ -11,7 +11,10 @@ const offsetOf = (pairs: readonly (readonly [referenceC: number, displayedC: num
 describe('temperature-offset', () => {
   it('gives the mean, standard error and interval that Student (1908) gives for his ten pairs', () => {
     const hours = [1.2, 2.4, 1.3, 1.3, 0, 1, 1.8, 0.8, 4.6, 1.4];
-    const answer = offsetOf(hours.map((more) => [10 + more, 10]));
+    const answer = offsetOf(
+      hours.map((more) => [10 + more, 10]),
+      { displayResolutionC: 0.001 },
+    );
     expect(answer.offsetC).toBeCloseTo(1.58, 9);
     expect(answer.standardErrorC).toBeCloseTo(0.389, 3);
     // Published as 0.70 to 2.46.
@@ -19,10 +22,28 @@ describe('temperature-offset', () => {
     expect(answer.offsetC + (answer.halfInterval95C ?? 0)).toBeCloseTo(2.46, 2);
   });
 
-  it('takes the rounding of both instruments for the least scatter', () => {
-    const four = Array.from({ length: 4 }, () => [9, 8.5] as const);
-    const same = offsetOf(four, { referenceResolutionC: 0.3, displayResolutionC: 0.4 });
-    expect(same.standardErrorC).toBeCloseTo(0.5 / Math.sqrt(12) / 2, 9);
+  it('takes the rounding of both instruments for the least scatter: undivided in one water, which all readings share', () => {
+    const steps = { referenceResolutionC: 0.3, displayResolutionC: 0.4 };
+    const several = offsetOf(
+      [9, 11, 13, 15].map((at) => [at, at - 0.5] as const),
+      steps,
+    );
+    expect(several.standardErrorC).toBeCloseTo(0.5 / Math.sqrt(12) / 2, 9);
+    expect(several.halfInterval95C).toBeCloseTo((1.96 * 0.5) / Math.sqrt(12) / 2, 9);
+    const one = offsetOf(
+      Array.from({ length: 4 }, () => [9, 8.5] as const),
+      steps,
+    );
+    expect(one.standardErrorC).toBeCloseTo(0.5 / Math.sqrt(12), 9);
+    // 95 of 100 roundings lie within 0.475 of a step, of each instrument by itself.
+    expect(one.halfInterval95C).toBeCloseTo(0.475 * 0.5, 9);
+    // Two in one water say nothing of their own uncertainty; a third, or another water, does.
+    const two = offsetOf([
+      [9, 8.5],
+      [9, 8.5],
+    ]);
+    expect(two.halfInterval95C).toBeNull();
+    expect(two.flags.join()).toContain('Read a third');
   });
 
   it('tells the steps from the readings', () => {

@@ -1,7 +1,8 @@
 import type { Plan, Sentence } from '@grey-keel/model';
 import { defineResult } from '../plan/define-result.ts';
 import { calibratedSensors } from './calibrated-sensors.ts';
-import { pairedMeasurement } from './paired-measurement.ts';
+import { angleSteps } from './display-step.ts';
+import { pairedMeasurement, type Waves, wavesOf } from './paired-measurement.ts';
 import { pairedOffset } from './paired-offset.ts';
 import {
   angle,
@@ -17,9 +18,9 @@ export interface TiltInputs {
   readonly readings: readonly { readonly id: string; readonly tiltDeg: number }[];
   readonly changesAtDeg: number | null;
   readonly sensor: SensorPlace;
+  /** Over how long they were read, and the waves then; left out where that was not said. */
+  readonly waves?: Waves;
 }
-
-const stepDeg = 0.5;
 
 const margin = (tiltDeg: number, halfDeg: number | null, changesAtDeg: number | null): Sentence => {
   if (changesAtDeg === null)
@@ -36,12 +37,14 @@ const margin = (tiltDeg: number, halfDeg: number | null, changesAtDeg: number | 
   ];
 };
 
-const compute = ({ readings, changesAtDeg }: TiltInputs): Measurement =>
+const compute = ({ readings, changesAtDeg, waves }: TiltInputs): Measurement =>
   pairedMeasurement({
     unit: 'deg',
     readings,
     pairOf: ({ tiltDeg }) => ({ known: tiltDeg, shown: 0 }),
-    step: stepDeg,
+    steps: angleSteps,
+    exact: 'shown',
+    ...waves,
     wanting: 'No reading yet: hold a plumb line or a level to the pole, at rest, as it is used.',
     says: (tiltDeg, halfDeg) => ({
       enter: tiltDeg,
@@ -55,8 +58,8 @@ export const measuredTilt = defineResult({
   keys: (plan) => calibratedSensors(plan, 'tilt').map(({ id }) => id),
   slice: (plan: Plan, id): TiltInputs | null => {
     const sensor = sensorOf(plan, id);
-    const { readings, changesAtDeg } = calibrationOf(plan, 'tilt', id);
-    return sensor ? { readings: wholeReadings<'tilt'>(readings), changesAtDeg, sensor } : null;
+    const { readings, changesAtDeg, ...settings } = calibrationOf(plan, 'tilt', id);
+    return sensor ? { readings: wholeReadings<'tilt'>(readings), changesAtDeg, sensor, ...wavesOf(settings) } : null;
   },
   version: pairedOffset.version,
   compute,
@@ -65,5 +68,6 @@ export const measuredTilt = defineResult({
     readings: 'the readings',
     changesAtDeg: 'where the view changes',
     sensor: 'the transducer or its place',
+    waves: 'over how long it was read, or the waves then',
   },
 });

@@ -56,7 +56,7 @@ const newCalibrations: { readonly [K in CalibrationKind]: () => CalibrationOf<K>
   tilt: () => ({ changesAtDeg: null, toleranceDeg: 2, readings: {}, entered: null }),
   antenna: () => ({ setForwardM: 0, setStarboardM: 0, toleranceM: 1, readings: {}, entered: null }),
   battery: () => ({ toleranceFactor: 0.1, readings: {}, entered: null }),
-  noise: () => ({ toleranceDb: 3, readings: {}, entered: null }),
+  noise: () => ({ toleranceDb: 10, readings: {}, entered: null }),
 };
 
 /** What is put in place the first time a sensor's calibration is spoken of. */

@@ -14,6 +14,8 @@ interface Kinds {
   readonly alarms: Alarms;
   /** The offset in whatever display reads a transducer; null where none of its was spoken of. */
   readonly 'depth-offset': number | null;
+  /** The offset of a heading sensor, wherever it is set. */
+  readonly 'heading-offset': number;
 }
 export type HeldKind = keyof Kinds;
 
@@ -23,13 +25,23 @@ const soundOf = (unit: UnitSettings | undefined): Kinds['sound'] => {
 };
 
 /** What was entered, until another was set while new readings were taken: the entry remembers what was set then. */
+const newest = (set: number, entered: number, setThen: unknown): number =>
+  typeof setThen === 'number' && Math.abs(setThen - set) > 1e-6 ? set : entered;
+
 const offsetOf = (plan: Plan, transducerId: string): number | null => {
   const offset = plan.depthOffsets[transducerId];
   if (!offset) return null;
   const { entered, offsetSetM } = offset;
   if (!entered) return offsetSetM;
-  const then = (entered.inputs as { offsetSetM?: unknown } | null)?.offsetSetM;
-  return typeof then === 'number' && Math.abs(then - offsetSetM) > 1e-6 ? offsetSetM : entered.offsetM;
+  return newest(offsetSetM, entered.offsetM, (entered.inputs as { offsetSetM?: unknown } | null)?.offsetSetM);
+};
+
+const headingOffsetOf = (plan: Plan, sensorId: string): number => {
+  const heading = plan.calibrations.heading[sensorId];
+  if (!heading) return 0;
+  const { entered, setDeg } = heading;
+  if (!entered) return setDeg;
+  return newest(setDeg, entered.values[0] ?? setDeg, (entered.inputs as { setDeg?: unknown } | null)?.setDeg);
 };
 
 const readers: { readonly [K in HeldKind]: (plan: Plan, stationId: string, ofId: string) => Kinds[K] } = {
@@ -46,6 +58,7 @@ const readers: { readonly [K in HeldKind]: (plan: Plan, stationId: string, ofId:
   },
   alarms: (plan, id) => plan.units[id]?.alarms ?? {},
   'depth-offset': (plan, _, ofId) => offsetOf(plan, ofId),
+  'heading-offset': (plan, _, ofId) => headingOffsetOf(plan, ofId),
 };
 
 /**

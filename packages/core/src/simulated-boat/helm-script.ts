@@ -6,7 +6,6 @@ type Script = NonNullable<HelmState['script']>;
 const legs: Readonly<Record<Script, readonly number[]>> = {
   'there and back': [0, 180],
   'two pairs': [0, 180, 90, 270],
-  'four headings': [0, 90, 180, 270],
   'swing of eight': [0, 45, 90, 135, 180, 225, 270, 315],
 };
 

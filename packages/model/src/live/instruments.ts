@@ -100,7 +100,7 @@ export const liveSamplesSchema = z.strictObject({
 export type LiveSamples = z.output<typeof liveSamplesSchema>;
 
 /** Runs that the simulated helm makes by itself, one leg after the other, and then stops. */
-export const helmScripts = ['there and back', 'two pairs', 'four headings', 'swing of eight'] as const;
+export const helmScripts = ['there and back', 'two pairs', 'swing of eight'] as const;
 
 /** What the person at the simulated helm does: the wheel from hard to port to hard to starboard, or a true heading to steer. */
 export const helmSchema = z.strictObject({

@@ -40,6 +40,33 @@ const correctionIn = z
   .optional()
   .register(fieldWords, { label: 'Correction is set in the' });
 
+/** From the first reading to the last, and how long a wave takes: readings within waves are no independent ones. */
+export const waves = {
+  spanS: z
+    .number()
+    .min(0)
+    .max(100_000)
+    .nullable()
+    .optional()
+    .register(fieldWords, { label: 'All read within', quantity: 'wait', decimals: 0 }),
+  wavePeriodS: z
+    .number()
+    .min(1)
+    .max(30)
+    .nullable()
+    .optional()
+    .register(fieldWords, { label: 'A wave takes', quantity: 'wait', decimals: 0 }),
+};
+
+/** What the magnetic headings of a swing come from. */
+export const swingReferences = [
+  'a bearing far off',
+  'the sun',
+  'a heading that is right',
+  'course over ground',
+] as const;
+export const bottomKinds = ['mud', 'sand', 'gravel', 'rock'] as const;
+
 export const calibrationKinds = [
   'sound speed',
   'speed',
@@ -126,6 +153,7 @@ export const calibrationParts = {
         .min(0.2)
         .max(20)
         .register(fieldWords, { label: 'Your tolerance', quantity: 'angle', decimals: 1 }),
+      heldAgainst: z.enum(swingReferences).optional().register(fieldWords, { label: 'Held against' }),
     }),
     reading: swingHeadingSchema,
   },
@@ -173,6 +201,7 @@ export const calibrationParts = {
         .max(180)
         .register(fieldWords, { label: 'Set in the display', quantity: 'angle', decimals: 1, signed: true }),
       toleranceDeg: tolerance('angle', 0.2, 30),
+      ...waves,
     }),
     reading: targetBearingSchema,
   },
@@ -193,6 +222,7 @@ export const calibrationParts = {
         signed: true,
       }),
       toleranceDeg: tolerance('angle', 0.2, 30),
+      ...waves,
     }),
     reading: tiltSchema,
   },
@@ -216,7 +246,14 @@ export const calibrationParts = {
     settings: z.strictObject({ toleranceFactor: tolerance('fraction', 0.02, 0.5) }),
     reading: batteryReadingSchema,
   },
-  noise: { settings: z.strictObject({ toleranceDb: tolerance('level', 0.5, 20) }), reading: lostTargetSchema },
+  noise: {
+    settings: z.strictObject({
+      toleranceDb: tolerance('level', 0.5, 20),
+      /** Under where the bottom was lost; left out while nobody said. */
+      bottom: z.enum(bottomKinds).optional().register(fieldWords, { label: 'Bottom there' }),
+    }),
+    reading: lostTargetSchema,
+  },
 } as const;
 
 export type CalibrationSettings<K extends CalibrationKind> = z.output<(typeof calibrationParts)[K]['settings']>;

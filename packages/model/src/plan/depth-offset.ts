@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import { fieldWords } from '../fields/field-words.ts';
 import { depthPairSchema } from '../readings/depth-pair.ts';
+import { waves } from './calibration-parts.ts';
 import { instantSchema, lineSchema, recordById } from './id.ts';
 import { displayWaters } from './source.ts';
 
@@ -72,6 +73,15 @@ export const depthOffsetSchema = z.strictObject({
     .nullable()
     .optional()
     .register(fieldWords, { label: 'Swell, crest to trough', quantity: 'length' }),
+  /** What its marks and the eye at them are off by, 95 times of 100; 0.05 m where left out or null. */
+  leadLineByM: z
+    .number()
+    .min(0)
+    .max(2)
+    .nullable()
+    .optional()
+    .register(fieldWords, { label: 'Lead line off by up to', quantity: 'length' }),
+  ...waves,
   /** Of a face on a pole or a shaft: how deep it hangs below the water as it is used; null while nobody measured. */
   immersionM: z
     .number()

@@ -26,6 +26,8 @@ export interface TakenReading {
 
 /** Twenty seconds of a run smooth the waves out. */
 const averageS = 20;
+/** A depth is averaged over three waves of 8 s: over one it is that wave’s. */
+const threeWavesS = 24;
 const settledWithinC = 0.15;
 /** A run back is nearer to opposite than to across. */
 const leastApartDeg = 120;
@@ -53,7 +55,7 @@ const single: Partial<
     >
   >
 > = {
-  depth: { quantity: 'depthM', figure: 'displayedM', near: 0.6, averageS: 10 },
+  depth: { quantity: 'depthM', figure: 'displayedM', near: 0.6, averageS: threeWavesS },
   temperature: { quantity: 'temperatureC', figure: 'displayedC', near: settledWithinC, averageS },
   battery: { quantity: 'voltageV', figure: 'voltsV', near: 0.1, averageS: 5 },
 };

@@ -1,6 +1,6 @@
 import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
-import { conditionsOfFirstReading, depthOffsetOf, removesFrom } from '@grey-keel/core';
+import { conditionsOfFirstReading, depthOffsetOf } from '@grey-keel/core';
 import { depthPairSchema, type DepthPair, wordsOf } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
 import { selectInstruments } from '../../live/instruments.ts';
@@ -66,7 +66,7 @@ const blank: DepthPair = { leadLineM: null, displayedM: null, leftOut: false };
           </thead>
           <tbody>
             @for (row of shown(); track row.id) {
-              <tr [class.out]="row.pair.leftOut || row.excluded" [attr.data-reading]="row.recorded ? row.id : 'new'">
+              <tr [class.out]="row.pair.leftOut" [attr.data-reading]="row.recorded ? row.id : 'new'">
                 <td>
                   <gk-quantity-field
                     [label]="'Lead line, reading ' + row.place"
@@ -149,8 +149,8 @@ const blank: DepthPair = { leadLineM: null, displayedM: null, leftOut: false };
       />
       <p class="small faint">
         "As read" is the lead line less what was shown; "corrected" takes off the offset that was set and goes by the
-        speed of sound in the water. A reading that stands apart is named, and left out by itself only from
-        {{ removesFrom }} readings on. Spread them over the depths you work in.
+        speed of sound in the water. A reading that stands apart is named and stays in until you leave it out. Spread
+        them over the depths you work in: at one depth all share the steps they are read in.
       </p>
       <gk-reading-conditions [transducerId]="transducerId()" />
     </section>
@@ -198,7 +198,6 @@ export class OffsetReadings {
   private readonly open = openBoat();
   protected readonly units = this.open.units;
   protected readonly pair = depthPairSchema.shape;
-  protected readonly removesFrom = removesFrom;
   private readonly nextId = signal(newId());
   /** Ticked by hand, or by a reading that says so. */
   protected readonly tideAsked = linkedSignal<boolean, boolean>({
@@ -225,7 +224,6 @@ export class OffsetReadings {
       rawM: null,
       differenceM: null,
       flagged: false,
-      excluded: false,
       working: [],
     },
   ]);

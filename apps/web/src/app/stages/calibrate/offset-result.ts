@@ -161,7 +161,7 @@ export class OffsetResult {
 
   /** A reading that stands apart and is still in the mean: the figure above it must not be taken on trust. */
   protected readonly flaggedIn = computed(() => {
-    const places = this.rows().filter(({ flagged, excluded }) => flagged && !excluded);
+    const places = this.rows().filter(({ flagged }) => flagged);
     if (places.length === 0) return '';
     const named = places.map(({ place }) => place).join(' and ');
     return `Reading ${named} stands apart and is in this mean: leave it out, or know why not.`;

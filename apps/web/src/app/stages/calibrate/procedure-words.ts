@@ -36,7 +36,7 @@ export const procedureWords: Readonly<Record<CalibrationKind, ProcedureWords>> =
     where: 'Open water, light wind, deeper than the wake; the log clean. Any steady current is found with the factor.',
     steps: [
       'Hold one heading and one throttle until the log has settled, then read all four at once.',
-      'Run the other way, or on any heading that differs: two runs give a factor, four a factor that can be trusted.',
+      'Sail 0, 180, 90, 270: there and back at once, then the pair across. In a pair a current cancels even where it turns; two runs give a factor, four say how sure it is.',
       'Averages over half a minute or more; the display itself averages for some seconds.',
     ],
     people: underWay,
@@ -50,7 +50,7 @@ export const procedureWords: Readonly<Record<CalibrationKind, ProcedureWords>> =
       'At rest in mixed water, away from inlets and the engine’s outlet. Afternoon sun warms the top hand of water.',
     steps: [
       'Hold a thermometer you trust beside the sensor, at its depth, until it has settled; then read both.',
-      'Take three pairs or more, minutes apart; at other temperatures too, where you can.',
+      'Take three pairs or more, minutes apart, and in water of another temperature where you can: in one water all share the steps they are read in.',
       'A sensor inside the hull measures the bilge: it can be wrong by any amount, and no offset helps.',
     ],
     people: 'One person is enough at rest.',
@@ -79,8 +79,8 @@ export const procedureWords: Readonly<Record<CalibrationKind, ProcedureWords>> =
     where: 'A slow full turn in calm water, everything that is magnetic or carries current where it is when under way.',
     steps: [
       'Steady on eight headings all round or more, and read compass and magnetic heading on each.',
-      'The magnetic heading is a bearing of something far off, the sun, or a heading that is right already.',
-      'Make the swing after the offset, not before: what is the same on every heading is no deviation.',
+      'The magnetic heading is a bearing of something far off, the sun, or a heading that is right already; course over ground is none, a current sets it off.',
+      'Make the swing after the offset, not before: another offset entered later makes it another card.',
     ],
     people: underWay,
     caution:
@@ -107,7 +107,7 @@ export const procedureWords: Readonly<Record<CalibrationKind, ProcedureWords>> =
     where: 'At rest over a flat, hard bottom, at several depths. Both units under the same water, side by side.',
     steps: [
       'Read both at one moment, each with what is set in it.',
-      'Take three pairs or more, shallow and deep: a step that grows with depth is a speed of sound, no offset.',
+      'Take three pairs or more, shallow and deep: at one depth all share the steps they are read in, and a step that grows with depth is a speed of sound, no offset.',
       'It makes the two agree; the lead line says whether they are right.',
     ],
     people: 'One person at each station, or one who photographs both.',
@@ -190,7 +190,7 @@ export const procedureWords: Readonly<Record<CalibrationKind, ProcedureWords>> =
     where: 'Through a usual day, from full in the morning to the voltage you come home with.',
     steps: [
       'Read voltage, current and what was taken since it was full, now at rest, now with all screens on.',
-      'Six readings or more over the day; a lead-acid pack wants rest for a true voltage, so read it early and late.',
+      'Six readings or more over the day; a lead-acid pack wants rest for a true voltage, so read it early and late. Iron phosphate tells nothing before it is nearly empty: discharge it at a known current and count.',
       'Read it again on later trips, counted on: what it loses from trip to trip comes out by itself.',
     ],
     people: 'One person is enough.',
@@ -206,7 +206,7 @@ export const procedureWords: Readonly<Record<CalibrationKind, ProcedureWords>> =
     steps: [
       'At rest, lower a round sinker of known diameter under the face until it is just lost: that depth tells the electrical noise.',
       'Run faster in steps over known depth until the bottom is just lost: that speed tells the boat’s own noise under way.',
-      'Repeat each three times: what counts is where it is lost, not where it comes back.',
+      'Repeat each three times: what counts is where it is lost, not where it comes back. Say what the bottom is; its strength alone leaves the result unsure by some eight decibels.',
     ],
     people: underWay,
     caution: lookOut,

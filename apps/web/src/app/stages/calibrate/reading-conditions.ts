@@ -6,6 +6,8 @@ import {
   readingSetTo,
   readingSoundSpeedMps,
   readingWater,
+  usualLeadLineByM,
+  usualWaveS,
   workingWater,
   type DisplayWater,
 } from '@grey-keel/core';
@@ -82,6 +84,24 @@ const usualMps = 1500;
         [schema]="shape.swellM"
         (changed)="set({ swellM: $event })"
       />
+      <gk-quantity-field
+        fieldId="read-within"
+        [value]="settings().spanS ?? null"
+        [schema]="shape.spanS"
+        (changed)="set({ spanS: $event })"
+      />
+      <gk-quantity-field
+        fieldId="wave-period"
+        [value]="settings().wavePeriodS ?? usualWaveS"
+        [schema]="shape.wavePeriodS"
+        (changed)="set({ wavePeriodS: $event })"
+      />
+      <gk-quantity-field
+        fieldId="lead-line-by"
+        [value]="settings().leadLineByM ?? usualLeadLineByM"
+        [schema]="shape.leadLineByM"
+        (changed)="set({ leadLineByM: $event })"
+      />
       @if (letDown()) {
         <gk-quantity-field
           fieldId="immersion"
@@ -128,6 +148,8 @@ export class ReadingConditions {
   private readonly plan = this.open.plan;
   protected readonly units = this.open.units;
   protected readonly usualMps = usualMps;
+  protected readonly usualWaveS = usualWaveS;
+  protected readonly usualLeadLineByM = usualLeadLineByM;
   protected readonly shape = depthOffsetSchema.shape;
   protected readonly waterShape = readingWaterSchema.shape;
   protected readonly choices = [

@@ -11,7 +11,6 @@ export interface ReadingRow {
   readonly rawM: number | null;
   readonly differenceM: number | null;
   readonly flagged: boolean;
-  readonly excluded: boolean;
   readonly working: readonly WorkingStep[];
 }
 
@@ -32,7 +31,6 @@ export const readingRows = (
       rawM: pair.leadLineM === null || pair.displayedM === null ? null : pair.leadLineM - pair.displayedM,
       differenceM: answer?.differencesM[i] ?? null,
       flagged: answer?.flagged.includes(i) ?? false,
-      excluded: answer?.excluded.includes(i) ?? false,
       working: i >= 0 && step ? [step] : [],
     };
   });

@@ -232,7 +232,7 @@ export class SensorResult {
         sensorId: this.sensorId(),
         entered,
       },
-      ...alsoEntered(this.sensorId(), it),
+      ...alsoEntered(this.plan(), this.sensorId(), it),
     );
   }
 

@@ -42,45 +42,43 @@ export const offsetFlagged: Rule<'calibrate'> = {
     const inputs = measuredOffset.slice(plan, id);
     const answer = answerFor(giver);
     if (!inputs || !answer) return [];
-    return answer.flagged
-      .filter((i) => !answer.excluded.includes(i))
-      .flatMap((i) => {
-        const reading = inputs.readings[i];
-        const difference = answer.differencesM[i];
-        if (!reading || difference === undefined) return [];
-        const others = answer.differencesM.filter((_, k) => !answer.flagged.includes(k));
-        const middle = others.reduce((sum, d) => sum + d, 0) / Math.max(1, others.length);
-        const place = inOrder(depthOffsetOf(plan, id).readings).findIndex(([key]) => key === reading.id) + 1;
-        return [
-          {
-            ...between(id, reading.id),
-            title: `Reading ${place} stands apart`,
-            reason: [
-              `${name}: it differs by `,
-              figure(difference, 'length'),
-              ', the others by ',
-              figure(middle, 'length'),
-              '; a display of ',
-              figure(reading.displayedM + difference - middle, 'depth'),
-              ' would fit.',
+    return answer.flagged.flatMap((i) => {
+      const reading = inputs.readings[i];
+      const difference = answer.differencesM[i];
+      if (!reading || difference === undefined) return [];
+      const others = answer.differencesM.filter((_, k) => !answer.flagged.includes(k));
+      const middle = others.reduce((sum, d) => sum + d, 0) / Math.max(1, others.length);
+      const place = inOrder(depthOffsetOf(plan, id).readings).findIndex(([key]) => key === reading.id) + 1;
+      return [
+        {
+          ...between(id, reading.id),
+          title: `Reading ${place} stands apart`,
+          reason: [
+            `${name}: it differs by `,
+            figure(difference, 'length'),
+            ', the others by ',
+            figure(middle, 'length'),
+            '; a display of ',
+            figure(reading.displayedM + difference - middle, 'depth'),
+            ' would fit.',
+          ],
+          figure: figure(difference, 'length'),
+          working: answer.working.slice(i, i + 1),
+          fix: {
+            label: 'Leave it out',
+            target: at('depthOffsets', id, 'readings', reading.id, 'leadLineM'),
+            edits: [
+              {
+                type: 'correctReading' as const,
+                transducerId: id,
+                readingId: reading.id,
+                changes: { leftOut: true },
+              },
             ],
-            figure: figure(difference, 'length'),
-            working: answer.working.slice(i, i + 1),
-            fix: {
-              label: 'Leave it out',
-              target: at('depthOffsets', id, 'readings', reading.id, 'leadLineM'),
-              edits: [
-                {
-                  type: 'correctReading' as const,
-                  transducerId: id,
-                  readingId: reading.id,
-                  changes: { leftOut: true },
-                },
-              ],
-            },
           },
-        ];
-      });
+        },
+      ];
+    });
   }),
 };
 
@@ -144,7 +142,7 @@ export const offsetGeometry: Rule<'calibrate'> = {
     const answer = answerFor(giver);
     const transducer = plan.transducers[id];
     const depth = transducer ? faceDepthM(plan, transducer.aboveKeelM) : null;
-    if (!answer || answer.flagged.length > answer.excluded.length || depth === null) return [];
+    if (!answer || answer.flagged.length > 0 || depth === null) return [];
     const { reference, toleranceM } = depthOffsetOf(plan, id);
     const toWaterline = answer.offsetM + (reference === 'keel' ? (plan.boat.draughtM ?? 0) : 0);
     const apart = Math.abs(toWaterline - depth);
