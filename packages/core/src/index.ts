@@ -95,6 +95,7 @@ export {
   resolutionOf,
   type ElementAcoustics,
 } from './beams/element-acoustics.ts';
+export { imagingHere } from './beams/imaging-here.ts';
 export { imagingFrequency } from './beams/imaging-frequency.ts';
 export {
   bottomReachM,
@@ -259,7 +260,7 @@ export { readBundle, type ReadBundle } from './exchange/read-bundle.ts';
 export { faceAboveWater } from './stages/beams/rules/face-above-water.ts';
 export { placeRules } from './stages/fit/rules/places.ts';
 export { hullChanges, usualPropellers } from './fit/places.ts';
-export { deepestWaterM, beamRangeSaid, type BeamRangeSaid } from './beams/beam-range-said.ts';
+export { deepestWaterM, beamRangeSaid, goneDb, type BeamRangeSaid } from './beams/beam-range-said.ts';
 export { electricalFloorOf } from './acoustics/electrical-floor.ts';
 export { ampacity } from './power/ampacity.ts';
 export { batteryDay } from './power/battery-day.ts';

@@ -11,6 +11,7 @@ export * from './edits/sources-edits.ts';
 export * from './exchange/backup.ts';
 export * from './exchange/bundle.ts';
 export * from './exchange/revision.ts';
+export { forAnotherBoat, ofOneBoat } from './fields/of-one-boat.ts';
 export * from './fields/field-words.ts';
 export * from './findings/finding.ts';
 export * from './fleet.ts';

@@ -56,7 +56,11 @@ const floorOf = settled(({ boat, displays, power }): ElectricalFloor => {
   };
 });
 
-/** Up to here a boat's electrics are about as loud at every frequency; over it they fall by 20 dB a decade. */
+/**
+ * Up to here a boat's electrics are about as loud at every frequency; over it, as a level of sound, they rise by 20 dB a
+ * decade: a face gives fewer volts for a pascal the thinner it is, and what is lost at high level is in it too. Chosen so
+ * that the bottom is read as deep as practice reads it with imaging units (docs/reach-beside-practice.md).
+ */
 const evenToHz = 200_000;
 
 /** The same in a receiver's own band, dB re 1 µPa: a face that hears less well has less over it. */
@@ -68,7 +72,7 @@ export const electricalInBandDb = (
     receiveEfficiency,
   }: { frequencyHz: number; bandwidthHz: number; receiveEfficiency: number },
 ): number =>
-  in1kHzDb -
+  in1kHzDb +
   20 * Math.log10(Math.max(1, frequencyHz / evenToHz)) +
   10 * Math.log10(bandwidthHz / 1000) -
   10 * Math.log10(receiveEfficiency);
@@ -84,7 +88,7 @@ export const electricalStep = (
       symbol: 'Ne',
       value: electricalInBandDb(in1kHzDb, at),
       unit: 'dB',
-      expression: `F - 20 * log10(max(1, f / ${evenToHz})) + 10 * log10(B / 1000) - 10 * log10(e)`,
+      expression: `F + 20 * log10(max(1, f / ${evenToHz})) + 10 * log10(B / 1000) - 10 * log10(e)`,
       source: 'assumed by supply and engine until a trial measures it',
     },
     given('F', in1kHzDb, 'dB', 'in a band of 1 kHz'),

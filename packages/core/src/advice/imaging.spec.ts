@@ -53,7 +53,7 @@ describe('the advice on imaging', () => {
       [1200, 0.5],
     ]);
     expect(ranked(boat(5), [both], 'side-scan').places[0]?.frequencyHz).toBe(1_200_000);
-    expect(ranked(boat(30), [both], 'side-scan').places[0]?.frequencyHz).toBe(430_000);
+    expect(ranked(boat(20), [both], 'side-scan').places[0]?.frequencyHz).toBe(430_000);
   });
 
   it('names first the kind that the ways of working look at', () => {

@@ -1,5 +1,5 @@
 import type { Beam, Criterion, Mounting } from '@grey-keel/model';
-import { ringingOf } from '../acoustics/ring-down.ts';
+import { blankingM, ringingOf } from '../acoustics/ring-down.ts';
 import { targetStrengthDb } from '../acoustics/target-strength.ts';
 import {
   deepestAcoustics,
@@ -79,7 +79,7 @@ const blankOf = (
   { frequencyHz, bandwidthHz }: Beam,
   { pulseLengthS }: ElementAcoustics,
   soundSpeedMps: number,
-): number => (soundSpeedMps * (pulseLengthS + ringingOf(frequencyHz, bandwidthHz) / frequencyHz)) / 2;
+): number => blankingM({ pulseLengthS, ringingS: ringingOf(frequencyHz, bandwidthHz) / frequencyHz, soundSpeedMps });
 
 const speedSteps = 24;
 

@@ -54,6 +54,9 @@ export const whyIt = (place: Place, other: Place | undefined, requirements: Requ
     ahead > 0 ? `Ahead of ${other.name} by ${points}, most by ` : `Behind ${other.name} by ${points}, most by `,
     ...told(decides),
     '.',
+    ...(decides.part.criterion === 'power'
+      ? [' That compares power alone: twice the power is 3 dB, which the battery pays for.']
+      : []),
     ...(redeems.by * ahead < 0 && Math.abs(redeems.by) > alike
       ? [ahead > 0 ? ' Less good in ' : ' Better in ', ...told(redeems), '.']
       : []),

@@ -72,7 +72,7 @@ const rangeStep = (says: string, symbol: string, value: number, { constantDb, ab
 export const beamRange = defineCalculation({
   name: 'reach',
   purpose: 'How far down a fish and the bottom are seen, with what was assumed',
-  version: 1,
+  version: 2,
   input,
   output: z.strictObject({
     fishM: z.number().nullable(),

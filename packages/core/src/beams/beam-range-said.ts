@@ -24,3 +24,9 @@ export const beamRangeSaid = (
   wantedDb: number,
 ): BeamRangeSaid =>
   span.m <= waterM ? { within: true, span } : { within: false, spareDb: snrDb(waterM) - wantedDb, atM: waterM };
+
+/** An echo this far under the noise is gone, whatever a formula makes of it further down, dB. */
+export const goneDb = -20;
+
+/** A signal over noise as it may be said: no lower than what is gone. */
+export const saidSnrDb = (snrDb: number): number => Math.max(goneDb, snrDb);

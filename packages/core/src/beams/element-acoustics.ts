@@ -18,8 +18,13 @@ export const assumedEfficiency = 0.5;
 export const assumedPowerW = 300;
 /** A face rings for about a dozen cycles, so a low frequency has no short pulse. */
 const ringingCycles = 12;
-/** A low frequency is sent in longer pulses: it is meant for deep water. */
+/** A low frequency is sent in longer pulses where the greatest depth is asked for. */
 export const usualLongestPulseS = (frequencyHz: number): number => (frequencyHz < 100_000 ? 0.006 : 0.001);
+/** A unit that makes a picture sends short pulses from here on: a long one would smear it. */
+const imagingFromHz = 300_000;
+const imagingPulseS = 0.0001;
+const longestPulseOf = ({ kind }: Element, { frequencyHz }: Beam): number =>
+  kind !== 'sounder' && frequencyHz >= imagingFromHz ? imagingPulseS : usualLongestPulseS(frequencyHz);
 
 /** k a of the disc, or k L / 2 of the line, whose main lobe has a full half-power width. */
 const argumentOf = (shape: 'piston' | 'line', widthDeg: number): number =>
@@ -142,7 +147,7 @@ export interface ElementAcoustics {
 /** A longer pulse for deeper water, as automatic settings do: 5 µs for each metre, within what the element can send. */
 const pulseForDepthS = (element: Element, beam: Beam, depthM: number): number =>
   Math.min(
-    element.longestPulseS ?? usualLongestPulseS(beam.frequencyHz),
+    element.longestPulseS ?? longestPulseOf(element, beam),
     Math.max(element.shortestPulseS ?? ringingCycles / beam.frequencyHz, depthM * 5e-6),
   );
 

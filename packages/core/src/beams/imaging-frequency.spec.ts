@@ -14,14 +14,14 @@ describe('imaging-frequency', () => {
       sourceLevelDb: 170.8 + 10 * Math.log10(150) + directivityIndexDb,
       directivityIndexDb,
       bandwidthHz: 10_000,
-      // The boat's electrics, 78 dB in 1 kHz and 20 dB a decade less over 200 kHz, as if the water had made them.
+      // The boat's electrics, 78 dB in 1 kHz and 20 dB a decade more over 200 kHz, as if the water had made them.
       noiseSpectrumDb:
         10 *
         Math.log10(
           thermal +
             wind +
             10 **
-              ((78 - 20 * Math.log10(Math.max(1, kHz / 200)) - 30 - 10 * Math.log10(0.5) + directivityIndexDb) / 10),
+              ((78 + 20 * Math.log10(Math.max(1, kHz / 200)) - 30 - 10 * Math.log10(0.5) + directivityIndexDb) / 10),
         ),
       temperatureC: 10,
       salinityPpt,

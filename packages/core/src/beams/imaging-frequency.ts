@@ -19,7 +19,7 @@ const highestHz = 3_000_000;
 export const imagingFrequency = defineCalculation({
   name: 'imaging-frequency',
   purpose: 'Highest frequency at which a fan still images a range',
-  version: 2,
+  version: 3,
   input: z.strictObject({
     rangeM: z.number().min(1).max(1000),
     temperatureC: z.number().min(0).max(40),

@@ -1,6 +1,8 @@
 import { planSchema } from '@grey-keel/model';
 import { findings } from './findings.ts';
-import { aPlan, edited, withEntered } from '../testing/sample-plan.ts';
+import { whoseBoat } from '../handover/whose-boat.ts';
+import { aPlan, edited, seeded, withEntered } from '../testing/sample-plan.ts';
+import { soundBoat } from '../testing/sound-boat.ts';
 import { copyPlan } from './copy-plan.ts';
 import { stageStates } from './stage-states.ts';
 
@@ -24,5 +26,39 @@ describe('copyPlan', () => {
     const states = Object.fromEntries(stageStates(copy, findings(copy)).map(({ stage, state }) => [stage, state]));
     expect([states['calibrate'], states['handover']]).toEqual(['missing', 'missing']);
     expect(first.depthOffsets['a-wide']?.entered).not.toBeNull();
+  });
+
+  it('takes over neither what was measured on the first boat nor whose it is, to a practice copy as little', () => {
+    const random = seeded(30);
+    for (let i = 0; i < 100; i++) {
+      // Figures and words that stand nowhere else, so that they are known again wherever they might have gone.
+      const [floor, louder, left] = [60 + 40 * random(), 30 * random() - 15, 0.3 + 0.6 * random()];
+      const boat = edited(
+        soundBoat(random),
+        {
+          type: 'describeBoat',
+          changes: {
+            electricalFloorDb: floor,
+            ownNoiseByDb: louder,
+            owner: 'Somebody Quite Else',
+            contact: 'harbour 17',
+            hullNumber: 'GK-FIRST-001',
+          },
+        },
+        { type: 'describeBattery', id: 'house', changes: { capacityLeft: left } },
+      );
+      for (const use of ['boat', 'practice'] as const) {
+        const another = copyPlan(boat, 'Second Hull', use);
+        expect(planSchema.safeParse(another).success).toBeTrue();
+        const text = JSON.stringify(another);
+        for (const own of [floor, louder, left, 'Somebody Quite Else', 'harbour 17', 'GK-FIRST-001'])
+          expect(text).not.toContain(String(own));
+        expect(another.power.batteries['house']?.capacityLeft).toBe(1);
+        expect(whoseBoat(another.boat)).not.toContain('GK-FIRST-001');
+        // The rest of the battery and of the boat stays.
+        expect(another.power.batteries['house']).toEqual({ ...boat.power.batteries['house']!, capacityLeft: 1 });
+        expect(another.boat.propulsion).toBe(boat.boat.propulsion);
+      }
+    }
   });
 });

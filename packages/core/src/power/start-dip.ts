@@ -11,7 +11,7 @@ export const startDip = defineCalculation({
   purpose: 'Voltage at a device while the engine is started from its battery',
   version: 1,
   input: z.strictObject({
-    restV: z.number().min(0).max(70),
+    restV: z.number().min(0).max(140),
     internalOhm: z.number().min(0).max(0.5),
     crankingA: z.number().min(0).max(2000),
     lossV: z.number().min(0).max(60).default(0),

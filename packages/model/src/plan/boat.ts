@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { fieldWords } from '../fields/field-words.ts';
+import { ofOneBoat } from '../fields/of-one-boat.ts';
 import { nameSchema } from './id.ts';
 
 export const hullForms = ['planing monohull', 'displacement', 'catamaran', 'flat-bottomed'] as const;
@@ -77,7 +78,8 @@ export const boatSchema = z.strictObject({
     .max(130)
     .nullable()
     .optional()
-    .register(fieldWords, { label: 'Electrical noise in 1 kHz', quantity: 'level' }),
+    .register(fieldWords, { label: 'Electrical noise in 1 kHz', quantity: 'level' })
+    .register(ofOneBoat, {}),
   /** By how much the boat is louder under way than the round figure for its mounting and speed; left out or null while not measured. */
   ownNoiseByDb: z
     .number()
@@ -85,11 +87,12 @@ export const boatSchema = z.strictObject({
     .max(40)
     .nullable()
     .optional()
-    .register(fieldWords, { label: 'Louder under way by', quantity: 'level', signed: true }),
+    .register(fieldWords, { label: 'Louder under way by', quantity: 'level', signed: true })
+    .register(ofOneBoat, {}),
   /** Whose it is, and how to reach them; left out where it was not asked. */
-  owner: z.string().max(120).optional().register(fieldWords, { label: 'Owner' }),
-  contact: z.string().max(200).optional().register(fieldWords, { label: 'Contact' }),
-  hullNumber: z.string().max(60).optional().register(fieldWords, { label: 'Hull number' }),
+  owner: z.string().max(120).optional().register(fieldWords, { label: 'Owner' }).register(ofOneBoat, {}),
+  contact: z.string().max(200).optional().register(fieldWords, { label: 'Contact' }).register(ofOneBoat, {}),
+  hullNumber: z.string().max(60).optional().register(fieldWords, { label: 'Hull number' }).register(ofOneBoat, {}),
   engine: z.string().max(120).optional().register(fieldWords, { label: 'Engine' }),
   /** Who fitted it, and the shop they did it for. */
   installer: z.string().max(120).optional().register(fieldWords, { label: 'Installer' }),

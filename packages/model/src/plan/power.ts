@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { fieldWords } from '../fields/field-words.ts';
+import { ofOneBoat } from '../fields/of-one-boat.ts';
 import { idSchema, nameSchema, recordById } from './id.ts';
 import { waysOfWorking, waySetSchema } from './ways.ts';
 
@@ -72,7 +73,8 @@ export const batterySchema = z.strictObject({
     .number()
     .min(0.1)
     .max(1)
-    .register(fieldWords, { label: 'State of health', quantity: 'fraction', decimals: 0 }),
+    .register(fieldWords, { label: 'State of health', quantity: 'fraction', decimals: 0 })
+    .register(ofOneBoat, { begins: 1 }),
   /** Only for lead-acid: 1.1 to 1.3 for most. */
   peukert: z
     .number()

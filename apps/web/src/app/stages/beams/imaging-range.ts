@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import { answerOf, formatFigure, imagingFrequency, toDisplay, unitFor } from '@grey-keel/core';
+import { answerOf, formatFigure, imagingFrequency, imagingHere, toDisplay, unitFor } from '@grey-keel/core';
 import { shortName } from '@grey-keel/core/units';
 import type { Transducer, Water } from '@grey-keel/model';
 import { axisLabels, chartFrame, type Colour } from '../../shared/chart.ts';
@@ -95,19 +95,15 @@ export class ImagingRange {
   private readonly narrow = mediaMatches(narrowScreen);
 
   protected readonly imaging = computed(() => {
-    const { temperatureC, salinityPpt } = this.water();
-    return imagedM.map((rangeM) => ({
-      rangeM,
-      answer: answerOf(imagingFrequency, { rangeM, temperatureC, salinityPpt }),
-    }));
+    const [plan, water] = [this.plan(), this.water()];
+    return imagedM.map((rangeM) => ({ rangeM, answer: answerOf(imagingFrequency, imagingHere(plan, water, rangeM)) }));
   });
 
   protected readonly furthestM = computed(() =>
     Math.max(5, ...this.imaging().flatMap(({ rangeM, answer }) => (answer.frequencyHz === null ? [] : [rangeM]))),
   );
   protected readonly readImaging = (rangeM: number): ChartReading[] => {
-    const { temperatureC, salinityPpt } = this.water();
-    const { frequencyHz } = answerOf(imagingFrequency, { rangeM: Math.max(1, rangeM), temperatureC, salinityPpt });
+    const { frequencyHz } = answerOf(imagingFrequency, imagingHere(this.plan(), this.water(), Math.max(1, rangeM)));
     return [
       {
         name: 'highest frequency',

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
-import { act, speedTable } from '@grey-keel/core';
+import { act, goneDb, speedTable } from '@grey-keel/core';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
 import { openBoat } from '../open-boat.ts';
@@ -71,7 +71,9 @@ import { Wide } from '../../shared/wide.ts';
                         />
                       </td>
                       <td class="mono">{{ at.aerationDb | figure: 'level' : units() }}</td>
-                      <td class="mono">{{ at.bottomSnrDb | figure: 'level' : units() }}</td>
+                      <td class="mono">
+                        {{ at.bottomSnrDb < goneDb ? 'gone' : (at.bottomSnrDb | figure: 'level' : units()) }}
+                      </td>
                       <td [class.lost]="!at.readsBottom">{{ at.readsBottom ? 'read' : 'lost' }}</td>
                     </tr>
                   }
@@ -114,6 +116,7 @@ import { Wide } from '../../shared/wide.ts';
 })
 export class SpeedView {
   protected readonly place = act('show the speeds');
+  protected readonly goneDb = goneDb;
   private readonly open = openBoat();
   protected readonly plan = this.open.plan;
   protected readonly units = this.open.units;

@@ -1,3 +1,4 @@
+import { saidSnrDb } from '../../../beams/beam-range-said.ts';
 import { speedTable } from '../../../beams/speed-table.ts';
 import { figure, type Rule } from '../../../findings/rule.ts';
 import { act } from '../../../plan/target.ts';
@@ -28,9 +29,13 @@ export const bottomOnPlane: Rule<'beams'> = {
           of: [],
           title: `No bottom at ${pace} speed`,
           reason: [
-            'Of what is chosen the best keeps the bottom ',
-            figure(best.bottomSnrDb, 'level'),
-            ' over the noise at ',
+            ...(best.bottomSnrDb > 0
+              ? [
+                  'Of what is chosen the best keeps the bottom ',
+                  figure(best.bottomSnrDb, 'level'),
+                  ' over the noise, too little for a steady trace, at ',
+                ]
+              : ['Nothing that is chosen hears the bottom: its echo drowns in the noise at ']),
             figure(best.speedMps, 'speed'),
             ' over ',
             figure(plan.working.depthM, 'depth'),
@@ -38,7 +43,7 @@ export const bottomOnPlane: Rule<'beams'> = {
               ? '. It is through the hull already: slow down to read the bottom, or run by the chart.'
               : '. A face through the hull hears less of the wash.',
           ],
-          figure: figure(best.bottomSnrDb, 'level'),
+          figure: figure(saidSnrDb(best.bottomSnrDb), 'level'),
           working: best.noiseWorking,
           fix: { label: 'Look at the speeds', target: act('show the speeds') },
         },
