@@ -117,7 +117,7 @@ describe('the demo fleet', () => {
   });
 
   it('has Pewter Skua with its brief and no transducer', () => {
-    expect(rulesOf(planOf('pewter-skua'))).toEqual(['no-transducer', 'page-missing']);
+    expect(rulesOf(planOf('pewter-skua'))).toEqual(['no-transducer', 'propeller-unknown', 'page-missing']);
     const plan = planOf('pewter-skua');
     expect(waterline(stageStates(plan, findings(plan)))?.stage).toBe('beams');
   });

@@ -63,6 +63,14 @@ export const sableWren = (now: Date): DemoBoat => {
     sought: { char: { name: 'Char', lengthCm: 45, shallowestM: 18, deepestM: 45, over: ['ledges'] } },
     ways: { running: true, searching: true, trolling: true, 'on the spot': true, trailer: true },
     working: { waterId: 'a-ostrel', depthM: 32 },
+    // Jigging over schools the unit at the bow looks straight down: there it hears what the side-scan sends.
+    scene: {
+      slopeDeg: 0,
+      thermocline: null,
+      windMps: 4,
+      rollDeg: 0,
+      forward: { mode: 'down', tiltDeg: 0, rangeM: 40 },
+    },
     transducers: {
       'a-wide': fromCatalogue(
         'through-hull-wide-190',

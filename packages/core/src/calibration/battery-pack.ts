@@ -152,7 +152,11 @@ export const batteryPack = defineCalculation({
             floor: roundingSd(stepV) * (fit.gains[k] ?? 0),
             shared: byCurve.map((moved) => normal95 * Math.abs(moved[k] ?? 0)),
           }).halfInterval95;
-    if (cellKindOf(pack) === 'flat' && Math.min(...restAt) > plateauFrom)
+    // What it fell by, at rest, has to be more than the plateau and what a curve lies off by can make up.
+    const restingV = readings.map(({ voltsV, currentA }) => voltsV + (values[1] ?? 0) * currentA);
+    const fellV = Math.max(...restingV) - Math.min(...restingV);
+    const plateauV = restVoltageV(pack, Math.max(...restAt)) - restVoltageV(pack, plateauFrom);
+    if (cellKindOf(pack) === 'flat' && fellV < plateauV + 3 * Math.SQRT2 * offCurveV)
       throw new OutOfRange(
         'readings',
         'Iron phosphate rests at one voltage between 80 and 30 % of its charge: these readings tell nothing of what it holds. Discharge it at a known current until it is nearly empty, and count.',

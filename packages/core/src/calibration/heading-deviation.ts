@@ -89,7 +89,7 @@ export const headingDeviation = defineCalculation({
     const [compassStepDeg = 0, magneticStepDeg = 0] = steps;
     const rounded = Math.hypot(roundingSd(compassStepDeg), roundingSd(magneticStepDeg));
     // Steered by the figure that is read, the compass is rounded alike on every heading: that stays in A.
-    const inA = { half: 0.475 * compassStepDeg, sd: roundingSd(compassStepDeg) };
+    const inA = { halfStep: compassStepDeg / 2 };
     const { standardErrors } = fit;
     const halfIntervals95Deg = standardErrors
       ? standardErrors.map(

@@ -2,7 +2,7 @@ import type { WorkingStep } from '@grey-keel/model';
 import * as z from 'zod';
 import { defineCalculation, OutOfRange } from '../calculation/calculation.ts';
 import { calculated, given } from '../calculation/working-step.ts';
-import { angleSteps, roundingSd, stepOf } from './display-step.ts';
+import { angleSteps, stepOf } from './display-step.ts';
 import { turnOf } from './pair-currents.ts';
 import { roundingOf, suretyOf, suretySteps } from './surety.ts';
 import { bearingOf, circularMean, eastNorth, wrapped } from './bearings.ts';
@@ -122,7 +122,7 @@ export const headingOffset = defineCalculation({
       scatter: n > 1 ? Math.sqrt(squares / (n - 1) / weight) / radian : 0,
       degreesOfFreedom: n - 1,
       floor: (Math.sqrt(drifts.apartVariance) * Math.sqrt(acrossByRounding)) / weight,
-      roundings: [{ half: 0.475 * headingStepDeg, sd: roundingSd(headingStepDeg) }, drifts.shared],
+      roundings: [{ halfStep: headingStepDeg / 2 }, drifts.shared],
     };
     const surety = n > 1 ? suretyOf(parts) : null;
     const standardErrorDeg = surety?.standardError ?? null;

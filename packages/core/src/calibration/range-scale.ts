@@ -83,7 +83,7 @@ export const rangeScale = defineCalculation({
       scatter: n > 1 ? Math.sqrt(left / (n - 1) / squared) : 0,
       degreesOfFreedom: n - 1,
       floor: Math.sqrt(roundings.reduce((all, { apartVariance }) => all + apartVariance, 0) / squared),
-      roundings: roundings.map(({ shared }) => shared && { half: shared.half / meanM, sd: shared.sd / meanM }),
+      roundings: roundings.map(({ shared }) => shared && { halfStep: shared.halfStep / meanM }),
     };
     const surety = n > 1 ? suretyOf(parts) : null;
     const standardError = surety?.standardError ?? null;

@@ -23,7 +23,7 @@ interface Run {
 const suretyParts = (
   runs: readonly Run[],
   factor: number,
-  sxx: number,
+  gain: number,
   scatter: ReturnType<typeof scatterAlong>,
 ): SuretyParts => {
   const [logs, sogs, cogs] = [
@@ -42,12 +42,11 @@ const suretyParts = (
         sum + (sogMps * Math.sin((wrapped(cogDeg - headingDeg) * Math.PI) / 180)) ** 2,
       0,
     ) / runs.length;
-  const ofFactor = ({ shared }: ReturnType<typeof roundingOf>) =>
-    shared && { half: shared.half / meanLogMps, sd: shared.sd / meanLogMps };
+  const ofFactor = ({ shared }: ReturnType<typeof roundingOf>) => shared && { halfStep: shared.halfStep / meanLogMps };
   return {
-    scatter: Math.sqrt(scatter.squares / scatter.divisor / sxx),
+    scatter: gain * Math.sqrt(scatter.squares / scatter.divisor),
     degreesOfFreedom: scatter.degreesOfFreedom,
-    floor: Math.sqrt((log.apartVariance + over.apartVariance + across * courseSd ** 2) / sxx),
+    floor: gain * Math.sqrt(log.apartVariance + over.apartVariance + across * courseSd ** 2),
     roundings: [ofFactor(log), ofFactor(over)],
   };
 };
@@ -61,7 +60,7 @@ const suretyParts = (
  * over along the track alone, floored by the steps that log and speed over ground are read in; logs that are all read in one
  * step share its rounding. Two runs say nothing of their own uncertainty: no interval.
  * A current that turns cancels in pairs there and back, not in runs all round: it is judged by comparing the currents of
- * successive pairs. The plain ratio (mean over ground / mean displayed) is given beside it: it ignores the current.
+ * successive pairs, and where it turned each pair has its own. The plain ratio (mean over ground / mean displayed) is given beside it: it ignores the current.
  * Source: least squares (Draper and Smith 1998, ch. 5) on the triangle of velocities.
  */
 export const speedFactor = defineCalculation({
@@ -112,16 +111,32 @@ export const speedFactor = defineCalculation({
         'The runs are on nearly one heading: the current cannot be told from the factor. Add a run the other way.',
         'headings at least 45° apart',
       );
-    const rows = through.flatMap(({ east, north }) => [
-      [east, 1, 0],
-      [north, 0, 1],
-    ]);
-    const fit = leastSquares(
-      rows,
-      over.flatMap(({ east, north }) => [east, north]),
-    );
-    if (!fit) throw new OutOfRange('runs', 'The runs do not tell factor and current apart. Add a run.', '3 or more');
-    const [factor = 1, currentEastMps = 0, currentNorthMps = 0] = fit.values;
+    /** Over ground = factor x through the water + a current, which may be each group's own. */
+    const fitted = (groups: readonly (readonly number[])[]) => {
+      const groupOf = runs.map((_, i) => groups.findIndex((group) => group.includes(i)));
+      const rows = through.flatMap(({ east, north }, i) => {
+        const flows = groups.flatMap((_, g) => (g === groupOf[i] ? [1, 0] : [0, 0]));
+        return [
+          [east, ...flows],
+          [north, ...flows.map((_, k) => flows[k - 1] ?? 0)],
+        ];
+      });
+      const fit = leastSquares(
+        rows,
+        over.flatMap(({ east, north }) => [east, north]),
+      );
+      return fit && { groups, rows, fit };
+    };
+    const all = fitted([runs.map((_, i) => i)]);
+    if (!all) throw new OutOfRange('runs', 'The runs do not tell factor and current apart. Add a run.', '3 or more');
+    const pairs = pairCurrents(runs, all.fit.values[0] ?? 1);
+    const turn = turnOf(pairs ?? []);
+    // A current that turned is each pair's own: then it neither stays in the factor nor in what is left over.
+    const { groups, rows, fit } = (turn !== null && pairs && fitted(pairs.map((_, i) => [2 * i, 2 * i + 1]))) || all;
+    const [factor = 1] = fit.values;
+    const currentEastMps = meanOver.east - factor * meanThrough.east;
+    const currentNorthMps = meanOver.north - factor * meanThrough.north;
+    const gain = fit.gains[0] ?? 0;
     const scatter =
       n < 3
         ? null
@@ -130,7 +145,7 @@ export const speedFactor = defineCalculation({
             runs.map(({ headingDeg }) => eastNorth(headingDeg, 1)),
             fit.residuals,
           );
-    const parts = scatter && suretyParts(runs, factor, sxx, scatter);
+    const parts = scatter && suretyParts(runs, factor, gain, scatter);
     const surety = parts && suretyOf(parts);
     const factorStandardError = surety?.standardError ?? null;
     const factorHalfInterval95 = surety?.halfInterval95 ?? null;
@@ -138,13 +153,25 @@ export const speedFactor = defineCalculation({
       runs.reduce((sum, { sogMps }) => sum + sogMps, 0) / runs.reduce((sum, { logMps }) => sum + logMps, 0);
     const residualsMps = runs.map((_, i) => Math.hypot(fit.residuals[2 * i] ?? 0, fit.residuals[2 * i + 1] ?? 0));
 
-    const sxy = through.reduce(
-      (sum, { east, north }, i) =>
-        sum +
-        (east - meanThrough.east) * ((over[i]?.east ?? 0) - meanOver.east) +
-        (north - meanThrough.north) * ((over[i]?.north ?? 0) - meanOver.north),
-      0,
-    );
+    /** Of two velocities about the means of their groups. */
+    const about = (one: typeof through, other: typeof through): number =>
+      groups.reduce((sum, group) => {
+        const [ones, others] = [one, other].map((parts) => group.flatMap((i) => parts[i] ?? []));
+        const [a, b] = [ones ?? [], others ?? []];
+        const mean = (parts: typeof through, part: 'east' | 'north'): number =>
+          parts.reduce((total, each) => total + each[part], 0) / parts.length;
+        return (
+          sum +
+          a.reduce(
+            (total, each, k) =>
+              total +
+              (each.east - mean(a, 'east')) * ((b[k]?.east ?? 0) - mean(b, 'east')) +
+              (each.north - mean(a, 'north')) * ((b[k]?.north ?? 0) - mean(b, 'north')),
+            0,
+          )
+        );
+      }, 0);
+    const meansOf = groups.length > 1 ? 'about the mean of each pair' : 'about their means';
     const along = given('f', factor, '', 'factor');
     const current = (of: 'east' | 'north', value: number): WorkingStep =>
       calculated(
@@ -170,15 +197,13 @@ export const speedFactor = defineCalculation({
           expression: 'Sxy / Sxx',
           source: 'least squares on the triangle of velocities',
         },
-        given('Sxy', sxy, 'm²/s²', 'displayed velocity with velocity over ground, about their means'),
-        given('Sxx', sxx, 'm²/s²', 'displayed velocity with itself, about its mean'),
+        given('Sxy', about(through, over), 'm²/s²', `displayed velocity with velocity over ground, ${meansOf}`),
+        given('Sxx', about(through, through), 'm²/s²', `displayed velocity with itself, ${meansOf}`),
       ),
       current('east', currentEastMps),
       current('north', currentNorthMps),
     ];
     if (parts) working.push(...suretySteps(parts, 'the factor', ''));
-    const pairs = pairCurrents(runs, factor);
-    const turn = turnOf(pairs ?? []);
     const flags = [
       ...(n < 3
         ? ['Two runs say nothing of how sure the factor is. Run a second pair across the first: 0, 180, 90, 270.']
@@ -188,7 +213,7 @@ export const speedFactor = defineCalculation({
       ...(turn === null
         ? []
         : [
-            `The current turned or changed by ${turn.toFixed(2)} m/s between two pairs. It cancels within each pair; make them quickly.`,
+            `The current turned or changed by ${turn.toFixed(2)} m/s between two pairs. Each pair was worked out with its own; make them quickly.`,
           ]),
       ...(n >= 4 && pairs === null
         ? [

@@ -1,33 +1,34 @@
 import { normal, seeded } from '../testing/sample-plan.ts';
 import { expectWorkingHolds } from '../testing/evaluated.ts';
-import { effectiveNumber, partsOfMean, roundingOf, scatterSd, suretyOf, suretySteps } from './surety.ts';
+import { effectiveNumber, partsOfMean, roundingOf, suretyOf, suretySteps } from './surety.ts';
 
 describe('what rounding leaves', () => {
-  it('is each reading’s own where they lie apart, and shared where they lie in one place or few', () => {
+  it('is each reading’s own where they lie apart, by places where they lie in few, and shared in one', () => {
     // Step² / 12 is the variance of an even error over a step.
-    expect(roundingOf([1, 2.3, 4.1], 0.1)).toEqual({ apartVariance: jasmine.any(Number) as never, shared: null });
     expect(roundingOf([1, 2.3, 4.1], 0.1).apartVariance).toBeCloseTo(0.01 / 12, 12);
-    const one = roundingOf([1, 1, 1.1], 0.1).shared;
-    expect([one?.half, one?.sd]).toEqual([0.475 * 0.1, 0.1 / Math.sqrt(12)]);
-    expect(roundingOf([5, 5, 5, 5], 0.5, 2).shared?.half).toBeCloseTo(0.475, 12);
+    expect(roundingOf([1, 2.3, 4.1], 0.1).shared).toBeNull();
+    // Six readings in two places are off by two errors and not by six: each counts for three.
+    expect(roundingOf([5, 5, 5, 9, 9, 9], 0.1).apartVariance).toBeCloseTo(0.03 / 12, 12);
+    expect(roundingOf([1, 1, 1], 0.1, 2).shared).toEqual({ halfStep: 0.1 });
+    expect(roundingOf([1, 1, 1, 1.1], 0.1).shared).not.toBeNull();
+    // As many of one step as of the next: the place lies between them, and its readings tell.
+    expect(roundingOf([1, 1.1, 1, 1.1], 0.1).shared).toBeNull();
+    expect(roundingOf([1, 1], 0)).toEqual({ apartVariance: 0, shared: null });
   });
 
-  it('of two places and of three lies within the shares that 95 of 100 means of such errors do', () => {
+  it('of one instrument and of two is what 95 of 100 sums of even errors lie within', () => {
     const uniform = seeded(3);
-    for (const places of [1, 2, 3]) {
-      const means = Array.from({ length: 40_000 }, () =>
-        Math.abs(Array.from({ length: places }, () => uniform() - 0.5).reduce((sum, one) => sum + one, 0) / places),
+    for (const steps of [[1], [1, 1], [1, 0.5], [1, 0.1]]) {
+      const sums = Array.from({ length: 40_000 }, () =>
+        Math.abs(steps.reduce((sum, step) => sum + step * (uniform() - 0.5), 0)),
       ).sort((a, b) => a - b);
-      const half = roundingOf(
-        Array.from({ length: 4 * places }, (_, i) => 10 * (i % places)),
-        1,
-      ).shared?.half;
-      expect(half)
-        .withContext(`${places} places`)
-        .toBeGreaterThan(means[38_000]! * 0.98);
-      expect(half)
-        .withContext(`${places} places`)
-        .toBeLessThan(means[38_000]! * 1.06);
+      const { sharedHalf95 } = suretyOf({
+        scatter: 0,
+        degreesOfFreedom: 3,
+        floor: 0,
+        roundings: steps.map((step) => ({ halfStep: step / 2 })),
+      });
+      expect(sharedHalf95).withContext(steps.join(' and ')).toBeCloseTo(sums[38_000]!, 2);
     }
   });
 });
@@ -45,7 +46,7 @@ describe('how sure a mean is', () => {
       partsOfMean({
         squares: 3,
         readings: 4,
-        roundings: [{ apartVariance: 0, shared: { half: 0.475, sd: 0.3 } }],
+        roundings: [{ apartVariance: 0, shared: { halfStep: 0.5 } }],
         shared: [0.6],
       }),
     );
@@ -80,7 +81,8 @@ describe('how sure a mean is', () => {
           m: 0.1 * normal(uniform),
         }));
         const values = Array.from({ length: readings }, (_, k) => {
-          const t = (spanS * k) / (readings - 1);
+          // Nobody reads by the clock.
+          const t = (spanS * (k + (k > 0 && k < readings - 1 ? 0.8 * (uniform() - 0.5) : 0))) / (readings - 1);
           const sea = waves.reduce((sum, { s, at, m }) => sum + m * Math.sin(2 * Math.PI * (t / s + at)), 0);
           return sea + 0.03 * normal(uniform);
         });
@@ -95,6 +97,6 @@ describe('how sure a mean is', () => {
         .withContext(`${readings} in ${spanS} s`)
         .toBeGreaterThan(0.93);
     }
-    expect(scatterSd(4, 5)).toBeCloseTo(1, 12);
+    expect(suretyOf(partsOfMean({ squares: 1, readings: 5, counting: 1, roundings: [] })).halfInterval95).toBeNull();
   });
 });

@@ -6,52 +6,64 @@ import { roundingSd } from './display-step.ts';
 /** Of a normal error, 95 of 100 are within so many standard deviations. */
 export const normal95 = 1.96;
 
-/**
- * Within what share of a step 95 of 100 mean errors lie, of roundings in so many places: of one, spread evenly over half a
- * step each way; of the mean of two, a triangle over it; of more, near enough a normal error of step / sqrt(12 k).
- */
-const roundedShare = (places: number): number =>
-  places <= 1 ? 0.475 : places === 2 ? (1 - Math.sqrt(0.05)) / 2 : normal95 / Math.sqrt(12 * places);
-
 /** A rounding that readings share: its error does not shrink with their number. */
 export interface SharedRounding {
-  /** 95 of 100 errors are within it, and their standard deviation. */
-  readonly half: number;
-  readonly sd: number;
+  /** Even errors lie within half a step each way. */
+  readonly halfStep: number;
 }
+
+/** Of an even error, 95 of 100 are within so much of half its step. */
+const evenShare = 0.95;
+
+/**
+ * Within what 95 of 100 sums of even errors lie: of one exactly, of the two widest exactly (a trapezium), further ones
+ * beside them as independent errors.
+ */
+const evenHalf = (halfSteps: readonly number[]): number => {
+  const [a = 0, b = 0, ...rest] = [...halfSteps].sort((one, other) => other - one);
+  const outside = 1 - evenShare;
+  const widest = b > outside * a ? a + b - Math.sqrt(4 * outside * a * b) : evenShare * a;
+  return Math.hypot(widest, ...rest.map((one) => evenShare * one));
+};
+
+/** Where so many of the readings in one place are alike, they were rounded alike; fewer, and the place lies between two steps. */
+const mostlyAlike = 0.75;
 
 /** In how many places figures lie: those within a step of each other were rounded the same way. */
 const placesOf = (values: readonly number[], step: number): number => {
   const sorted = [...values].sort((a, b) => a - b);
-  let [places, from] = [0, -Infinity];
-  for (const value of sorted)
-    if (value > from + step * (1 + 1e-6)) {
-      places += 1;
-      from = value;
-    }
-  return places;
+  const starts: number[] = [];
+  for (const value of sorted) {
+    const from = starts[starts.length - 1];
+    if (from === undefined || value > from + step * (1 + 1e-6)) starts.push(value);
+  }
+  const [first = 0] = sorted;
+  const alike = Math.max(
+    ...[first, first + step].map((cell) => sorted.filter((one) => Math.abs(one - cell) < step / 2).length),
+  );
+  // Two readings within a step may always have been rounded alike.
+  return starts.length === 1 && values.length > 2 && alike < mostlyAlike * values.length ? 2 : starts.length;
 };
 
 /** What rounding does to the figures of one instrument. */
 export interface Rounding {
-  /** Of one reading, where each was rounded by itself; 0 where they share it. */
+  /** Of one reading, as it counts in the mean of them all; 0 where they share it. */
   readonly apartVariance: number;
   readonly shared: SharedRounding | null;
 }
 
 /**
- * What rounding to a step leaves in the mean of some figures. Figures that lie in about as many places as there are of them
- * are rounded each by itself; such as lie in one place or few are rounded alike in each. `times` is what one unit of the
- * figure makes of the result.
+ * What rounding to a step leaves in the mean of some figures: one error for each place they lie in. In several places their
+ * scatter knows of it; in one they are all rounded alike, and it does not. `times` is what one unit of the figure makes of
+ * the result.
  */
 export const roundingOf = (values: readonly number[], step: number, times = 1): Rounding => {
-  const places = placesOf(values, step);
   const size = step * Math.abs(times);
-  if (size === 0 || places > values.length / 2) return { apartVariance: roundingSd(size) ** 2, shared: null };
-  return {
-    apartVariance: 0,
-    shared: { half: roundedShare(places) * size, sd: roundingSd(size) / Math.sqrt(places) },
-  };
+  if (size === 0) return { apartVariance: 0, shared: null };
+  const places = placesOf(values, step);
+  return places > 1
+    ? { apartVariance: (roundingSd(size) ** 2 * values.length) / places, shared: null }
+    : { apartVariance: 0, shared: { halfStep: size / 2 } };
 };
 
 /** How long a wave takes where nobody said, s: short seas and wakes are quicker, a swell slower. */
@@ -60,10 +72,6 @@ export const usualWaveS = 8;
 /** How many of some readings count, that were taken within a span: two to each wave; all of them where it is not said. */
 export const effectiveNumber = (readings: number, spanS: number | null, periodS: number): number =>
   spanS === null ? readings : Math.min(readings, Math.max(1, (2 * spanS) / periodS));
-
-/** Standard deviation of readings about their mean, of which `counting` are independent; 0 where that cannot be told. */
-export const scatterSd = (squares: number, readings: number, counting: number = readings): number =>
-  counting > 1 + 1e-9 ? Math.sqrt(squares / (readings * (1 - 1 / counting))) : 0;
 
 export interface SuretyParts {
   /** Standard error of the result as the readings' own scatter has it. */
@@ -97,8 +105,8 @@ const namedOf = ({ degreesOfFreedom, roundings = [], shared = [] }: SuretyParts)
   const rounded = roundings.flatMap((one) => one ?? []);
   return {
     t: degreesOfFreedom > 0 ? tQuantile(0.975, degreesOfFreedom) : Number.POSITIVE_INFINITY,
-    K: Math.hypot(...rounded.map(({ half }) => half)),
-    Ks: Math.hypot(...rounded.map(({ sd }) => sd)),
+    K: evenHalf(rounded.map(({ halfStep }) => halfStep)),
+    Ks: Math.hypot(...rounded.map(({ halfStep }) => roundingSd(2 * halfStep))),
     O: Math.hypot(...shared),
   };
 };
@@ -180,7 +188,7 @@ export interface MeanParts {
 
 /**
  * What a mean is as sure as, in the parts of `suretyOf`. Two readings that share a rounding carry no interval: what they
- * scatter by is the step itself.
+ * scatter by is the step itself; nor do any that all lie within half a wave.
  */
 export const partsOfMean = ({
   squares,
@@ -190,13 +198,13 @@ export const partsOfMean = ({
   roundings,
   shared = [],
 }: MeanParts): SuretyParts => {
-  const sd = Math.sqrt(Math.max(scatterSd(squares, readings, counting) ** 2, leastVariance));
+  const sd = readings > 1 ? Math.sqrt(Math.max(squares / (readings - 1), leastVariance)) : 0;
   return {
     scatter: sd / Math.sqrt(counting),
-    degreesOfFreedom: counting - 1,
+    degreesOfFreedom: readings - 1,
     floor: Math.sqrt(roundings.reduce((sum, { apartVariance }) => sum + apartVariance, 0) / readings),
     roundings: roundings.map((one) => one.shared),
     shared,
-    untold: readings === 2 && roundings.some((one) => one.shared !== null),
+    untold: counting <= 1 + 1e-9 || (readings === 2 && roundings.some((one) => one.shared !== null)),
   };
 };

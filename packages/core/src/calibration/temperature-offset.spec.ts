@@ -35,8 +35,8 @@ describe('temperature-offset', () => {
       steps,
     );
     expect(one.standardErrorC).toBeCloseTo(0.5 / Math.sqrt(12), 9);
-    // 95 of 100 roundings lie within 0.475 of a step, of each instrument by itself.
-    expect(one.halfInterval95C).toBeCloseTo(0.475 * 0.5, 9);
+    // Two even errors, 0.15 and 0.2 each way: 95 of 100 sums lie within 0.15 + 0.2 - sqrt(0.2 x 0.15 x 0.2).
+    expect(one.halfInterval95C).toBeCloseTo(0.35 - Math.sqrt(0.006), 9);
     // Two in one water say nothing of their own uncertainty; a third, or another water, does.
     const two = offsetOf([
       [9, 8.5],

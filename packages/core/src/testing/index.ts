@@ -2,3 +2,4 @@
 export * from './sample-entries.ts';
 export * from './sailed-runs.ts';
 export * from './sample-plan.ts';
+export { restVoltageV } from '../power/battery-curve.ts';

@@ -34,6 +34,7 @@ const equipment = (name: string, kind: Equipment['kind'], forwardM: number, abov
   starboardM: 0,
   aboveKeelM,
   propellerDiameterM: kind === 'propeller' ? 0.35 : null,
+  ...(kind === 'propeller' ? { skegBelowBladesM: 0 } : {}),
 });
 
 /** And with a propeller and an antenna on the hull. */

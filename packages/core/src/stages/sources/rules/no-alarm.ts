@@ -9,6 +9,7 @@ import { heldBy } from '../../../plan/held-by.ts';
 import { at } from '../../../plan/target.ts';
 import { waySpeed, waysAfloat } from '../../../plan/way-speeds.ts';
 import { workingWater } from '../../../plan/working-water.ts';
+import { depthGivers } from '../../../sources/depth-givers.ts';
 import { depthDisplayOf, upToStepM } from '../../../sources/depth-display.ts';
 
 /** Slower than so a look at the display and over the bow is enough. */
@@ -35,7 +36,7 @@ export const noShallowAlarm: Rule<'sources'> = {
     const { way, speedMps } = fastest(plan);
     const needsM = groundingDepthM(plan);
     const shallowestM = workingWater(plan)?.shallowestM ?? null;
-    if (!first || needsM === null || shallowestM === null || speedMps <= fastMps) return [];
+    if (!first || depthGivers(plan).length === 0 || needsM === null || shallowestM === null || speedMps <= fastMps) return [];
     if (fitted.some(({ id }) => heldBy(plan, id, 'alarms').shallowM != null)) return [];
     const slopeDeg = Math.abs(plan.scene.slopeDeg) || usualSlopeDeg;
     const reachM = needsM + speedMps * usualActInS * Math.tan(slopeDeg * radian);
