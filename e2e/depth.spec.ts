@@ -61,19 +61,21 @@ describe('what can ground a boat', () => {
       await look('a-wide');
       await hands.press('#enter-offset');
       await is('offset-stale:a-wide', false);
-      expect(await textOf(here.browser.driver, '#result')).toContain('Bow motor reaches 0.24 m below the keel');
+      expect(await textOf(here.browser.driver, '#result')).toContain(
+        'Port propeller’s skeg reaches 0.42 m below the keel',
+      );
       await show('sources');
-      await hands.fill('#alarm-shallow-a-helm-port', '1.4');
+      await hands.fill('#alarm-shallow-a-helm-port', '1.5');
       await is('alarm-shallow-late:a-helm-port');
-      // 0.86 m when the bow motor touches, a tenth of tolerance and half a metre: 1.46 m.
-      expect(await said('alarm-shallow-late')).toContain('when Bow motor touches');
-      expect(await said('alarm-shallow-late')).toContain('1.5 m');
+      // 1.04 m when the skeg touches, less what the display's step took off the offset, a tenth of tolerance, half a metre.
+      expect(await said('alarm-shallow-late')).toContain('when Port propeller’s skeg touches');
+      expect(await said('alarm-shallow-late')).toContain('1.6 m');
       await hands.choose('#unit-depth-a-helm-port', 'ft, steps 0.1');
-      await hands.fill('#alarm-shallow-a-helm-port', '4.7 ft');
+      await hands.fill('#alarm-shallow-a-helm-port', '5.0 ft');
       await is('alarm-shallow-late:a-helm-port');
-      expect(await said('alarm-shallow-late')).toMatch(/sounds at 4\.7.ft/);
-      expect(await said('alarm-shallow-late')).toMatch(/has to be 4\.8.ft/);
-      await hands.fill('#alarm-shallow-a-helm-port', '4.8 ft');
+      expect(await said('alarm-shallow-late')).toMatch(/sounds at 5\.0.ft/);
+      expect(await said('alarm-shallow-late')).toMatch(/has to be 5\.1.ft/);
+      await hands.fill('#alarm-shallow-a-helm-port', '5.1 ft');
       await is('alarm-shallow-late', false);
       // 24 knots over five degrees for ten seconds are 10.8 m of water.
       expect(await textOf(here.browser.driver, 'gk-act-in-time')).toMatch(/running 24\.0.kn 10\.8.m/);
@@ -93,13 +95,13 @@ describe('what can ground a boat', () => {
     async () => {
       await show('brief');
       await hands.fill('#water-shallowest-a-ostrel', '0.8');
-      await is('order-of-values:draught');
+      await is('too-shallow');
       await hands.press('#add-loading');
       await hands.fill('[id^="loading-draught-"]', '0.9');
       await hands.fill('#water-shallowest-a-ostrel', '1.2');
-      await is('order-of-values:draught', false);
+      await is('too-shallow', false);
       await hands.fill('#water-shallowest-a-ostrel', '1.1');
-      await is('order-of-values:draught');
+      await is('too-shallow');
       await show('beams');
       await hands.fill('#working-depth', '141');
       await is('order-of-values:working-depth');

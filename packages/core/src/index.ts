@@ -274,7 +274,7 @@ export { depthGivers, type DepthGiver } from './sources/depth-givers.ts';
 export { asShown, depthDisplayOf, upToStepM, type DepthDisplay } from './sources/depth-display.ts';
 export { displaySound, readAt, soundOfType, type DisplayWater } from './sources/display-sound.ts';
 export { timeToAct, usualActInS, type TimeToAct } from './alarms/time-to-act.ts';
-export { agroundBy, agroundOf, type Aground } from './calibration/aground.ts';
+export { agroundBy, agroundWith, agroundOf, type Aground } from './calibration/aground.ts';
 export { entryDoubts } from './calibration/entry-doubts.ts';
 export { conditionsOfFirstReading } from './calibration/first-reading.ts';
 export { offsetAtGrounding } from './calibration/offset-at-grounding.ts';

@@ -53,28 +53,34 @@ export const agroundBy = (plan: Plan, reference: DepthReference): Aground | null
 };
 
 /**
- * What a display shows by a transducer when the first part of the boat touches, with the offset that is entered in it: one
- * that was rounded to its step, or entered in the place of the one worked out, shows so much more or less. Null while the
- * transducer's offset is missing or stale, since then nobody knows what is shown.
+ * What a display shows by a transducer when the first part of the boat touches, with such an offset in it: one that is
+ * rounded to its step, or another than was worked out, shows so much more or less. Null without a draught.
  */
-export const agroundOf = (plan: Plan, transducerId: string): Aground | null => {
-  if (measuredOffset.standing(plan, transducerId).state !== 'fresh') return null;
+export const agroundWith = (plan: Plan, transducerId: string, offsetM: number): Aground | null => {
   const aground = agroundBy(plan, depthOffsetOf(plan, transducerId).reference);
   const result = measuredOffset.of(plan, transducerId);
-  const byM = result?.known ? heldOffsetM(plan, transducerId) - result.answer.offsetM : 0;
-  if (!aground || !result?.known || Math.abs(byM) < 1e-6) return aground;
+  if (!aground || !result?.known || Math.abs(offsetM - result.answer.offsetM) < 1e-6) return aground;
   const step = calculated(
     {
-      says: 'Shown then, by the offset that was entered',
+      says: 'Shown then, by the offset in the display',
       symbol: 'ae',
-      value: aground.shownM + byM,
+      value: aground.shownM + offsetM - result.answer.offsetM,
       unit: 'm',
       expression: 'a + o - m',
       source: 'sum',
     },
     given('a', aground.shownM, 'm', 'shown with the offset as measured'),
-    given('o', heldOffsetM(plan, transducerId), 'm', 'offset entered'),
+    given('o', offsetM, 'm', 'offset in the display'),
     given('m', result.answer.offsetM, 'm', 'offset measured'),
   );
   return { ...aground, shownM: step.value, working: [...aground.working, step] };
 };
+
+/**
+ * The same with the offset that is entered; null while the transducer's offset is missing or stale, since then nobody knows
+ * what is shown.
+ */
+export const agroundOf = (plan: Plan, transducerId: string): Aground | null =>
+  measuredOffset.standing(plan, transducerId).state === 'fresh'
+    ? agroundWith(plan, transducerId, heldOffsetM(plan, transducerId))
+    : null;

@@ -168,6 +168,26 @@ describe('depth-offset', () => {
     );
   });
 
+  it('is no surer than the lead line itself, which all its readings share, and counts two readings to a wave', () => {
+    const many = Array.from({ length: 60 }, (_, i) => ({ leadLineM: 5 + i / 7, displayedM: 4.6 + i / 7 }));
+    const half = (more: object): number | null =>
+      answerOf(depthOffset, { ...base, readings: many, ...more }).halfInterval95M;
+    expect(half({})).toBeLessThan(0.01);
+    expect(half({ leadLineByM: 0.05 })).toBeCloseTo(0.05, 2);
+    const rough = [0, 0.2, -0.1, 0.15, -0.2].map((m, i) => ({ leadLineM: 5 + 3 * i, displayedM: 4.6 + 3 * i + m }));
+    const within = (spanS: number | null) => answerOf(depthOffset, { ...base, readings: rough, spanS });
+    // Eight seconds of a wave of 8 s hold two readings: five say as much as two, by the root of 5 / 2.
+    expect((within(8).halfInterval95M ?? 0) / (within(null).halfInterval95M ?? 1)).toBeCloseTo(Math.sqrt(2.5), 2);
+    expect(within(3).halfInterval95M).toBeNull();
+    expect(within(3).flags.join()).toContain('half a wave');
+    // The plan counts a marked line in the hand as off by a hand's width, unless it says otherwise.
+    const sure = measuredOffset.of(aPlan(), 'a-wide');
+    const exact = edited(aPlan(), { type: 'describeDepthOffset', transducerId: 'a-wide', changes: { leadLineByM: 0 } });
+    const surer = measuredOffset.of(exact, 'a-wide');
+    const [usual, without] = [sure, surer].map((one) => (one?.known ? (one.answer.halfInterval95M ?? 0) : 0));
+    expect(Math.sqrt((usual ?? 0) ** 2 - (without ?? 0) ** 2)).toBeCloseTo(0.05, 9);
+  });
+
   it('names a reading that stands apart and never leaves it out, however many there are', () => {
     const clean = [4, 6, 8, 10, 12, 14, 16].map((leadLineM, i) => ({
       leadLineM,

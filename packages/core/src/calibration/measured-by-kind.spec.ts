@@ -119,6 +119,31 @@ describe('what is entered on a display', () => {
     expect(entryOf(aboard(), 'heading', 'compass', { at: '2026-05-01T09:30:00Z', by: '' })).toBeNull();
   });
 
+  it('of a swing goes stale with the compass offset that is entered, and never rests on course over ground', () => {
+    const swing = Array.from({ length: 8 }, (_, i) => ({ compassDeg: 45 * i, magneticDeg: (45 * i + 3) % 360 }));
+    const held = edited(
+      aboard(),
+      ...recorded('deviation', 'compass', swing),
+      described('deviation', 'compass', { heldAgainst: 'a bearing far off' }),
+    );
+    const card = entryOf(held, 'deviation', 'compass', { at: '2026-05-01T09:30:00Z', by: '' })!;
+    const made = edited(held, { type: 'enterCalibration', of: 'deviation', sensorId: 'compass', entered: card });
+    expect(standingOf(made, 'deviation', 'compass').state).toBe('fresh');
+    const { readings } = headingReadings(seeded(6), 2);
+    const run = edited(made, ...recorded('heading', 'compass', readings));
+    const offset = entryOf(run, 'heading', 'compass', { at: '2026-05-02T09:30:00Z', by: '' })!;
+    const entered = edited(run, { type: 'enterCalibration', of: 'heading', sensorId: 'compass', entered: offset });
+    // The same on every heading, A, would stand in the offset and in the card.
+    expect(standingOf(entered, 'deviation', 'compass')).toEqual({
+      state: 'stale',
+      changed: ['the compass offset entered'],
+    });
+    const byCourse = edited(held, described('deviation', 'compass', { heldAgainst: 'course over ground' }));
+    expect(wanting(byCourse, 'deviation', 'compass')).toContain('a current sets it off');
+    const unsaid = edited(aboard(), ...recorded('deviation', 'compass', swing));
+    expect(known(unsaid, 'deviation', 'compass').flags.join()).toContain('held against');
+  });
+
   it('waits for a run back, a second heading, a whole swing and readings without a gap, and says which', () => {
     const { readings } = headingReadings(seeded(7), 2);
     const three = edited(aboard(), ...recorded('heading', 'compass', readings.slice(0, 3)));

@@ -102,6 +102,15 @@ describe('the lowest point of a boat', () => {
     // A face 0.4 m down sinks to 0.6 m: over 1.13 m it has 0.53 m below it, and 0.4 is added to that.
     expect(aground?.shownM).toBeCloseTo(1.13 - 0.6 + 0.4, 9);
     expectWorkingHolds(aground?.working ?? [], 'aground');
+    // Entered a hand less than measured, to the display's step: it shows that much less water, aground too.
+    const entry = full.depthOffsets['a-wide']!.entered!;
+    const rounded = edited(full, {
+      type: 'enterDepthOffset',
+      transducerId: 'a-wide',
+      entered: { ...entry, offsetM: entry.offsetM - 0.07 },
+    });
+    expect(agroundOf(rounded, 'a-wide')?.shownM).toBeCloseTo((aground?.shownM ?? 0) - 0.07, 9);
+    expectWorkingHolds(agroundOf(rounded, 'a-wide')?.working ?? [], 'aground, as entered');
     expect(deepestLoading(edited(full, { type: 'putLoading', id: 'a', loading: null }))?.name).toBe('as calibrated');
     expect(deepestLoading({ ...aPlan(), boat: { ...aPlan().boat, draughtM: null } })).toBeNull();
   });

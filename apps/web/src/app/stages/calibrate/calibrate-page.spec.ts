@@ -122,6 +122,43 @@ describe('the calibration', () => {
     expect(plan().depthOffsets['a-wide']?.entered?.reason).toBe('the swell would not lie down');
   });
 
+  it('enters what the display takes, its next step to the safe side', async () => {
+    const root = await page(CalibratePage);
+    await choose(root, '#reading-set-to-a-wide', 'fresh');
+    for (const [lead, shown] of [
+      ['5', '4.57'],
+      ['9', '8.57'],
+      ['12', '11.57'],
+      ['15', '14.57'],
+    ] as const)
+      await record(root, lead, shown);
+    expect(text(root, 'gk-enter-offset')).toContain('The display takes +0.40');
+    if (root.querySelector('#enter-reason')) await write(root, '#enter-reason', 'pool and tape');
+    await press(root, '#enter-offset');
+    expect(plan().depthOffsets['a-wide']?.entered?.offsetM).toBe(0.4);
+  });
+
+  it('offers the offset without the reading that stands apart beside the one with it, and leaves it out by a press', async () => {
+    const root = await page(CalibratePage);
+    await choose(root, '#reading-set-to-a-wide', 'fresh');
+    for (const [lead, shown] of [
+      ['5', '4.6'],
+      ['7', '6.6'],
+      ['9', '8.6'],
+      ['11', '10.6'],
+      ['13', '11.6'],
+    ] as const)
+      await record(root, lead, shown);
+    expect(text(root, '#enter-without')).toContain('Leave reading 5 out: +0.40');
+    expect(text(root, '#enter-offset')).toContain('+0.60 m, with it');
+    await press(root, '#enter-without');
+    expect(Object.values(plan().depthOffsets['a-wide']?.readings ?? {}).filter(({ leftOut }) => leftOut).length).toBe(
+      1,
+    );
+    expect(text(root, '#enter-offset')).toContain('I have entered +0.40');
+    expect(root.querySelector('#enter-without')).toBeNull();
+  });
+
   it('leads back to Beams where there is nothing to calibrate', async () => {
     const root = await page(CalibratePage, emptyPlan('Bare'));
     expect(text(root, 'a')).toContain('Choose transducers');

@@ -181,7 +181,8 @@ export class LiveRun {
     if (alone) {
       const it = steadyValue(of(alone.quantity), nowS, {
         lagS: this.lagS(),
-        averageS: alone.averageS,
+        // A practice boat's clock may run faster than ours: three of its waves are over sooner.
+        averageS: alone.averageS / this.pace(),
         near: alone.near,
         notBeforeS: this.takenAtS(),
       });
@@ -284,6 +285,9 @@ export class LiveRun {
     this.sources()
       .map(({ name }) => name)
       .join(' and '),
+  );
+  private readonly pace = computed(() =>
+    Math.max(1, ...this.sources().map(({ connection }) => (connection.by === 'simulated boat' ? connection.pace : 1))),
   );
   private readonly simulated = computed(() => this.sources().some((one) => one.simulated));
   /** Why what comes in cannot be taken on this boat; empty where it can. */

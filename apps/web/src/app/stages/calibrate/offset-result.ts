@@ -1,8 +1,8 @@
 import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import {
-  agroundBy,
   agroundInWords,
+  agroundWith,
   cautions,
   changeOnEntering,
   depthAtSpeed,
@@ -10,6 +10,7 @@ import {
   depthOffsetOf,
   type DepthOffsetResult,
   measuredOffset,
+  offsetForDisplay,
   signInWords,
 } from '@grey-keel/core';
 import type { Edit } from '@grey-keel/model';
@@ -183,14 +184,21 @@ export class OffsetResult {
   });
   protected readonly running = computed(() => depthAtSpeed(this.plan(), this.transducerId()));
 
+  /** The offset as the display takes it. */
+  private readonly taken = computed(() =>
+    offsetForDisplay(this.plan(), this.transducerId(), this.answer()?.offsetM ?? 0),
+  );
+
   protected readonly sign = computed(() => {
     const { offsetSetM, reference } = this.settings();
-    return signInWords({ offsetM: this.answer()?.offsetM ?? 0, offsetSetM, reference });
+    return signInWords({ offsetM: this.taken(), offsetSetM, reference });
   });
   protected readonly change = computed(() =>
-    changeOnEntering({ offsetM: this.answer()?.offsetM ?? 0, offsetSetM: this.settings().offsetSetM }),
+    changeOnEntering({ offsetM: this.taken(), offsetSetM: this.settings().offsetSetM }),
   );
-  protected readonly aground = computed(() => agroundInWords(agroundBy(this.plan(), this.settings().reference)));
+  protected readonly aground = computed(() =>
+    agroundInWords(agroundWith(this.plan(), this.transducerId(), this.taken())),
+  );
   protected readonly verdict = computed(() => {
     const half = this.answer()?.halfInterval95M ?? null;
     const { toleranceM } = this.settings();
