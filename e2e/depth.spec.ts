@@ -67,15 +67,22 @@ describe('what can ground a boat', () => {
       await show('sources');
       await hands.fill('#alarm-shallow-a-helm-port', '1.5');
       await is('alarm-shallow-late:a-helm-port');
-      // 1.04 m when the skeg touches, less what the display's step took off the offset, a tenth of tolerance, half a metre.
+      // 1.04 m when the skeg touches, less what the display's step took off the offset; a tenth of tolerance, half a metre.
       expect(await said('alarm-shallow-late')).toContain('when Port propeller’s skeg touches');
-      expect(await said('alarm-shallow-late')).toContain('1.6 m');
+      const needed = async (unit: string): Promise<number> =>
+        Number(new RegExp(`has to be (\\d+\\.\\d).${unit}`).exec(await said('alarm-shallow-late'))?.[1]);
+      expect(await needed('m')).toBeGreaterThanOrEqual(1.6);
+      expect(await needed('m')).toBeLessThanOrEqual(1.7);
       await hands.choose('#unit-depth-a-helm-port', 'ft, steps 0.1');
-      await hands.fill('#alarm-shallow-a-helm-port', '5.0 ft');
+      await hands.fill('#alarm-shallow-a-helm-port', '4.7 ft');
       await is('alarm-shallow-late:a-helm-port');
-      expect(await said('alarm-shallow-late')).toMatch(/sounds at 5\.0.ft/);
-      expect(await said('alarm-shallow-late')).toMatch(/has to be 5\.1.ft/);
-      await hands.fill('#alarm-shallow-a-helm-port', '5.1 ft');
+      expect(await said('alarm-shallow-late')).toMatch(/sounds at 4\.7.ft/);
+      const feet = await needed('ft');
+      expect(feet * 0.3048).toBeGreaterThan(1.53);
+      expect(feet * 0.3048).toBeLessThan(1.68);
+      await hands.fill('#alarm-shallow-a-helm-port', `${(feet - 0.1).toFixed(1)} ft`);
+      await is('alarm-shallow-late:a-helm-port');
+      await hands.fill('#alarm-shallow-a-helm-port', `${feet.toFixed(1)} ft`);
       await is('alarm-shallow-late', false);
       // 24 knots over five degrees for ten seconds are 10.8 m of water.
       expect(await textOf(here.browser.driver, 'gk-act-in-time')).toMatch(/running 24\.0.kn 10\.8.m/);
@@ -98,9 +105,10 @@ describe('what can ground a boat', () => {
       await is('too-shallow');
       await hands.press('#add-loading');
       await hands.fill('[id^="loading-draught-"]', '0.9');
-      await hands.fill('#water-shallowest-a-ostrel', '1.2');
+      // 0.9 m and 0.42 m of leg below the keel.
+      await hands.fill('#water-shallowest-a-ostrel', '1.4');
       await is('too-shallow', false);
-      await hands.fill('#water-shallowest-a-ostrel', '1.1');
+      await hands.fill('#water-shallowest-a-ostrel', '1.3');
       await is('too-shallow');
       await show('beams');
       await hands.fill('#working-depth', '141');

@@ -795,7 +795,7 @@ export const mutants = [
     from: 'electricalFloorDb: atRest ? null :',
     to: 'electricalFloorDb: !atRest ? null :',
   },
-  { file: 'calibration/measured-by-kind.ts', from: 'inPlaceOf?.boat ? [', to: '!inPlaceOf?.boat ? [' },
+  { file: 'calibration/measured-by-kind.ts', from: 'it.inPlaceOf?.boat ? [', to: '!it.inPlaceOf?.boat ? [' },
   { file: 'power/hours-until-out.ts', from: 'whole * (1 - left)', to: 'whole * left' },
   {
     file: 'calibration/local-metres.ts',

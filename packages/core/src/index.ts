@@ -149,6 +149,7 @@ export { kindWords } from './calibration/kind-words.ts';
 export { type ResultStanding } from './plan/define-result.ts';
 export {
   alsoEntered,
+  withoutApart,
   entryOf,
   followsFrom,
   heldValue,

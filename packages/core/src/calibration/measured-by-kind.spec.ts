@@ -19,6 +19,7 @@ import {
   moreFor,
   standingOf,
   toleranceOf,
+  withoutApart,
 } from './measured-by-kind.ts';
 
 const aboard = (): Plan => ({
@@ -117,6 +118,22 @@ describe('what is entered on a display', () => {
     const gone = edited(done, { type: 'removeEquipment', id: 'compass' });
     expect(gone.calibrations.heading).toEqual({});
     expect(entryOf(aboard(), 'heading', 'compass', { at: '2026-05-01T09:30:00Z', by: '' })).toBeNull();
+  });
+
+  it('is offered without a reading that stands apart, which stays in until somebody leaves it out', () => {
+    const pairs = [9.1, 9.6, 11, 12.2, 14.4].map((at, i) => ({
+      referenceC: at,
+      displayedC: at - (i === 4 ? 2.5 : 0.5),
+    }));
+    const plan = edited(aboard(), ...recorded('temperature', 'log', pairs));
+    const it = known(plan, 'temperature', 'log');
+    expect([it.apart.length, it.readings]).toEqual([1, 5]);
+    expect(it.enter[0]?.value).toBeCloseTo((4 * 0.5 + 2.5) / 5, 6);
+    const without = withoutApart(plan, 'temperature', 'log');
+    expect(without?.it.enter[0]?.value).toBeCloseTo(0.5, 6);
+    expect(without?.readingIds).toEqual(it.apart);
+    const clean = edited(aboard(), ...recorded('temperature', 'log', pairs.slice(0, 4)));
+    expect(withoutApart(clean, 'temperature', 'log')).toBeNull();
   });
 
   it('of a swing goes stale with the compass offset that is entered, and never rests on course over ground', () => {

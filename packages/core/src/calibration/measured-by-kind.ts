@@ -132,6 +132,24 @@ export const entryOf = (
   };
 };
 
+/** What the readings give without those that stand apart, and which these are; null where none does, or too few are left. */
+export const withoutApart = (
+  plan: Plan,
+  kind: CalibrationKind,
+  id: string,
+): { readonly it: Measured; readonly readingIds: readonly string[] } | null => {
+  const result: {
+    slice: (plan: Plan, key: string) => { readonly readings: readonly { readonly id: string }[] } | null;
+    compute: (of: never) => Measurement;
+  } = measuredByKind[kind];
+  const whole = measurementOf(plan, kind, id);
+  const slice = result.slice(plan, id);
+  if (!slice || !whole?.known || whole.apart.length === 0) return null;
+  const readings = slice.readings.filter((reading) => !whole.apart.includes(reading.id));
+  const it = result.compute({ ...slice, readings } as never);
+  return it.known ? { it, readingIds: whole.apart } : null;
+};
+
 /** What follows from a result on this boat, besides what it says by itself. */
 export const followsFrom = (plan: Plan, kind: CalibrationKind, id: string, it: Measured): readonly Sentence[] => {
   const battery = kind === 'battery' ? plan.power.batteries[id] : undefined;

@@ -13,8 +13,9 @@ import {
   moreFor,
   standingOf,
   toleranceOf,
+  withoutApart,
 } from '@grey-keel/core';
-import type { CalibrationKind, Figure } from '@grey-keel/model';
+import type { CalibrationKind, Edit, Figure } from '@grey-keel/model';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe, SentencePipe } from '../../shared/figure-pipe.ts';
 import { PressButton } from '../../shared/press-button.ts';
@@ -96,13 +97,28 @@ import { SeenAgain } from './seen-again.ts';
           <p class="small faint">{{ naive | sentence: units() }}</p>
         }
         @if (it.apart.length) {
-          <p class="small check">A {{ word() }} that stands apart is in it: leave it out, or know why not.</p>
+          <p class="small check">
+            A {{ word() }} that stands apart is in it: leave it out, or know why not. The program never does it by
+            itself.
+          </p>
         }
         @for (flag of it.flags; track flag) {
           <p class="small check">{{ flag }}</p>
         }
         <p class="caution" role="note">{{ words().caution }}</p>
         <gk-entered-by-field />
+        @if (without(); as other) {
+          <button
+            type="button"
+            pButton
+            severity="secondary"
+            id="enter-without"
+            [disabled]="standing().state === 'fresh'"
+            (click)="leaveOut(other.readingIds)"
+          >
+            Leave {{ other.readingIds.length === 1 ? 'it' : 'them' }} out: {{ other.says | sentence: units() }}
+          </button>
+        }
         <button
           type="button"
           pButton
@@ -216,6 +232,26 @@ export class SensorResult {
       : { state: 'bad', words: `Take about ${more} more to be within your tolerance of` };
   });
   protected readonly held = computed(() => enteredInWords(this.plan(), this.kind(), this.sensorId()) ?? []);
+
+  /** What it would be with the ones named left out; null where none is, or too few would be left. */
+  protected readonly without = computed(() => {
+    const other = withoutApart(this.plan(), this.kind(), this.sensorId());
+    const figure = this.curve() ? other?.it.measured : other?.it.enter[0];
+    return other && figure ? { readingIds: other.readingIds, says: ['', figure] } : null;
+  });
+
+  protected leaveOut(readingIds: readonly string[]): void {
+    this.open.edits.edit(
+      `leave out a ${this.word()}`,
+      ...readingIds.map((readingId): Edit => ({
+        type: 'correctCalibration',
+        of: this.kind(),
+        sensorId: this.sensorId(),
+        readingId,
+        changes: { leftOut: true },
+      })),
+    );
+  }
 
   protected enter(): void {
     const entered = entryOf(this.plan(), this.kind(), this.sensorId(), {
