@@ -58,9 +58,9 @@ const kindOf = (schema: z.core.$ZodType): 'quantity' | 'text' | 'choice' | 'tick
             [label]="field.label"
             [fieldId]="field.id"
             [at]="field.at"
-            [choices]="field.choices"
+            [choices]="of()[field.name] === undefined ? field.unsaid : field.choices"
             [value]="$any(of()[field.name]) ?? ''"
-            (changed)="tell(field.name, $event)"
+            (changed)="$event !== '' && tell(field.name, $event)"
           />
         }
         @default {
@@ -107,6 +107,7 @@ export class PlanFields<T extends object> {
         kind: kindOf(schema),
         label: wordsOf(schema)?.label ?? name,
         choices: choicesOf(optionsOf(schema)),
+        unsaid: [{ value: '', label: 'not said' }, ...choicesOf(optionsOf(schema))],
         at: [...this.at(), name],
         assumed: this.assumed()?.[[...this.at(), name].join('/')] === true,
         id: [this.ids(), idOf(name), this.one()].filter((part) => part !== '').join('-'),

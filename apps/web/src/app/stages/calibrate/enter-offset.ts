@@ -62,7 +62,7 @@ export interface Without {
         (changed)="reason.set($event)"
       />
     }
-    @if (taken() !== answer().offsetM) {
+    @if (steppedDown()) {
       <p class="small">
         The display takes {{ taken() | figure: 'length' : units() : { signed: true } }}: the next step of its own that
         shows no more water than there is.
@@ -123,6 +123,8 @@ export class EnterOffset {
   protected readonly standing = computed(() => measuredOffset.standing(this.plan(), this.transducerId()));
   protected readonly doubts = computed(() => entryDoubts(this.plan(), this.transducerId(), this.answer()));
   protected readonly taken = computed(() => offsetForDisplay(this.plan(), this.transducerId(), this.answer().offsetM));
+  /** By more than the figure above it shows. */
+  protected readonly steppedDown = computed(() => this.answer().offsetM - this.taken() > 0.005);
   protected readonly holdsM = computed(() => {
     const holds = offsetAtGrounding(this.plan(), this.transducerId(), this.answer());
     return holds && offsetForDisplay(this.plan(), this.transducerId(), holds.value);

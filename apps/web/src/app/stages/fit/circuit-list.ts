@@ -63,7 +63,7 @@ import { PressButton } from '../../shared/press-button.ts';
               (changed)="setCircuit(it.id, { oneWayLengthM: $event ?? it.circuit.oneWayLengthM })"
             />
             <gk-quantity-field
-              label="Wire's temperature"
+              label="Around the wire"
               [fieldId]="'circuit-temperature-' + it.id"
               [at]="['power', 'circuits', it.id, 'temperatureC']"
               [value]="it.circuit.temperatureC"

@@ -124,14 +124,26 @@ import { PressButton } from '../../shared/press-button.ts';
       <h2 id="devices-title">Devices and the backbone</h2>
       <div class="fields">
         <gk-plan-fields
-          [of]="plan().network.backbone"
+          [of]="backbone()"
           [shape]="backboneShape"
-          [names]="backboneFields"
+          [names]="['lengthM', 'cable', 'supplyAtM', 'supplyA', 'terminators', 'supplies']"
           [at]="['network', 'backbone']"
           ids="backbone"
           (changed)="setBackbone($event)"
         />
       </div>
+      <gk-fold heading="From the sheet of its cable">
+        <div class="fields">
+          <gk-plan-fields
+            [of]="backbone()"
+            [shape]="backboneShape"
+            [names]="['cableBearsA', 'cablePerMetreOhm', 'cableLongestM']"
+            [at]="['network', 'backbone']"
+            ids="backbone"
+            (changed)="setBackbone($event)"
+          />
+        </div>
+      </gk-fold>
       @for (it of devices(); track it.id) {
         <div class="line device">
           <span class="unit"
@@ -207,7 +219,7 @@ import { PressButton } from '../../shared/press-button.ts';
       border-bottom: var(--hairline) solid var(--rule);
     }
     .device {
-      grid-template-columns: minmax(0, 2fr) minmax(0, 1.4fr) minmax(0, 1fr) minmax(0, 1fr);
+      grid-template-columns: minmax(0, 1.6fr) minmax(0, 1.6fr) repeat(3, minmax(0, 1.2fr));
     }
     .sockets {
       grid-column: 1 / -1;
@@ -245,18 +257,9 @@ export class NetworkView {
   private readonly store = inject(Store);
   private readonly catalogue = this.store.selectSignal(catalogueFeature.selectAll);
   protected readonly plan = this.open.plan;
-  protected readonly backboneFields = [
-    'lengthM',
-    'cable',
-    'supplyAtM',
-    'supplyA',
-    'terminators',
-    'supplies',
-    'cableBearsA',
-    'cablePerMetreOhm',
-    'cableLongestM',
-  ] as const;
   protected readonly backboneShape = backboneSchema.shape;
+  /** Light cable where nothing was said: most boats have it. */
+  protected readonly backbone = computed(() => ({ cable: 'light' as const, ...this.plan().network.backbone }));
   protected readonly linkShape = linkSchema.shape;
   protected readonly deviceShape = networkDeviceSchema.shape;
 
