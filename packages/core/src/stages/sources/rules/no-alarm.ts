@@ -36,7 +36,8 @@ export const noShallowAlarm: Rule<'sources'> = {
     const { way, speedMps } = fastest(plan);
     const needsM = groundingDepthM(plan);
     const shallowestM = workingWater(plan)?.shallowestM ?? null;
-    if (!first || depthGivers(plan).length === 0 || needsM === null || shallowestM === null || speedMps <= fastMps) return [];
+    if (!first || depthGivers(plan).length === 0 || needsM === null || shallowestM === null || speedMps <= fastMps)
+      return [];
     if (fitted.some(({ id }) => heldBy(plan, id, 'alarms').shallowM != null)) return [];
     const slopeDeg = Math.abs(plan.scene.slopeDeg) || usualSlopeDeg;
     const reachM = needsM + speedMps * usualActInS * Math.tan(slopeDeg * radian);
