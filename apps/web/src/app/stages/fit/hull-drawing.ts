@@ -175,10 +175,22 @@ export class HullDrawing {
     const draught = draughtM ?? length * 0.06;
     const tall = Math.max(1.35 * beam, ...fittedThings(this.plan()).map(({ place }) => (place?.aboveKeelM ?? 0) + 0.4));
     const asternM = 0.14 * length;
+    // An outboard's blades reach well below the keel: the views from the side and from astern go down to them. In steps,
+    // so that the scale stands still while a propeller is moved a little.
+    const bladesM = fittedThings(this.plan()).map(({ place, propellerDiameterM }) =>
+      place && propellerDiameterM !== null ? propellerDiameterM / 2 - place.aboveKeelM : 0,
+    );
+    const belowM = Math.ceil(4 * Math.max(0.25, ...bladesM)) / 4 + 0.1;
+    const belowAsternM = Math.max(0.8, belowM);
     return {
       plan: { perMetre: Math.min(280 / (beam * 1.15), 500 / (length * 1.24)), zeroX: 160, zeroUpM: -asternM, draught },
-      side: { perMetre: Math.min(540 / (length * 1.26), 200 / (tall + 0.35)), zeroX: 0, zeroUpM: -0.35, draught },
-      astern: { perMetre: Math.min(520 / (beam * 2.2), 244 / (tall + 0.8)), zeroX: 610, zeroUpM: -0.8, draught },
+      side: { perMetre: Math.min(540 / (length * 1.26), 200 / (tall + belowM)), zeroX: 0, zeroUpM: -belowM, draught },
+      astern: {
+        perMetre: Math.min(520 / (beam * 2.2), 244 / (tall + belowAsternM)),
+        zeroX: 610,
+        zeroUpM: -belowAsternM,
+        draught,
+      },
       length,
       asternM,
     };
