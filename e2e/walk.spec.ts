@@ -101,7 +101,7 @@ describe('a newcomer', () => {
       await at.fill(`Lead line, reading ${i + 1}`, lead ?? '');
       await at.fill(`Displayed, reading ${i + 1}`, shown ?? '');
     }
-    await at.press('I have entered it on the display');
+    await at.press('I have entered +0.40 m');
     await at.press('set a shallow alarm');
     await at.fill('shallow water at Helm', '2');
     // Where the alarm is set the next stage is offered, too: with it the calibration is whole.
