@@ -3,8 +3,9 @@ import { findingsOf } from '../../../findings/rule.ts';
 import { helm, house } from '../../../testing/fault-edits.ts';
 import { edited, seeded } from '../../../testing/sample-plan.ts';
 import { soundBoat } from '../../../testing/sound-boat.ts';
-import { backboneVolts } from './network.ts';
-import { fuseOverWire, packChargedOver } from './power.ts';
+import { backboneVolts } from './backbone.ts';
+import { packChargedOver } from './batteries.ts';
+import { fuseOverWire } from './circuits.ts';
 
 describe('a fuse that its wire does not bear with every insulation', () => {
   // ISO 10133: 8.4 mm2 counts as 6 mm2, 60 A with insulation for 105 degrees and 40 A for 60.
