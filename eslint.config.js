@@ -113,7 +113,7 @@ const impureCalls = [
 ];
 
 export default tseslint.config(
-  { ignores: ['**/dist/**', '**/.angular/**', '**/node_modules/**', 'coverage/**', 'data/**'] },
+  { ignores: ['**/dist/**', '**/.angular/**', '**/node_modules/**', 'coverage/**', 'data/**', '**/replay-12.mjs'] },
   {
     files: ['**/*.ts'],
     extends: [...tseslint.configs.strictTypeChecked, ...tseslint.configs.stylisticTypeChecked],

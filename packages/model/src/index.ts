@@ -8,6 +8,7 @@ export * from './edits/handover-edits.ts';
 export * from './edits/keys-edits.ts';
 export * from './edits/pages-edits.ts';
 export * from './edits/sources-edits.ts';
+export * from './edits/upgrade-edits.ts';
 export * from './exchange/backup.ts';
 export * from './exchange/bundle.ts';
 export * from './exchange/revision.ts';

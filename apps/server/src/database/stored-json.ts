@@ -10,6 +10,8 @@ const cleaned = (text: string): unknown =>
   JSON.parse(text, (key, value: unknown) => {
     if (typeof value !== 'string') return value;
     if (key === 'notes') return value.replace(unwantedInNotes, '');
+    // What a patch puts in may be notes.
+    if (key === 'value') return value.replace(unwantedInNotes, '').replace(/[^\n\P{Cc}]/gu, ' ');
     const clean = value.replace(unwanted, ' ');
     return key === 'name' && clean !== value && clean.trim() === '' ? 'Unnamed' : clean;
   });

@@ -33,6 +33,8 @@ export interface RevisionRow extends Model<InferAttributes<RevisionRow>, InferCr
   edits: string;
   paths: string;
   kept_at: string;
+  plan_version: CreationOptional<number>;
+  patches: CreationOptional<string | null>;
 }
 export interface SnapshotRow extends Model<InferAttributes<SnapshotRow>, InferCreationAttributes<SnapshotRow>> {
   boat_id: string;
@@ -152,6 +154,8 @@ export const defineTables = (sequelize: Sequelize): Tables => {
         edits: text(),
         paths: text(),
         kept_at: text(),
+        plan_version: { ...whole(), ...preset(0) },
+        patches: DataTypes.TEXT,
       },
       options('revisions'),
     ),

@@ -1,11 +1,11 @@
-import { applyEdits, replayEdits, type FieldError, type RefusalCode } from '@grey-keel/core';
+import { applyEdits, changedTo, type FieldError, type RefusalCode } from '@grey-keel/core';
 import {
   editSchema,
   planSchema,
+  planVersion,
   pathSchema,
   upgradePlan,
   type BoatNews,
-  type Edit,
   type FleetEntry,
   type FleetQuery,
   type SavedRevision,
@@ -23,6 +23,7 @@ import { readStored } from '../database/stored-json.ts';
 import type { RevisionRow } from '../database/tables.ts';
 import { fleetColumnsOf, fleetEntryOf } from './fleet-entry.ts';
 import { FleetLines } from './fleet-lines.ts';
+import { editsFor, replayHistory, writtenIn, type StoredStep } from './history/replay-history.ts';
 
 /** A full plan is stored at every so many revisions, so that opening a boat replays few edits. */
 export const snapshotEvery = 50;
@@ -48,12 +49,11 @@ export type Appended =
 const editsSchema = z.array(editSchema);
 const pathsSchema = z.array(pathSchema);
 
-const revisionOf = (row: RevisionRow): Revision => ({
+const stepOf = (row: RevisionRow): StoredStep => ({
   number: row.number,
-  revisionId: row.revision_id,
-  keptAt: row.kept_at,
-  edits: editsSchema.parse(readStored(row.edits)),
-  paths: pathsSchema.parse(JSON.parse(row.paths)),
+  planVersion: row.plan_version,
+  edits: readStored(row.edits),
+  patches: row.patches === null ? null : JSON.parse(row.patches),
 });
 
 /** Keeps boats as a growing list of edits with a full plan every so often. Nothing kept is ever overwritten. */
@@ -173,7 +173,26 @@ export class BoatStore {
       order: [['number', 'ASC']],
       transaction: transaction ?? null,
     });
-    return rows.map(revisionOf);
+    return Promise.all(rows.map((row) => this.revisionOf(row)));
+  }
+
+  /** A revision as it is told: one whose edits are none of today's as what it changed in the plan. */
+  private async revisionOf(row: RevisionRow): Promise<Revision> {
+    const told = {
+      number: row.number,
+      revisionId: row.revision_id,
+      keptAt: row.kept_at,
+      paths: pathsSchema.parse(JSON.parse(row.paths)),
+    };
+    const step = stepOf(row);
+    const edits = editsSchema.safeParse(step.edits);
+    if (writtenIn(step) === planVersion && edits.success) return { ...told, edits: edits.data };
+    const [before, after] = [
+      await this.planAt(row.boat_id, row.number - 1),
+      await this.planAt(row.boat_id, row.number),
+    ];
+    const changed = changedTo(before, after);
+    return { ...told, edits: changed ? [changed] : [] };
   }
 
   /** Appends edits to a boat's history, once for each revision id however often it is sent. */
@@ -199,7 +218,8 @@ export class BoatStore {
     if (base < boat.number)
       return { kind: 'behind', number: boat.number, missing: await this.revisionsSince(id, base) };
 
-    const applied = applyEdits(await this.planAt(id, boat.number), edits);
+    const [plan, wasWrittenIn] = await Promise.all([this.planAt(id, boat.number), this.writtenAt(id, boat.number)]);
+    const applied = applyEdits(plan, edits);
     if (!applied.ok) return { kind: 'refused', code: applied.code, errors: applied.errors };
     const number = boat.number + 1;
     const keptAt = at ?? this.now().toISOString();
@@ -217,10 +237,13 @@ export class BoatStore {
           edits: JSON.stringify(edits),
           paths: JSON.stringify(applied.patches.map(({ path }) => path)),
           kept_at: keptAt,
+          plan_version: planVersion,
+          patches: JSON.stringify(applied.patches),
         },
         { transaction },
       );
-      if (number % snapshotEvery === 0)
+      // The first of a version stands whole: nothing older need be replayed for what comes after it.
+      if (number % snapshotEvery === 0 || wasWrittenIn !== planVersion)
         await snapshots.create({ boat_id: id, number, plan: JSON.stringify(applied.plan) }, { transaction });
       return true;
     });
@@ -234,7 +257,11 @@ export class BoatStore {
   private async alreadyKept(id: string, { revisionId, edits }: RevisionRequest): Promise<Appended | null> {
     const before = await this.database.tables.revisions.findOne({ where: { revision_id: revisionId } });
     if (!before) return null;
-    if (before.boat_id !== id || before.edits !== JSON.stringify(edits)) return { kind: 'id used for other edits' };
+    // What waited over an upgrade comes in today's words.
+    const same =
+      before.edits === JSON.stringify(edits) ||
+      (before.plan_version !== planVersion && JSON.stringify(editsFor(stepOf(before))) === JSON.stringify(edits));
+    if (before.boat_id !== id || !same) return { kind: 'id used for other edits' };
     return { kind: 'kept', kept: { number: before.number, revisionId, keptAt: before.kept_at }, again: true };
   }
 
@@ -276,14 +303,20 @@ export class BoatStore {
       order: [['number', 'ASC']],
       transaction: transaction ?? null,
     });
-    const start = planSchema.parse(upgradePlan(readStored(snapshot.plan)));
-    return rows.map(revisionOf).reduce((plan, revision) => this.replay(id, plan, revision), start);
+    try {
+      return planSchema.parse(upgradePlan(await replayHistory(readStored(snapshot.plan), rows.map(stepOf))));
+    } catch (error) {
+      throw new Error(`Boat ${id} cannot be made as it was at revision ${number}.`, { cause: error });
+    }
   }
 
-  private replay(id: string, plan: Plan, { number, edits }: { number: number; edits: Edit[] }): Plan {
-    const applied = replayEdits(plan, edits);
-    if (!applied.ok) throw new Error(`Revision ${number} of boat ${id} no longer applies.`);
-    return applied.plan;
+  /** The plan version of what stands at a number: a revision's own, or the first snapshot's. */
+  private async writtenAt(id: string, number: number): Promise<number> {
+    const { revisions, snapshots } = this.database.tables;
+    const row = await revisions.findOne({ where: { boat_id: id, number }, attributes: ['plan_version'] });
+    if (row) return row.plan_version;
+    const first = await snapshots.findOne({ where: { boat_id: id, number } });
+    return (JSON.parse(first?.plan ?? '{}') as Partial<Plan>).version ?? 0;
   }
 
   /** Forgets what it holds of a database that was exchanged for another. */

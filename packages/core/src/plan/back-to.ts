@@ -25,6 +25,11 @@ const between = (before: Things, after: Things, path: Path): Patch[] =>
 export const backTo = (now: Plan, then: Plan): Edit | null => {
   const { restorePoints: _now, ...before } = now;
   const { restorePoints: _then, ...after } = then;
+  return changedTo(before, after);
+};
+
+/** The edit that makes a plan another, its named states with it; null where they are the same. */
+export const changedTo = (before: Partial<Plan>, after: Partial<Plan>): Edit | null => {
   const patches = between(before, after, []);
   return patches.length ? { type: 'restore', patches } : null;
 };

@@ -1,7 +1,10 @@
-import { Outbox, type Made } from './outbox.ts';
+import { planVersion } from '@grey-keel/model';
+import { Outbox } from './outbox.ts';
+import type { Made } from './waiting-entry.ts';
 import { toOneAddress, type Place } from './one-address.ts';
 
 const made = (): Made => ({
+  planVersion,
   revisionId: crypto.randomUUID(),
   boatId: 'hull',
   base: 3,

@@ -1,5 +1,6 @@
 import * as z from 'zod';
-import { handOverSchema, type HandOver, type Outbox } from './outbox.ts';
+import type { Outbox } from './outbox.ts';
+import { handOverSchema, type HandOver } from './waiting-entry.ts';
 
 /** What waits in the outbox of another name of this machine travels in the address, which no server is sent. */
 const carried = '#waiting=';

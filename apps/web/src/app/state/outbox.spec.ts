@@ -101,6 +101,40 @@ describe('the outbox', () => {
     expect((await outbox.adopt(boatId)).length).toBe(1);
   });
 
+  it('translates what waits over an update, sets the rest aside with words of its own, and leaves a newer program its own', async () => {
+    const uuid = (): string => crypto.randomUUID();
+    const [entered, noted, gone, newer] = [uuid(), uuid(), uuid(), uuid()];
+    const sought = { name: 'bass', lengthCm: null, shallowestM: 1, deepestM: 8, over: 'rock' };
+    const old = {
+      boatId,
+      base: 3,
+      patches: [],
+      tabId: 'gone',
+      order: 1,
+      edits: [{ type: 'addSought', id: 'bass', sought }],
+    };
+    const raw = await openDB('grey-keel', 1);
+    await raw.put('outbox', { ...old, revisionId: entered });
+    await raw.put('outbox', { ...old, revisionId: gone, order: 2, planVersion: 11, edits: [{ type: 'weighAnchor' }] });
+    await raw.put('outbox', { ...old, revisionId: newer, order: 3, planVersion: 99, edits: [{ type: 'weighAnchor' }] });
+    const { order: _order, ...note } = old;
+    localStorage.setItem(
+      `grey-keel-note-${noted}`,
+      JSON.stringify({ ...note, revisionId: noted, made: 1, planVersion: 10 }),
+    );
+    const taken = await outbox.adopt(boatId);
+    expect(taken.map(({ edits }) => edits)).toEqual(
+      [1, 2].map(() => [{ type: 'addSought', id: 'bass', sought: { ...sought, over: ['rock'] } }] as never),
+    );
+    expect([outbox.takeDamaged(), outbox.takeOutdated(), outbox.takeOutdated()]).toEqual([0, 1, 0]);
+    expect(localStorage.getItem(`grey-keel-damaged-${gone}`)).toContain('weighAnchor');
+    expect(await raw.get('outbox', newer)).toBeDefined();
+    await raw.delete('outbox', newer);
+    raw.close();
+    localStorage.removeItem(`grey-keel-damaged-${gone}`);
+    await outbox.forget([entered, noted]);
+  });
+
   it('puts what was chosen in the place of what it came from, before what was made while it was asked', async () => {
     const [first, second, chosen] = [crypto.randomUUID(), crypto.randomUUID(), crypto.randomUUID()];
     await outbox.put(entry(first, boatId));

@@ -1,37 +1,7 @@
 import { Injectable } from '@angular/core';
-import { editSchema, patchSchema } from '@grey-keel/model';
+import { planVersion } from '@grey-keel/model';
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
-import * as z from 'zod';
-
-const madeSchema = z.strictObject({
-  revisionId: z.uuid(),
-  boatId: z.string(),
-  base: z.number().int().min(0),
-  /** Left out by earlier versions, which went by the number alone. */
-  baseId: z.uuid().nullable().optional(),
-  edits: z.array(editSchema),
-  patches: z.array(patchSchema),
-  /** Why they wait aside: the server refused them, or they no longer apply. */
-  reason: z.string().optional(),
-  /** The window in which it was on the screen; left out by earlier versions, where it is the tab that put it there. */
-  line: z.string().optional(),
-});
-const entrySchema = madeSchema.extend({
-  tabId: z.string(),
-  /** Rises with every entry; entries of one boat are sent in this order. */
-  order: z.number(),
-});
-const noteSchema = madeSchema.extend({ tabId: z.string(), made: z.number() });
-
-/** Edits on this machine that the server has not answered for. They outlive the tab that made them. */
-export type OutboxEntry = z.output<typeof entrySchema>;
-/** What is known of an edit the moment it is made; the database adds its order. */
-export type Made = z.output<typeof madeSchema>;
-type Note = z.output<typeof noteSchema>;
-
-/** What waited under another name of this machine, on its way here. */
-export const handOverSchema = z.strictObject({ from: z.url(), entries: z.array(madeSchema) });
-export type HandOver = z.output<typeof handOverSchema>;
+import { entrySchema, noteSchema, versionOf, type Made, type Note, type OutboxEntry } from './waiting-entry.ts';
 
 interface Schema extends DBSchema {
   outbox: { key: string; value: OutboxEntry; indexes: { boatId: string } };
@@ -85,6 +55,7 @@ const parsed = (text: string | null): unknown => {
 export class Outbox {
   readonly tabId: string = crypto.randomUUID();
   private damaged = 0;
+  private outdated = 0;
   private readonly database: Promise<IDBPDatabase<Schema>> = this.opened();
 
   constructor() {
@@ -99,6 +70,13 @@ export class Outbox {
     const { damaged } = this;
     this.damaged = 0;
     return damaged;
+  }
+
+  /** How many were made before the program was updated and fit it no more, since this was asked last. */
+  takeOutdated(): number {
+    const { outdated } = this;
+    this.outdated = 0;
+    return outdated;
   }
 
   /** A database that does not open is left as it is, and another is begun beside it: edits must not wait for it. */
@@ -118,7 +96,7 @@ export class Outbox {
    * the edit with it; a note is there before the next line runs, and is taken up by whoever opens the boat next.
    */
   note(entry: Made): void {
-    const note: Note = { ...entry, tabId: this.tabId, made: performance.timeOrigin + performance.now() };
+    const note: Note = { ...entry, planVersion, tabId: this.tabId, made: performance.timeOrigin + performance.now() };
     try {
       localStorage.setItem(notePrefix + entry.revisionId, JSON.stringify(note));
     } catch {
@@ -129,7 +107,7 @@ export class Outbox {
   async put(entry: Made, line = this.tabId): Promise<void> {
     await this.writing(async (store, all) => {
       const order = all.find((one) => one.revisionId === entry.revisionId)?.order ?? this.after(all);
-      await store.put({ ...entry, tabId: this.tabId, line, order });
+      await store.put({ ...entry, planVersion, tabId: this.tabId, line, order });
     });
     this.forgetNotes([entry.revisionId]);
   }
@@ -155,7 +133,7 @@ export class Outbox {
       const first = Math.min(...all.filter((one) => own.has(one.revisionId)).map(({ order }) => order));
       let order = Number.isFinite(first) ? first : this.after(all);
       for (const entry of entries) {
-        await store.put({ ...entry, tabId: this.tabId, line: this.tabId, order });
+        await store.put({ ...entry, planVersion, tabId: this.tabId, line: this.tabId, order });
         order += 1e-6;
       }
     });
@@ -178,8 +156,10 @@ export class Outbox {
     await this.writing(async (store, all) => {
       let order = this.after(all);
       for (const entry of entries)
-        if (!all.some(({ revisionId }) => revisionId === entry.revisionId))
-          await store.put({ ...entry, tabId: this.tabId, line: entry.line ?? entry.revisionId, order: order++ });
+        if (!all.some(({ revisionId }) => revisionId === entry.revisionId)) {
+          const line = entry.line ?? entry.revisionId;
+          await store.put({ ...entry, planVersion, tabId: this.tabId, line, order: order++ });
+        }
     });
   }
 
@@ -230,7 +210,7 @@ export class Outbox {
   ): Promise<void> {
     const transaction = (await this.database).transaction('outbox', 'readwrite');
     const { store } = transaction;
-    const all = (await store.getAll()).filter((entry) => entrySchema.safeParse(entry).success);
+    const all = (await store.getAll()).flatMap((raw) => entrySchema.safeParse(raw).data ?? []);
     await work({ put: (entry) => store.put(entry), delete: (revisionId) => store.delete(revisionId) }, all);
     await transaction.done;
   }
@@ -240,8 +220,9 @@ export class Outbox {
       .filter((key) => key.startsWith(notePrefix))
       .flatMap((key): Note[] => {
         const text = localStorage.getItem(key);
-        const note = noteSchema.safeParse(parsed(text));
-        if (!note.success) this.setAside(key, text);
+        const raw = parsed(text);
+        const note = noteSchema.safeParse(raw);
+        if (!note.success) this.setAside(key, text, raw);
         return note.success ? [note.data] : [];
       })
       .sort((a, b) => a.made - b.made);
@@ -262,17 +243,21 @@ export class Outbox {
     for (const raw of entries) {
       const entry = entrySchema.safeParse(raw);
       if (entry.success) good.push(entry.data);
-      else {
+      else if (versionOf(raw) <= planVersion) {
         const { revisionId } = raw as { revisionId: string };
-        this.setAside(notePrefix + revisionId, JSON.stringify(raw));
+        this.setAside(notePrefix + revisionId, JSON.stringify(raw), raw);
         await (await this.database).delete('outbox', revisionId);
       }
     }
     return good;
   }
 
-  private setAside(key: string, text: string | null): void {
-    this.damaged += 1;
+  /** What a newer program wrote is left to it. */
+  private setAside(key: string, text: string | null, raw: unknown): void {
+    const version = versionOf(raw);
+    if (version > planVersion) return;
+    if (version > 0 && version < planVersion) this.outdated += 1;
+    else this.damaged += 1;
     try {
       localStorage.setItem(key.replace(notePrefix, asidePrefix), text ?? '');
       localStorage.removeItem(key);

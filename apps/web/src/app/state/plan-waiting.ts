@@ -1,6 +1,6 @@
 import { revisionSchema } from '@grey-keel/model';
 import * as z from 'zod';
-import type { OutboxEntry } from './outbox.ts';
+import type { OutboxEntry } from './waiting-entry.ts';
 import type { Stuck, Unsent } from './plan.state.ts';
 
 /** What the server says to an edit that was made on an older state: what has come since. */

@@ -21,16 +21,33 @@ import {
 } from 'rxjs';
 import { offline, problemOf } from '../api/problem.ts';
 import { ServerApi } from '../api/server-api.ts';
-import { Outbox, type Made, type OutboxEntry } from './outbox.ts';
+import { Outbox } from './outbox.ts';
 import { boatEvents, outboxEvents, serverEvents } from './plan.actions.ts';
 import { planFeature } from './plan.reducer.ts';
 import { behindSchema, otherHistorySchema, sorted } from './plan-waiting.ts';
 import type { PlanState, Unsent } from './plan.state.ts';
 import { ServerNews } from './server-news.ts';
+import type { Made, OutboxEntry } from './waiting-entry.ts';
 
 const retryAfterMs = 2000;
 /** How often it is looked whether a tab that closed has left something. */
 const lookForLeftMs = 5000;
+
+const changes = (count: number): string => (count === 1 ? 'One change that waited' : `${count} changes that waited`);
+
+/** What is said of things that wait and cannot be sent. */
+const notReadWords = (damaged: number, outdated: number): string =>
+  [
+    ...(damaged > 0 ? [`${changes(damaged)} in this browser could not be read.`] : []),
+    ...(outdated > 0
+      ? [
+          `${changes(outdated)} in this browser fit the updated program no more: look the boat over and make them again.`,
+        ]
+      : []),
+    ...(damaged + outdated > 0
+      ? ['What can be read is sent; the rest is put aside in the browser under "grey-keel-damaged".']
+      : []),
+  ].join(' ');
 
 /** Keeps the open boat and the server together: sets edits aside, sends them one by one, follows what others do. */
 @Injectable()
@@ -161,13 +178,9 @@ export class PlanEffects {
   readonly tellDamaged = createEffect(() =>
     this.events.pipe(
       ofType(serverEvents.boatLoaded),
-      map(() => this.outbox.takeDamaged()),
-      filter((count) => count > 0),
-      map((count) =>
-        outboxEvents.told({
-          words: `${count === 1 ? 'One change that waited' : `${count} changes that waited`} in this browser could not be read. What can be read is sent; the rest is put aside in the browser under "grey-keel-damaged".`,
-        }),
-      ),
+      map(() => notReadWords(this.outbox.takeDamaged(), this.outbox.takeOutdated())),
+      filter((words) => words !== ''),
+      map((words) => outboxEvents.told({ words })),
     ),
   );
 

@@ -26,6 +26,10 @@ describe('what can be undone', () => {
     // Nothing to undo is nothing to remember: what was there stays for the reload that is under way.
     memory.write({ ...state, undo: [] });
     expect(memory.read(state)).not.toBeNull();
+    // The program was updated meanwhile, and a place may be called otherwise.
+    const kept = JSON.parse(sessionStorage.getItem('grey-keel-undo') ?? '') as { planVersion: number };
+    sessionStorage.setItem('grey-keel-undo', JSON.stringify({ ...kept, planVersion: kept.planVersion - 1 }));
+    expect(memory.read(state)).toBeNull();
     sessionStorage.setItem('grey-keel-undo', '{');
     expect(memory.read(state)).toBeNull();
   });

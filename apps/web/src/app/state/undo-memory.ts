@@ -1,10 +1,12 @@
 import { Injectable } from '@angular/core';
-import { patchSchema } from '@grey-keel/model';
+import { patchSchema, planVersion } from '@grey-keel/model';
 import * as z from 'zod';
 import type { PlanState } from './plan.state.ts';
 
 const stepSchema = z.strictObject({ label: z.string(), patches: z.array(patchSchema) });
 const rememberedSchema = z.strictObject({
+  /** Steps lead to places of the plan: of an older shape they are let go. */
+  planVersion: z.literal(planVersion),
   boatId: z.string(),
   /** The last change they stand on: on anything else they could take back what another made. */
   tip: z.string().nullable(),
@@ -25,7 +27,7 @@ export class UndoMemory {
     const { boatId, undo, redo } = state;
     if (boatId === null || undo.length + redo.length === 0) return;
     try {
-      sessionStorage.setItem(key, JSON.stringify({ boatId, tip: tipOf(state), undo, redo }));
+      sessionStorage.setItem(key, JSON.stringify({ planVersion, boatId, tip: tipOf(state), undo, redo }));
     } catch {
       // No room for so many steps: what is forgotten is undo alone, and nothing of the boat.
       sessionStorage.removeItem(key);

@@ -43,6 +43,7 @@ describe('what waits for its time', () => {
     const outbox = {
       note: () => undefined,
       takeDamaged: () => 0,
+      takeOutdated: () => 0,
       adopt: () => Promise.resolve(left.splice(0).map((one) => ({ ...one, patches: [], base: 4, baseId: null }))),
       put: () => Promise.resolve(),
       join: () => Promise.resolve(),
