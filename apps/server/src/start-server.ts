@@ -8,8 +8,10 @@ import { BoatStore } from './fleet/boat-store.ts';
 import { makePrinter } from './handover/printer.ts';
 import { makeApp } from './http/app.ts';
 import { newsStreams } from './http/events.ts';
+import { waitsForExchange } from './http/waits-for-exchange.ts';
 import { Photographs } from './photographs/photographs.ts';
-import { Recordings } from './recordings/recordings.ts';
+import { Recordings, type RecordingsOptions } from './recordings/recordings.ts';
+import { restoreBackup } from './restore-backup.ts';
 import { InstrumentSources } from './instruments/instruments.ts';
 
 export interface ServerOptions {
@@ -23,6 +25,7 @@ export interface ServerOptions {
   readonly token?: string;
   /** How often a minute the costly doors answer: imports, prints, backups. */
   readonly costlyAMinute?: number;
+  readonly recordings?: RecordingsOptions;
   /** Where the simulated boat is heard by UDP. */
   readonly simulatorUdpPort?: number;
 }
@@ -56,24 +59,31 @@ export const startServer = async (options: ServerOptions): Promise<RunningServer
     ...(simulatorUdpPort === undefined ? {} : { simulatorUdpPort }),
   });
   await instruments.start();
-  const recordings = new Recordings(database, now);
+  const recordings = new Recordings(database, now, options.recordings);
   await recordings.clearUnfinished();
+  instruments.underWay = () => recordings.underWay();
   const backups = new Backups(database, now);
+  for (const left of await backups.prunePutAside())
+    options.log.info({ left }, 'deleted an old copy that was put aside');
   for (const left of await backups.clearUnfinished())
     options.log.warn({ left }, 'deleted a copy that was never finished');
   const streams = newsStreams({ boats });
   const printer = makePrinter();
   let address = '';
+  const waiting = waitsForExchange(database.gate);
+  const restored = async (): Promise<void> => {
+    boats.forget();
+    await recordings.clearUnfinished();
+    // The sources are those of the file that stands there now.
+    instruments.stop();
+    await instruments.start();
+    await catalogue.ship();
+    streams.again();
+  };
   const app = makeApp({
     backups,
-    restored: async () => {
-      boats.forget();
-      // The sources are those of the file that stands there now.
-      instruments.stop();
-      await instruments.start();
-      await catalogue.ship();
-      streams.again();
-    },
+    restore: restoreBackup({ gate: database.gate, backups, recordings, waiting, restored }),
+    waiting,
     token: options.token ?? null,
     streams,
     instruments,
@@ -97,7 +107,12 @@ export const startServer = async (options: ServerOptions): Promise<RunningServer
   const { port } = server.address() as AddressInfo;
   address = `http://${options.host.includes(':') ? `[${options.host}]` : options.host}:${port}`;
   const backUpWhenDue = (): void => {
-    backups.makeDue().catch((error: unknown) => options.log.error({ err: error }, 'the daily backup was not made'));
+    const ahead = backups.list().filter(({ isAhead }) => isAhead);
+    if (ahead.length > 0)
+      options.log.warn({ backups: ahead.map(({ name }) => name) }, 'backups are dated ahead: was the clock set back?');
+    database.gate
+      .share(() => backups.makeDue())
+      .catch((error: unknown) => options.log.error({ err: error }, 'the daily backup was not made'));
   };
   backUpWhenDue();
   const daily = setInterval(backUpWhenDue, lookForBackupMs);

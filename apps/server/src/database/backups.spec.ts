@@ -4,7 +4,7 @@ import { emptyPlan } from '@grey-keel/model';
 import { BoatStore } from '../fleet/boat-store.ts';
 import { scratchFolder } from '../testing/test-server.ts';
 import { unfinished } from './backup.ts';
-import { Backups, mostBackups } from './backups.ts';
+import { Backups, mostBackups, mostPutAside } from './backups.ts';
 import { openDatabase, type Database } from './open-database.ts';
 
 describe('the backups that are made by themselves', () => {
@@ -16,7 +16,6 @@ describe('the backups that are made by themselves', () => {
 
   beforeEach(async () => {
     folder = scratchFolder();
-    // The age of a backup is that of its file, so the clock of the test starts at this moment.
     now = new Date();
     database = await openDatabase(join(folder.path, 'boats.sqlite'));
     backups = new Backups(database, () => now);
@@ -38,6 +37,37 @@ describe('the backups that are made by themselves', () => {
     expect(names.length).toBe(mostBackups);
     expect([...names].sort().reverse()).toEqual(names);
     expect(readdirSync(backups.folder).length).toBe(mostBackups);
+  });
+
+  it('are made each day though some are dated ahead of the clock, which take no place of the others', async () => {
+    const right = now;
+    for (let i = 0; i < mostBackups; i++) {
+      now = new Date(right.getTime() + (400 + i) * 24 * 3600e3);
+      await backups.make();
+    }
+    now = right;
+    expect(backups.list().every(({ isAhead }) => isAhead)).toBeTrue();
+    for (let i = 1; i <= mostBackups + 1; i++) {
+      const made = await backups.makeDue();
+      expect(made?.isAhead).withContext(`day ${i}`).toBeFalse();
+      expect(backups.list().map(({ name }) => name)).toContain(made?.name ?? '');
+      now = hours(25);
+    }
+    expect(backups.list().filter(({ isAhead }) => isAhead).length).toBe(mostBackups);
+    expect(backups.list().filter(({ isAhead }) => !isAhead).length).toBe(mostBackups);
+  });
+
+  it('are listed with what was put aside, of which the newest stay', async () => {
+    for (let i = 0; i < mostPutAside + 2; i++) {
+      const made = await backups.make();
+      await new BoatStore(database).create(`hull-${i}`, emptyPlan('Hull'));
+      now = hours(1);
+      expect((await backups.restore(made?.name ?? ''))?.ok).toBeTrue();
+    }
+    const aside = backups.list().filter(({ kind }) => kind === 'put aside');
+    expect(aside.length).toBe(mostPutAside);
+    expect((await backups.restore(aside[0]?.name ?? ''))?.ok).toBeTrue();
+    expect((await new BoatStore(database).fleet()).map(({ id }) => id)).toEqual([`hull-${mostPutAside + 1}`]);
   });
 
   it('hold what was there when they were asked for, though another was made in the same second', async () => {

@@ -1,14 +1,18 @@
 import type { BackupEntry } from '@grey-keel/model';
 import { existsSync, readdirSync, statSync } from 'node:fs';
 import { mkdir, rename, rm } from 'node:fs/promises';
-import { dirname, join } from 'node:path';
+import { basename, dirname, join } from 'node:path';
 import { backUp, restore, unfinished, type Restored } from './backup.ts';
 import type { Database } from './open-database.ts';
 
 const day = 24 * 3600e3;
 /** Daily backups that stay; older ones are deleted. */
 export const mostBackups = 14;
-const named = /^grey-keel-\d{4}-\d{2}-\d{2}T\d{2}-\d{2}-\d{2}\.sqlite$/;
+/** What was put aside by restores and upgrades: so many stay. */
+export const mostPutAside = 5;
+/** A clock that runs ahead by less is not wrong. */
+const leewayMs = 120_000;
+const named = /^grey-keel-(\d{4}-\d{2}-\d{2})T(\d{2})-(\d{2})-(\d{2})\.sqlite$/;
 
 const nameAt = (now: Date): string => `grey-keel-${now.toISOString().slice(0, 19).replace(/:/g, '-')}.sqlite`;
 
@@ -23,16 +27,9 @@ export class Backups {
     this.folder = join(dirname(database.file), 'backups');
   }
 
-  /** Newest first. */
+  /** Newest first: those of each day, and what was put aside. */
   list(): BackupEntry[] {
-    if (!existsSync(this.folder)) return [];
-    return readdirSync(this.folder)
-      .filter((name) => named.test(name))
-      .map((name) => {
-        const { mtime, size } = statSync(join(this.folder, name));
-        return { name, at: mtime.toISOString(), bytes: size };
-      })
-      .sort((a, b) => (a.name < b.name ? 1 : -1));
+    return [...this.daily(), ...this.putAside()].sort((a, b) => (a.at < b.at ? 1 : -1));
   }
 
   /** Makes one now. It has its name only when it is whole. */
@@ -44,20 +41,66 @@ export class Backups {
     await backUp(this.database, unfinished(file));
     // Of two in one second the later stays: it holds what the earlier does.
     await rename(unfinished(file), file);
-    for (const old of this.list().slice(mostBackups)) await rm(join(this.folder, old.name), { force: true });
-    return this.list().find((one) => one.name === name) ?? null;
+    // Those dated ahead of the clock take no place of these, nor does what was just made make room for any.
+    const others = this.daily().filter((one) => one.name !== name && !one.isAhead);
+    for (const old of others.slice(mostBackups - 1)) await rm(join(this.folder, old.name), { force: true });
+    return this.daily().find((one) => one.name === name) ?? null;
   }
 
-  /** Makes one where the newest is more than a day old. */
+  /** Makes one where the newest is more than a day old; one that is dated ahead of the clock says nothing about that. */
   async makeDue(): Promise<BackupEntry | null> {
-    const [newest] = this.list();
-    return newest && this.now().getTime() - new Date(newest.at).getTime() < day ? null : this.make();
+    const newest = this.daily().find(({ isAhead }) => !isAhead);
+    return newest && this.now().getTime() - Date.parse(newest.at) < day ? null : this.make();
+  }
+
+  /** Deletes all but the newest of what was put aside; says what it was. */
+  async prunePutAside(): Promise<string[]> {
+    const old = this.putAside()
+      .slice(mostPutAside)
+      .map(({ name }) => join(dirname(this.database.file), name));
+    for (const file of old) await rm(file, { force: true });
+    return old;
+  }
+
+  private daily(): BackupEntry[] {
+    return this.entries(this.folder, (name) => {
+      const [, date = '', hours = '', minutes = '', seconds = ''] = named.exec(name) ?? [];
+      return date === '' ? null : { kind: 'daily', at: `${date}T${hours}:${minutes}:${seconds}.000Z` };
+    });
+  }
+
+  private putAside(): BackupEntry[] {
+    const stem = `${basename(this.database.file)}.before-`;
+    return this.entries(dirname(this.database.file), (name) =>
+      name.startsWith(stem) && !/-(wal|shm|journal)$/.test(name) ? { kind: 'put aside', at: null } : null,
+    );
+  }
+
+  private entries(
+    folder: string,
+    known: (name: string) => { readonly kind: BackupEntry['kind']; readonly at: string | null } | null,
+  ): BackupEntry[] {
+    if (!existsSync(folder)) return [];
+    const latestMs = this.now().getTime() + leewayMs;
+    return readdirSync(folder)
+      .flatMap((name) => {
+        const one = known(name);
+        if (one === null) return [];
+        const { mtime, size } = statSync(join(folder, name));
+        const at = one.at ?? mtime.toISOString();
+        return [{ name, at, bytes: size, kind: one.kind, isAhead: Date.parse(at) > latestMs }];
+      })
+      .sort((a, b) => (a.at < b.at ? 1 : -1));
   }
 
   /** Puts one in the place of the database, which goes on being used; null where there is none of that name. */
   async restore(name: string): Promise<Restored | null> {
-    if (!this.list().some((one) => one.name === name)) return null;
-    return this.database.exchange(() => restore(join(this.folder, name), this.database.file, this.now()));
+    const one = this.list().find((entry) => entry.name === name);
+    if (!one) return null;
+    const file = join(one.kind === 'daily' ? this.folder : dirname(this.database.file), name);
+    const answer = await this.database.exchange(() => restore(file, this.database.file, this.now()));
+    await this.prunePutAside();
+    return answer;
   }
 
   /** Deletes what a kill left half made; says what it was. */

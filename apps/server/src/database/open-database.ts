@@ -3,6 +3,7 @@ import { dirname } from 'node:path';
 import { Mutex } from 'async-mutex';
 import { Sequelize, type Transaction } from 'sequelize';
 import sqlite3 from 'sqlite3';
+import { Gate } from './gate.ts';
 import { migrate } from './migrate.ts';
 import { defineTables, type Tables } from './tables.ts';
 
@@ -12,6 +13,8 @@ export interface Database {
   readonly tables: Tables;
   /** Runs one write at a time, inside a transaction: SQLite has one writer, and two at once would fail with SQLITE_BUSY. */
   readonly write: <T>(work: (transaction: Transaction) => Promise<T>) => Promise<T>;
+  /** Whoever reads outside of a write has a share of it, so that the file is not exchanged under them. */
+  readonly gate: Gate;
   /** Closes the file, lets it be exchanged, and opens what stands there then. Writes wait meanwhile. */
   readonly exchange: <T>(work: () => Promise<T>) => Promise<T>;
   readonly close: () => Promise<void>;
@@ -67,6 +70,7 @@ export const openDatabase = async (file: string): Promise<Database> => {
   const mutex = new Mutex();
   return {
     file,
+    gate: new Gate(),
     get sequelize() {
       return now.sequelize;
     },

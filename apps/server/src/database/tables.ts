@@ -66,6 +66,8 @@ export interface RecordingRow extends Model<InferAttributes<RecordingRow>, Infer
   wrong_checksum: CreationOptional<number>;
   no_sentence: CreationOptional<number>;
   not_read: CreationOptional<number>;
+  bad_times: CreationOptional<number>;
+  gaps: CreationOptional<string>;
   bytes: CreationOptional<number>;
   made_at: string;
   removed_at: CreationOptional<string | null>;
@@ -179,6 +181,8 @@ export const defineTables = (sequelize: Sequelize): Tables => {
         wrong_checksum: { ...whole(), ...preset(0) },
         no_sentence: { ...whole(), ...preset(0) },
         not_read: { ...whole(), ...preset(0) },
+        bad_times: { ...whole(), ...preset(0) },
+        gaps: { ...text(), ...preset('[]') },
         bytes: { ...whole(), ...preset(0) },
         made_at: text(),
         removed_at: DataTypes.TEXT,

@@ -81,7 +81,10 @@ export class FleetLines {
   judgeLater(id: string): void {
     this.toJudge.add(id);
     clearTimeout(this.judging);
-    this.judging = setTimeout(() => void this.judgeAll().catch(() => undefined), judgeAfterMs);
+    this.judging = setTimeout(
+      () => void this.database.gate.share(() => this.judgeAll()).catch(() => undefined),
+      judgeAfterMs,
+    );
   }
 
   /** Leaves the rest of the lines to whoever reads the fleet next. */

@@ -8,7 +8,7 @@ import type { Database } from '../database/open-database.ts';
 import type { BoatStore } from '../fleet/boat-store.ts';
 import type { Printer } from '../handover/printer.ts';
 import type { Backups } from '../database/backups.ts';
-import { backupRoutes, backupsRoutes } from './backup.ts';
+import { backupRoutes, backupsRoutes, type RestoreBackup } from './backup.ts';
 import { boatRoutes, removedBoatRoutes } from './boats.ts';
 import { bundleRoutes } from './bundles.ts';
 import { calculationRoutes } from './calculations.ts';
@@ -27,6 +27,7 @@ import { recordingRoutes } from './recordings.ts';
 import { routesOf } from './routes.ts';
 import { withToken } from './token.ts';
 import { buildOf, webApplication } from './web-application.ts';
+import type { WaitsForExchange } from './waits-for-exchange.ts';
 
 export interface Services {
   readonly boats: BoatStore;
@@ -38,8 +39,8 @@ export interface Services {
   readonly webFolder: string | null;
   readonly costlyAMinute?: number;
   readonly backups: Backups;
-  /** What has to be done when another file stands in the place of the database. */
-  readonly restored: () => Promise<void>;
+  readonly restore: RestoreBackup;
+  readonly waiting: WaitsForExchange;
   /** Whoever has it comes in from anywhere; null for a server of this machine alone. */
   readonly token: string | null;
   readonly printer: Printer;
@@ -91,6 +92,7 @@ export const makeApp = (services: Services): Express => {
     if (build !== null) response.set('Grey-Keel-Build', build);
     next();
   });
+  api.use(services.waiting.handler);
   api.get('/health', (_request, response) => {
     response.json({ status: 'ok', at: services.now().toISOString(), address: services.address() });
   });

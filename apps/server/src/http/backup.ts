@@ -1,3 +1,4 @@
+import type { RestoredBackup } from '@grey-keel/model';
 import { Router, type RequestHandler } from 'express';
 import { randomUUID } from 'node:crypto';
 import { rm } from 'node:fs/promises';
@@ -33,9 +34,16 @@ export const backupRoutes = (
   return router;
 };
 
+/** Goes back to a backup; null where there is none of that name. */
+export type RestoreBackup = (
+  name: string,
+) => Promise<
+  { readonly ok: true; readonly ended: RestoredBackup } | { readonly ok: false; readonly detail: string } | null
+>;
+
 /** The backups the program makes by itself: which there are, another now, and going back to one. */
 export const backupsRoutes = (
-  { backups, restored }: { backups: Backups; restored: () => Promise<void> },
+  { backups, restore }: { backups: Backups; restore: RestoreBackup },
   costly: RequestHandler,
 ): Router => {
   const router = Router();
@@ -47,11 +55,10 @@ export const backupsRoutes = (
     response.status(201).json(backups.list());
   });
   router.post('/:name/restore', costly, async (request, response) => {
-    const answer = await backups.restore(String(request.params['name']));
+    const answer = await restore(String(request.params['name']));
     if (answer === null) return sendProblem(response, notFound('backup of that name'));
     if (!answer.ok) return sendProblem(response, { status: 409, title: 'Not restored', detail: answer.detail });
-    await restored();
-    response.status(204).end();
+    response.json(answer.ended);
   });
   return router;
 };

@@ -125,7 +125,9 @@ describe('recordings', () => {
       jasmine.objectContaining({ state: 'ready', simulated: true, timesKnown: 'arrival', cameFrom: 'Boat' }),
     );
     expect((await part('live', { channel: channelOf(stopped, 'headingMagneticDeg') })).samples).toBeGreaterThan(20);
-    expect((await send('POST', '/live/stop')).status).toBe(404);
+    // Whoever presses twice hears the same again.
+    expect((await send('POST', '/live/stop')).body).toEqual(stopped);
+    expect((await send('POST', '/never/stop')).status).toBe(404);
     // One that is under way when the program ends is there afterwards.
     await send('POST', '/late/record', { name: 'Late' });
     await new Promise((resolve) => setTimeout(resolve, 400));

@@ -5,9 +5,9 @@ import { pipeline } from 'node:stream/promises';
 import * as z from 'zod';
 import type { InstrumentSources } from '../instruments/instruments.ts';
 import { asCsv, asGpx, asNmea } from '../recordings/exports.ts';
-import type { Recordings } from '../recordings/recordings.ts';
+import { BrokenOff, type Recordings } from '../recordings/recordings.ts';
 import { jsonBody } from './json-body.ts';
-import { notFound, sendProblem } from './problem.ts';
+import { notFound, sendProblem, type Problem } from './problem.ts';
 import { validated, withId } from './validated.ts';
 
 /** A day's log is about 60 MB; a week's fits. */
@@ -18,6 +18,17 @@ export const recordSchema = z.strictObject({ name: nameSchema });
 const pathSchema = z.strictObject({ id: idSchema });
 
 const absent = (id: string, response: Response): void => sendProblem(response, notFound(`recording "${id}"`));
+
+const thereAlready: Problem = {
+  status: 409,
+  title: 'There already',
+  detail: 'There is a recording of that id, or there was one and it was deleted. Use another id.',
+};
+const tooMany: Problem = {
+  status: 429,
+  title: 'Too many at once',
+  detail: 'Ten logs are being taken in or wait for their turn. Send this one when some are done.',
+};
 
 /** Bytes as they come in, up to what is taken; a connection that breaks off is an error. */
 async function* bodyOf(request: Request): AsyncGenerator<Buffer> {
@@ -52,13 +63,19 @@ export const recordingRoutes = (
     try {
       const done = await recordings.importLog(path.id, query.name, query.name, bodyOf(request));
       if (done === 'done') response.status(201).json(await recordings.find(path.id));
-      else sendProblem(response, { status: 409, title: 'There already', detail: 'A recording of that id is there.' });
+      else sendProblem(response, done === 'taken' ? thereAlready : tooMany);
     } catch (error) {
       if (error instanceof TooLarge)
         return sendProblem(response, {
           status: 413,
           title: 'Too large',
           detail: 'A log of more than 500 MB is not taken at once. Cut it into days.',
+        });
+      if (error instanceof BrokenOff)
+        return sendProblem(response, {
+          status: 409,
+          title: 'Broken off',
+          detail: 'The log was not taken in, for a backup was restored or the program ended. Take it in again.',
         });
       // Whoever sent it has gone: what was read is deleted already.
       if (!request.complete) return void response.destroy();
@@ -71,12 +88,6 @@ export const recordingRoutes = (
     withId(async (id, request, response) => {
       const wanted = validated(recordSchema, request.body, response);
       if (!wanted) return;
-      if (await recordings.find(id))
-        return sendProblem(response, {
-          status: 409,
-          title: 'There already',
-          detail: 'A recording of that id is there.',
-        });
       const sources = instruments.status().sources.filter(({ wanted: open }) => open);
       if (sources.length === 0)
         return sendProblem(response, {
@@ -85,13 +96,14 @@ export const recordingRoutes = (
           detail: 'No instruments are open. Open a source first.',
         });
       const names = sources.map(({ name }) => name).join(', ');
-      await recordings.record(
+      const begun = await recordings.record(
         id,
         wanted.name,
         names,
         () => instruments.simulated(),
         (take) => instruments.hear(take),
       );
+      if (!begun) return sendProblem(response, thereAlready);
       response.status(201).json(await recordings.find(id));
     }),
   );

@@ -8,6 +8,7 @@ import {
   type LiveSamples,
   type SourceStatus,
   type OverTheSide,
+  type RecordingUnderWay,
 } from '@grey-keel/model';
 import { EventEmitter } from 'node:events';
 import * as z from 'zod';
@@ -64,6 +65,8 @@ export class InstrumentSources {
   private simulator: Simulator | null = null;
   private starting: Promise<Simulator> | null = null;
   private channelsMade = 0;
+  /** What is being recorded of them, told along with them. */
+  underWay: () => RecordingUnderWay[] = () => [];
   private readonly timers: NodeJS.Timeout[] = [];
 
   constructor(private readonly options: InstrumentOptions) {}
@@ -111,6 +114,7 @@ export class InstrumentSources {
         };
       }),
       channels,
+      recordings: this.underWay(),
       simulator: simulator && {
         helm: simulator.helm,
         address: simulator.address,

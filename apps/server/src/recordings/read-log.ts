@@ -16,12 +16,17 @@ export type ReadLog = Extract<FromThread, { readonly type: 'done' }>;
 export const readLog = async (
   pieces: AsyncIterable<Buffer>,
   store: (chunks: readonly Chunk[]) => Promise<void>,
+  signal: AbortSignal,
 ): Promise<ReadLog> => {
   const thread = new Worker(new URL('./import-thread.mjs', import.meta.url), { resourceLimits });
   const failed = once(thread, 'error').then(([error]) => {
     throw error as Error;
   });
   failed.catch(() => undefined);
+  const brokenOff = new Promise<never>((_resolve, reject) =>
+    signal.addEventListener('abort', () => reject(new Error('The import was broken off.')), { once: true }),
+  );
+  brokenOff.catch(() => undefined);
   let chunks: Chunk[] = [];
   let underWay = 0;
   const ended: ReadLog[] = [];
@@ -41,16 +46,19 @@ export const readLog = async (
     await store(some);
   };
   try {
-    for await (const bytes of pieces) {
+    const each = pieces[Symbol.asyncIterator]();
+    for (;;) {
+      const { done, value: bytes } = await Promise.race([each.next(), brokenOff]);
+      if (done === true) break;
       say({ type: 'piece', bytes });
       underWay += 1;
-      while (underWay >= mostUnderWay) await Promise.race([changed(), failed]);
+      while (underWay >= mostUnderWay) await Promise.race([changed(), failed, brokenOff]);
       await storeSome(storedAtOnce);
     }
     say({ type: 'end' });
     let [done] = ended;
     while (!done) {
-      await Promise.race([changed(), failed]);
+      await Promise.race([changed(), failed, brokenOff]);
       [done] = ended;
     }
     await storeSome(1);

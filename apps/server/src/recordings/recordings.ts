@@ -1,16 +1,41 @@
 import { thinned, type LogChannel, type LogCounts } from '@grey-keel/core';
-import { liveQuantitySchema, type Recording, type RecordingPart } from '@grey-keel/model';
-import { Op, QueryTypes, type Transaction } from 'sequelize';
+import {
+  liveQuantitySchema,
+  recordingGapsSchema,
+  type Recording,
+  type RecordingGap,
+  type RecordingPart,
+  type RecordingUnderWay,
+} from '@grey-keel/model';
+import { Semaphore } from 'async-mutex';
+import { Op, QueryTypes, UniqueConstraintError, type Transaction } from 'sequelize';
 import type { Database } from '../database/open-database.ts';
 import type { RecordingChannelRow, RecordingRow } from '../database/tables.ts';
-import { type Chunk, columns } from './columns.ts';
+import type { Chunk } from './columns.ts';
+import { LiveRecording } from './live-recording.ts';
 import { readLog } from './read-log.ts';
 
 /** A recording that is under way is stored at least so often: a kill loses no more. */
 const flushEveryMs = 5000;
 
-interface Live {
-  readonly stop: () => Promise<void>;
+/** So many samples of a live recording wait in memory when nothing can be stored: eleven hours of a boat, 32 MB. */
+const mostWaiting = 2_000_000;
+/** Each log is read by a thread of its own: so many at a time, and so many more wait for their turn. */
+const importsAtOnce = 2;
+const mostQueued = 8;
+
+/** An import that was broken off because the database is exchanged. */
+export class BrokenOff extends Error {}
+
+export interface RecordingsOptions {
+  readonly flushEveryMs?: number;
+  readonly mostWaiting?: number;
+}
+
+interface Importing {
+  readonly name: string;
+  readonly breakOff: AbortController;
+  queued: boolean;
 }
 
 const bytesOf = (floats: Float64Array): Buffer => Buffer.from(floats.buffer, floats.byteOffset, floats.byteLength);
@@ -21,11 +46,15 @@ const floatsOf = (blob: Buffer): Float64Array => {
 
 /** Recordings as the database has them: columns in chunks, never a line of text. */
 export class Recordings {
-  private readonly live = new Map<string, Live>();
+  private readonly live = new Map<string, { readonly name: string; readonly recording: LiveRecording }>();
+  private readonly importing = new Map<string, Importing>();
+  private readonly runs = new Set<Promise<unknown>>();
+  private readonly turns = new Semaphore(importsAtOnce);
 
   constructor(
     private readonly database: Database,
     private readonly now: () => Date,
+    private readonly options: RecordingsOptions = {},
   ) {}
 
   /** Deletes what an import that was killed left; what was being recorded ends where it was stored last. */
@@ -54,96 +83,115 @@ export class Recordings {
     return (await this.database.tables.recordings.findByPk(id)) !== null;
   }
 
-  /** Reads a log as it comes in. Where it breaks off nothing of it is left. */
+  /** Reads a log as it comes in, when it is its turn. Where it breaks off nothing of it is left. */
   async importLog(
     id: string,
     name: string,
     cameFrom: string,
     pieces: AsyncIterable<Buffer>,
+  ): Promise<'taken' | 'too many' | 'done'> {
+    if (this.importing.has(id)) return 'taken';
+    if (this.importing.size >= importsAtOnce + mostQueued) return 'too many';
+    const one: Importing = { name, breakOff: new AbortController(), queued: true };
+    this.importing.set(id, one);
+    const run = this.importOne(id, one, cameFrom, pieces).finally(() => {
+      this.importing.delete(id);
+      this.runs.delete(run);
+    });
+    this.runs.add(run);
+    return run;
+  }
+
+  private async importOne(
+    id: string,
+    one: Importing,
+    cameFrom: string,
+    pieces: AsyncIterable<Buffer>,
   ): Promise<'taken' | 'done'> {
-    const { recordings } = this.database.tables;
-    if (await this.has(id)) return 'taken';
-    await this.begin(id, name, cameFrom, 'importing');
+    const { signal } = one.breakOff;
+    if (!(await this.begin(id, one.name, cameFrom, 'importing'))) return 'taken';
     try {
-      const { channels, counts } = await readLog(pieces, (chunks) =>
-        this.database.write((transaction) => this.put(id, chunks, transaction)),
-      );
-      await this.database.write((transaction) => this.finish(id, channels, counts, transaction));
+      await this.turns.runExclusive(async () => {
+        one.queued = false;
+        signal.throwIfAborted();
+        const store = (chunks: readonly Chunk[]): Promise<void> =>
+          this.database.write((transaction) => this.put(id, chunks, transaction));
+        const { channels, counts } = await readLog(pieces, store, signal);
+        await this.database.write((transaction) => this.finish(id, channels, counts, transaction));
+      });
       return 'done';
     } catch (error) {
-      await this.database.write((transaction) => recordings.destroy({ where: { id }, transaction }));
-      throw error;
+      await this.database.write((transaction) =>
+        this.database.tables.recordings.destroy({ where: { id }, transaction }),
+      );
+      throw signal.aborted ? new BrokenOff() : error;
     }
   }
 
-  /** Begins to record what it hears, until it is stopped. `listen` gives back what ends the listening. */
+  /** Begins to record what it hears, until it is stopped. `listen` gives back what ends the listening. False where there is one of that id. */
   async record(
     id: string,
     name: string,
     cameFrom: string,
     simulated: () => boolean,
     listen: (take: (channel: LogChannel, value: number) => void) => () => void,
-  ): Promise<void> {
-    await this.begin(id, name, cameFrom, 'recording');
+  ): Promise<boolean> {
+    if (!(await this.begin(id, name, cameFrom, 'recording'))) return false;
     const started = this.now();
-    const channels = new Map<number, LogChannel>();
-    let waiting: Chunk[] = [];
-    let sentences = 0;
-    let gathered = columns((chunk) => waiting.push(chunk));
-    let parts = 0;
-    let storing: Promise<void> = Promise.resolve();
-    const lastedS = (): number => (this.now().getTime() - started.getTime()) / 1000;
-    const flush = (state: 'recording' | 'ready'): Promise<void> => {
-      gathered.rest();
-      // Chunks begun anew go on counting where those before ended.
-      const chunks = waiting.map((chunk) => ({ ...chunk, part: chunk.part + parts }));
-      parts = Math.max(parts, ...chunks.map(({ part }) => part + 1));
-      waiting = [];
-      gathered = columns((chunk) => waiting.push(chunk));
-      const counts: LogCounts = {
-        sentences,
-        wrongChecksum: 0,
-        noSentence: 0,
-        notRead: 0,
-        simulated: simulated(),
-        timesKnown: 'tags',
-        startedMs: started.getTime(),
-        lastedS: lastedS(),
-      };
-      storing = storing.then(() =>
+    const recording = new LiveRecording({
+      flushEveryMs: this.options.flushEveryMs ?? flushEveryMs,
+      mostWaiting: this.options.mostWaiting ?? mostWaiting,
+      elapsedS: () => (this.now().getTime() - started.getTime()) / 1000,
+      store: ({ chunks, channels, gaps, sentences, lastedS, last }) =>
         this.database.write(async (transaction) => {
           await this.put(id, chunks, transaction);
-          await this.finish(id, [...channels.values()], counts, transaction, state, 'arrival');
+          const counts: LogCounts = {
+            sentences,
+            wrongChecksum: 0,
+            noSentence: 0,
+            notRead: 0,
+            badTimes: 0,
+            simulated: simulated(),
+            timesKnown: 'tags',
+            startedMs: started.getTime(),
+            lastedS,
+          };
+          const state = last ? 'ready' : 'recording';
+          await this.finish(id, channels, counts, transaction, { state, timesKnown: 'arrival', gaps });
         }),
-      );
-      return storing;
-    };
-    const timer = setInterval(() => void flush('recording').catch(() => undefined), flushEveryMs);
-    timer.unref();
-    const stopListening = listen((channel, value) => {
-      channels.set(channel.id, channel);
-      sentences += 1;
-      gathered.add(channel, lastedS(), value);
-    });
-    this.live.set(id, {
-      stop: async () => {
-        clearInterval(timer);
-        this.live.delete(id);
+      done: () => {
         stopListening();
-        await flush('ready');
+        this.live.delete(id);
       },
     });
+    const stopListening = listen((channel, value) => recording.take(channel, value));
+    this.live.set(id, { name, recording });
+    return true;
   }
 
+  /** Ends a recording, though what is in memory may still wait for room; false where there is none of that id. */
   async stop(id: string): Promise<boolean> {
-    const recording = this.live.get(id);
-    await recording?.stop();
-    return recording !== undefined;
+    await this.live.get(id)?.recording.end();
+    return (await this.find(id)) !== null;
   }
 
-  /** Ends whatever is still being recorded, so that none of it is lost. */
-  async close(): Promise<void> {
-    for (const id of [...this.live.keys()]) await this.stop(id);
+  /** What is being recorded, and what of it waits. */
+  underWay(): RecordingUnderWay[] {
+    return [...this.live].map(([id, { name, recording }]) => ({ id, name, ...recording.status() }));
+  }
+
+  /** Ends whatever is recorded or taken in, so that none of what is recorded is lost; says what that was. */
+  async close(): Promise<{ readonly recordings: string[]; readonly imports: string[] }> {
+    const imports = [...this.importing.values()];
+    for (const one of imports) one.breakOff.abort();
+    await Promise.allSettled(this.runs);
+    const recordings = [...this.live];
+    for (const [id, { recording }] of recordings) {
+      await recording.end();
+      recording.abandon();
+      this.live.delete(id);
+    }
+    return { recordings: recordings.map(([, { name }]) => name), imports: imports.map(({ name }) => name) };
   }
 
   /** One channel between two times, thinned to so many points; null where there is no such recording. */
@@ -194,13 +242,20 @@ export class Recordings {
     return changed > 0;
   }
 
-  private async begin(id: string, name: string, cameFrom: string, state: Recording['state']): Promise<void> {
-    await this.database.write((transaction) =>
-      this.database.tables.recordings.create(
-        { id, name, came_from: cameFrom, state, made_at: this.now().toISOString() },
-        { transaction },
-      ),
-    );
+  /** False where there is one of that id, deleted or not. */
+  private async begin(id: string, name: string, cameFrom: string, state: Recording['state']): Promise<boolean> {
+    try {
+      await this.database.write((transaction) =>
+        this.database.tables.recordings.create(
+          { id, name, came_from: cameFrom, state, made_at: this.now().toISOString() },
+          { transaction },
+        ),
+      );
+      return true;
+    } catch (error) {
+      if (error instanceof UniqueConstraintError) return false;
+      throw error;
+    }
   }
 
   private async put(id: string, chunks: readonly Chunk[], transaction: Transaction): Promise<void> {
@@ -226,8 +281,11 @@ export class Recordings {
     channels: readonly LogChannel[],
     counts: LogCounts,
     transaction: Transaction,
-    state: Recording['state'] = 'ready',
-    timesKnown: Recording['timesKnown'] = counts.timesKnown,
+    {
+      state = 'ready',
+      timesKnown = counts.timesKnown,
+      gaps = [],
+    }: Partial<Pick<Recording, 'state' | 'timesKnown'>> & { readonly gaps?: readonly RecordingGap[] } = {},
   ): Promise<void> {
     const { recordings, recordingChannels } = this.database.tables;
     const sizes = await this.database.sequelize.query<{ channel: number; samples: number; bytes: number }>(
@@ -256,10 +314,18 @@ export class Recordings {
         wrong_checksum: counts.wrongChecksum,
         no_sentence: counts.noSentence,
         not_read: counts.notRead,
+        bad_times: counts.badTimes,
+        gaps: JSON.stringify(gaps),
         bytes: sizes.reduce((sum, { bytes }) => sum + bytes, 0),
       },
       { where: { id }, transaction },
     );
+  }
+
+  private stateOf({ id, state }: RecordingRow): Recording['state'] {
+    if (this.importing.get(id)?.queued === true) return 'queued';
+    const waits = this.live.get(id)?.recording.status();
+    return waits?.ended === true && waits.waitsForRoom ? 'waiting for room' : (state as Recording['state']);
   }
 
   /** With the channels of all of them asked for at once, however many recordings there are. */
@@ -274,7 +340,7 @@ export class Recordings {
       id: row.id,
       name: row.name,
       cameFrom: row.came_from,
-      state: row.state as Recording['state'],
+      state: this.stateOf(row),
       simulated: Boolean(row.simulated),
       timesKnown: row.times_known as Recording['timesKnown'],
       startedAt: row.started_at ?? null,
@@ -283,6 +349,8 @@ export class Recordings {
       wrongChecksum: row.wrong_checksum,
       noSentence: row.no_sentence,
       notRead: row.not_read,
+      badTimes: row.bad_times,
+      gaps: recordingGapsSchema.parse(JSON.parse(row.gaps)),
       bytes: row.bytes,
       channels: (channelsOf.get(row.id) ?? []).map(({ channel, talker, type, quantity, samples }) => ({
         id: channel,

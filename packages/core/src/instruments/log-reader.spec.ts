@@ -58,6 +58,39 @@ describe('a log', () => {
     );
   });
 
+  it('counts a time that is none, and goes on as if it bore no time: at the beginning, in the middle, past the year 9999', () => {
+    const bad = ['2026-99-99T09:30:00Z ', '9999-12-31T23:30:00-01:00 ', '2026-05-01T25:61:00Z '];
+    for (const tag of bad) {
+      const before = read(tag + depth(4), `2026-05-01T09:30:00Z ${depth(5)}`, `2026-05-01T09:31:00Z ${depth(6)}`);
+      expect(before.counts)
+        .withContext(tag)
+        .toEqual(jasmine.objectContaining({ badTimes: 1, lastedS: 60.1, startedMs: 1_777_627_800_000 }));
+      const within = read(`2026-05-01T09:30:00Z ${depth(4)}`, tag + depth(5), `2026-05-01T09:40:00Z ${depth(6)}`);
+      expect(within.depths.map(({ timeS }) => timeS))
+        .withContext(tag)
+        .toEqual([0, 0, 600]);
+      expect(within.counts.badTimes).withContext(tag).toBe(1);
+      expect(read(tag + depth(4)).counts.startedMs)
+        .withContext(tag)
+        .toBeNull();
+    }
+  });
+
+  it('is as long as one clock says, though a second receiver tells the time a second late, and is never set back', () => {
+    const at = (s: number): string =>
+      new Date(Date.UTC(2026, 4, 1, 23, 55) + 1000 * s).toISOString().slice(11, 19).replace(/:/g, '');
+    const gll = (s: number): string =>
+      encodeSentence('GN', 'GLL', ['4700.000', 'N', '02800.000', 'W', `${at(s)}.00`, 'A', 'A']);
+    const lines = Array.from({ length: 601 }, (_, s) => [gll(s - 1), clock(`${at(s)}.00`), depth(4)]).flat();
+    const { counts, depths } = read(...lines);
+    expect(counts).toEqual(jasmine.objectContaining({ timesKnown: 'clock', badTimes: 0 }));
+    expect(Math.abs(counts.lastedS - 600)).toBeLessThanOrEqual(1);
+    expect(depths.every(({ timeS }, i) => i === 0 || timeS >= depths[i - 1]!.timeS)).toBeTrue();
+    // The receiver with the date falls silent: the other goes on, and its second is no step back.
+    const silent = read(...lines.slice(0, 900), ...Array.from({ length: 300 }, (_, s) => gll(300 + s)));
+    expect(Math.abs(silent.counts.lastedS - 599)).toBeLessThanOrEqual(1);
+  });
+
   it('without any time is taken as evenly spaced, which is said', () => {
     const { depths, counts } = read(depth(4), depth(5), depth(6));
     expect(counts.timesKnown).toBe('assumed');

@@ -1,6 +1,6 @@
 import type { LiveQuantity } from '@grey-keel/model';
 import { measuredQuantities } from './measured-quantities.ts';
-import { readSentence } from './read-sentence.ts';
+import { readSentence, type ReadSentence } from './read-sentence.ts';
 import { simulatedMark } from './simulated-mark.ts';
 
 /** One value of a log: when, seconds since its first line, and which channel. */
@@ -18,6 +18,8 @@ export interface LogCounts {
   readonly wrongChecksum: number;
   readonly noSentence: number;
   readonly notRead: number;
+  /** Times that are none: not a number, or outside the years 1970 to 9999. They count as no time. */
+  readonly badTimes: number;
   readonly simulated: boolean;
   readonly timesKnown: 'tags' | 'clock' | 'assumed';
   /** Milliseconds since 1970 of its first time; null where only the time of day, or none, is told. */
@@ -29,6 +31,16 @@ export interface LogCounts {
 const assumedStepS = 0.1;
 /** A clock that jumps by more is another one: the log goes on where it was. */
 const longestGapS = 900;
+/** A clock that is set back by less has not been: it was read late. */
+const lateS = 5;
+const dayLengthS = 86_400;
+/** What gives the date besides the time: of several receivers, one that tells these is gone by. */
+const datedTypes = new Set(['RMC', 'ZDA']);
+/** After so many times of others without its own, whoever gave the time has fallen silent. */
+const silentAfter = 100;
+/** The years 1970 to 9999, seconds. */
+const lastS = Date.UTC(9999, 11, 31, 23, 59, 59) / 1000;
+const isTime = (atS: number): boolean => atS >= 0 && atS <= lastS;
 const mostChannels = 200;
 
 const isoTag = /^(\d{4}-\d{2}-\d{2}[T ]\d{2}:\d{2}:\d{2}(?:\.\d+)?)(Z|[+-]\d{2}:?\d{2})?[\s,;]+(?=[$!\\])/;
@@ -63,47 +75,68 @@ const dayS = (time: unknown): number | null => {
   if (typeof time !== 'string') return null;
   const [hours = NaN, minutes = NaN, seconds = NaN] = time.split(':').map(Number);
   const value = hours * 3600 + minutes * 60 + seconds;
-  return Number.isFinite(value) ? value : null;
+  return value >= 0 && value <= dayLengthS ? value : null;
 };
 
 /**
  * Reads a plain log of NMEA 0183 line by line: with times before the lines (ISO 8601, seconds or milliseconds since 1970, tag
- * blocks), without them by the clock the sentences tell, else as evenly spaced, which is said. A clock that jumps back, or by
- * more than a quarter of an hour, does not move the log: it goes on where it was. What cannot be used is counted by kind.
+ * blocks), without them by the clock the sentences tell, else as evenly spaced, which is said. One receiver gives the time,
+ * the first that tells the date if there is one. A clock that jumps back, or by more than a quarter of an hour, does not move
+ * the log: it goes on where it was. What cannot be used is counted by kind.
  */
 export const logReader = (took: Took) => {
   const channels = new Map<string, LogChannel>();
-  const counts = { sentences: 0, wrongChecksum: 0, noSentence: 0, notRead: 0, simulated: false };
+  const counts = { sentences: 0, wrongChecksum: 0, noSentence: 0, notRead: 0, badTimes: 0, simulated: false };
   let known: LogCounts['timesKnown'] = 'assumed';
   let startedMs: number | null = null;
   let nowS = 0;
   /** What the clock said when the log was at `nowS`; null before it said anything. */
   let clockS: number | null = null;
 
-  const setClock = (toS: number): void => {
-    const passed = clockS === null ? 0 : toS - clockS;
-    if (passed > 0 && passed <= longestGapS) nowS += passed;
+  /** Who gives the time of day, and how many times of others have come since it spoke. */
+  let giver: { readonly key: string; readonly tellsDate: boolean } | null = null;
+  let othersSince = 0;
+
+  const setClock = (toS: number, ofDay: boolean): void => {
+    let passed = clockS === null ? 0 : toS - clockS;
     // Past midnight a time of day begins anew.
-    else if (passed < -85_000 && passed > -86_500) nowS += passed + 86_400;
+    if (ofDay && passed < -dayLengthS / 2) passed += dayLengthS;
+    if (passed < 0 && passed >= -lateS) return;
+    if (passed > 0 && passed <= longestGapS) nowS += passed;
     clockS = toS;
   };
-  const heed = (atS: number | null, fields: Readonly<Record<string, unknown>>, valid: boolean): void => {
+  const isGiver = ({ talker, type }: ReadSentence): boolean => {
+    const key = `${talker}${type}`;
+    const tellsDate = datedTypes.has(type);
+    if (giver === null || (tellsDate && !giver.tellsDate) || othersSince >= silentAfter) giver = { key, tellsDate };
+    othersSince = key === giver.key ? 0 : othersSince + 1;
+    return key === giver.key;
+  };
+  const dated = (date: unknown, timeS: number): number | null => {
+    if (startedMs !== null || typeof date !== 'string') return startedMs;
+    const atS = Date.parse(`${date}T00:00:00Z`) / 1000 + timeS - nowS;
+    if (isTime(atS)) return atS * 1000;
+    counts.badTimes += 1;
+    return null;
+  };
+  const heed = (tagS: number | null, said: ReadSentence): void => {
+    const atS = tagS !== null && isTime(tagS) ? tagS : null;
+    if (tagS !== null && atS === null) counts.badTimes += 1;
     if (atS !== null) {
       if (known !== 'tags') clockS = null;
       known = 'tags';
       startedMs ??= atS * 1000;
-      return setClock(atS);
+      return setClock(atS, false);
     }
     if (known === 'tags') return;
-    const time = valid ? dayS(fields['timeUtc']) : null;
+    const { fields } = said;
+    const time = fields['valid'] !== false ? dayS(fields['timeUtc']) : null;
     if (time !== null) {
       known = 'clock';
-      const date = fields['dateUtc'];
-      if (startedMs === null && typeof date === 'string') {
-        const started = Date.parse(`${date}T00:00:00Z`) + time * 1000 - nowS * 1000;
-        startedMs = Number.isFinite(started) ? started : null;
-      }
-      return setClock(time);
+      if (!isGiver(said)) return;
+      setClock(time, true);
+      startedMs = dated(fields['dateUtc'], time);
+      return;
     }
     if (known === 'assumed') nowS += assumedStepS;
   };
@@ -120,7 +153,7 @@ export const logReader = (took: Took) => {
         counts.wrongChecksum += 1;
         return;
       }
-      heed(atS, read.fields, read.fields['valid'] !== false);
+      heed(atS, read);
       if (read.talker === simulatedMark.talker && read.type === simulatedMark.type) {
         counts.simulated = true;
         return;

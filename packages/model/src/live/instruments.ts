@@ -62,6 +62,19 @@ export type InstrumentSource = z.output<typeof instrumentSourceSchema>;
 
 export const sourceStates = ['off', 'connecting', 'open', 'silent', 'closed by the other side', 'failed'] as const;
 
+/** A live recording: whether it has ended, and what of it is not stored yet. */
+export const recordingUnderWaySchema = z.strictObject({
+  id: idSchema,
+  name: nameSchema,
+  ended: z.boolean(),
+  /** Nothing could be stored when that was last tried; it is tried again by itself. */
+  waitsForRoom: z.boolean(),
+  samplesInMemory: z.number(),
+  /** Dropped for the memory was full. */
+  dropped: z.number(),
+});
+export type RecordingUnderWay = z.output<typeof recordingUnderWaySchema>;
+
 /** How a source stands, and what has come over it since it was opened. */
 export const sourceStatusSchema = instrumentSourceSchema.extend({
   id: idSchema,
@@ -146,6 +159,7 @@ export type HelmState = z.output<typeof helmSchema>;
 export const instrumentsSchema = z.strictObject({
   sources: z.array(sourceStatusSchema),
   channels: z.array(channelSchema),
+  recordings: z.array(recordingUnderWaySchema),
   /** The simulated boat while it runs: who steers, and where other programs of this machine can hear it. */
   simulator: z
     .strictObject({ helm: helmSchema, address: z.string(), tcpPort: z.number(), udpPort: z.number() })

@@ -2,7 +2,15 @@ import * as z from 'zod';
 import { idSchema, instantSchema, nameSchema } from '../plan/id.ts';
 import { channelSchema } from './instruments.ts';
 
-export const recordingStates = ['importing', 'recording', 'ready'] as const;
+/** One that waits for room has ended; what is in memory of it is stored when there is some. */
+export const recordingStates = ['queued', 'importing', 'recording', 'waiting for room', 'ready'] as const;
+
+export type RecordingState = (typeof recordingStates)[number];
+
+/** Where samples of a live recording were dropped, for there was no room to store or hold them; seconds since it began. */
+export const recordingGapSchema = z.strictObject({ fromS: z.number(), toS: z.number(), samples: z.number() });
+export type RecordingGap = z.output<typeof recordingGapSchema>;
+export const recordingGapsSchema = z.array(recordingGapSchema);
 
 /** What is known of a recording; its values are asked for by channel and time. */
 export const recordingSchema = z.strictObject({
@@ -20,6 +28,9 @@ export const recordingSchema = z.strictObject({
   wrongChecksum: z.number(),
   noSentence: z.number(),
   notRead: z.number(),
+  /** Times of a log that were no times: not a number, or outside the years 1970 to 9999. */
+  badTimes: z.number(),
+  gaps: recordingGapsSchema,
   /** What it takes in the database. */
   bytes: z.number(),
   channels: z.array(channelSchema.omit({ sourceId: true }).extend({ samples: z.number() })),

@@ -1,5 +1,11 @@
 import { calculations } from '@grey-keel/core';
-import { backupsSchema, catalogueEntrySchema, catalogueImportSchema, catalogueItemSchema } from '@grey-keel/model';
+import {
+  backupsSchema,
+  catalogueEntrySchema,
+  catalogueImportSchema,
+  catalogueItemSchema,
+  restoredSchema,
+} from '@grey-keel/model';
 import * as z from 'zod';
 import type { Door } from './door.ts';
 
@@ -72,7 +78,7 @@ export const shopDoors = (): Door[] => [
     method: 'post',
     path: '/api/backups/{name}/restore',
     summary: 'Go back to one; what is there is put aside',
-    answer: null,
+    answer: restoredSchema,
     refusals: [404, 409, 429],
   },
   { method: 'get', path: '/api/calculations', summary: 'The calculations by name', answer: named },

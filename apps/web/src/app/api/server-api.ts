@@ -25,7 +25,9 @@ import {
   type OverTheSide,
   overTheSideSchema,
   removedBoatSchema,
+  restoredSchema,
   type RemovedBoat,
+  type RestoredBackup,
   type ImportedBundle,
   type Instruments,
   type InstrumentSource,
@@ -185,8 +187,8 @@ export class ServerApi {
     return this.http.post('api/backups', null).pipe(as(backupsSchema));
   }
 
-  restoreBackup(name: string): Observable<unknown> {
-    return this.http.post(`api/backups/${name}/restore`, null);
+  restoreBackup(name: string): Observable<RestoredBackup> {
+    return this.http.post(`api/backups/${name}/restore`, null).pipe(as(restoredSchema));
   }
 
   backup(): Observable<Blob> {

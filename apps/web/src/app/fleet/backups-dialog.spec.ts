@@ -14,6 +14,8 @@ describe('the backups', () => {
     name: `grey-keel-2026-05-0${day}T08-00-00.sqlite`,
     at: `2026-05-0${day}T08:00:00.000Z`,
     bytes: 2_400_000,
+    kind: 'daily',
+    isAhead: false,
   });
   const http = (): HttpTestingController => TestBed.inject(HttpTestingController);
   const dialog = (): HTMLElement => document.querySelector<HTMLElement>('.p-dialog')!;
@@ -51,5 +53,24 @@ describe('the backups', () => {
       .flush({ detail: 'The file is in use.' }, { status: 409, statusText: 'Conflict' });
     await settle();
     expect(dialog().textContent).toContain('The file is in use.');
+  });
+
+  it('say what a restore ended, which are dated ahead of the clock, and what was put aside', async () => {
+    await open([{ ...entry(3), isAhead: true }, entry(2), { ...entry(1), name: 'boats.before-1', kind: 'put aside' }]);
+    const rows = [...dialog().querySelectorAll('tbody tr')].map((row) => row.textContent ?? '');
+    expect(rows.map((row) => [row.includes('dated ahead'), row.includes('put aside')])).toEqual([
+      [true, false],
+      [false, false],
+      [false, true],
+    ]);
+    expect(dialog().textContent).toContain('One of these is dated later than now');
+    await press('Restore');
+    await press('Restore this backup');
+    http()
+      .expectOne(`api/backups/${entry(3).name}/restore`)
+      .flush({ recordings: ['Monday'], imports: ['tuesday.nmea'] });
+    await settle();
+    expect(dialog().textContent).toContain('It ended what was being recorded: Monday.');
+    expect(dialog().textContent).toContain('broke it off: tuesday.nmea. Take it in again.');
   });
 });

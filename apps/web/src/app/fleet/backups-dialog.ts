@@ -1,11 +1,21 @@
 import { DatePipe, DecimalPipe } from '@angular/common';
-import { ChangeDetectionStrategy, Component, effect, inject, model, output, signal } from '@angular/core';
-import type { BackupEntry } from '@grey-keel/model';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, model, output, signal } from '@angular/core';
+import type { BackupEntry, RestoredBackup } from '@grey-keel/model';
 import { Button } from 'primeng/button';
 import { Dialog } from 'primeng/dialog';
 import { Message } from 'primeng/message';
 import { TableModule } from 'primeng/table';
 import { Backups } from './backups.ts';
+
+const endedWords = ({ recordings, imports }: RestoredBackup): string =>
+  [
+    recordings.length
+      ? `Restored. It ended what was being recorded: ${recordings.join(', ')}. That stands in what was put aside.`
+      : '',
+    imports.length ? `Not taken in, for the restore broke it off: ${imports.join(', ')}. Take it in again.` : '',
+  ]
+    .filter(Boolean)
+    .join(' ');
 
 /** The backups of the shop: those made by themselves, one now, one to take away, and going back to one. */
 @Component({
@@ -26,9 +36,18 @@ import { Backups } from './backups.ts';
       [style]="{ width: 'min(720px, 96vw)' }"
     >
       <p>
-        A backup is made once a day; the last fourteen stay. Each holds every boat and the catalogue. A disk that fails
-        takes them along: keep one elsewhere, too.
+        A backup is made once a day; the last fourteen stay, and the last five of what a restore or an update put aside.
+        Each holds every boat and the catalogue. A disk that fails takes them along: keep one elsewhere, too.
       </p>
+      @if (ahead(); as count) {
+        <p-message severity="warn">
+          {{ count === 1 ? 'One of these is' : count + ' of these are' }} dated later than now: the clock was set back,
+          or was wrong before. They stay, and one is made each day all the same. Look at the machine’s clock.
+        </p-message>
+      }
+      @if (ended(); as words) {
+        <p-message severity="info" styleClass="ended">{{ words }}</p-message>
+      }
       <div class="row">
         <p-button label="Back up now" [disabled]="working()" (onClick)="make()" />
         <p-button label="Download a backup" severity="secondary" [disabled]="working()" (onClick)="download()" />
@@ -60,7 +79,15 @@ import { Backups } from './backups.ts';
         </ng-template>
         <ng-template #body let-one>
           <tr>
-            <td>{{ one.at | date: 'EEE d MMM y, HH:mm' }}</td>
+            <td>
+              {{ one.at | date: 'EEE d MMM y, HH:mm' }}
+              @if (one.kind === 'put aside') {
+                <span class="small faint">put aside</span>
+              }
+              @if (one.isAhead) {
+                <span class="small faint">dated ahead</span>
+              }
+            </td>
             <td class="figure mono">{{ one.bytes / 1e6 | number: '1.1-1' }} MB</td>
             <td class="figure">
               <p-button
@@ -101,12 +128,15 @@ export class BackupsDialog {
   protected readonly list = this.backups.list;
   protected readonly problem = this.backups.problem;
   protected readonly working = this.backups.working;
+  protected readonly ahead = computed(() => this.list().filter(({ isAhead }) => isAhead).length);
+  protected readonly ended = signal('');
   protected readonly wanted = signal<BackupEntry | null>(null);
 
   constructor() {
     effect(() => {
       if (!this.open()) return;
       this.wanted.set(null);
+      this.ended.set('');
       void this.backups.fetch();
     });
   }
@@ -120,9 +150,13 @@ export class BackupsDialog {
   }
 
   protected async restore(one: BackupEntry): Promise<void> {
-    if (!(await this.backups.restore(one))) return;
+    const ended = await this.backups.restore(one);
+    if (!ended) return;
     this.wanted.set(null);
-    this.open.set(false);
+    this.ended.set(endedWords(ended));
+    // What was ended by it has to be read first.
+    this.open.set(this.ended() !== '');
+    if (this.open()) void this.backups.fetch();
     this.restored.emit();
   }
 }

@@ -1,5 +1,5 @@
 import { inject, Injectable, signal } from '@angular/core';
-import type { BackupEntry } from '@grey-keel/model';
+import type { BackupEntry, RestoredBackup } from '@grey-keel/model';
 import { firstValueFrom } from 'rxjs';
 import { problemOf } from '../api/problem.ts';
 import { ServerApi } from '../api/server-api.ts';
@@ -25,10 +25,13 @@ export class Backups {
     return this.trying(async () => saveFile(await firstValueFrom(this.api.backup()), `grey-keel-${day}.sqlite`));
   }
 
-  restore({ name }: BackupEntry): Promise<boolean> {
-    return this.trying(async () => {
-      await firstValueFrom(this.api.restoreBackup(name));
+  /** What a restore ended; null where it failed. */
+  async restore({ name }: BackupEntry): Promise<RestoredBackup | null> {
+    let ended: RestoredBackup | null = null;
+    await this.trying(async () => {
+      ended = await firstValueFrom(this.api.restoreBackup(name));
     });
+    return ended;
   }
 
   /** Whether it went well; if not, the problem says why. */

@@ -27,6 +27,9 @@ const oldS = 4;
       } @empty {
         <span class="none">{{ none() }}</span>
       }
+      @for (one of waiting(); track one.id) {
+        <span class="waits" role="status">{{ one.words }}</span>
+      }
     </div>
     <button type="button" pButton severity="secondary" id="instruments" (click)="store.dispatch(toggled)">
       Instruments
@@ -57,6 +60,10 @@ const oldS = 4;
     }
     .one strong {
       background: var(--sheet);
+    }
+    .waits {
+      align-self: center;
+      color: var(--check);
     }
     .none {
       align-self: center;
@@ -102,6 +109,14 @@ export class InstrumentStrip {
       ];
     });
   });
+  protected readonly waiting = computed(() =>
+    this.instruments()
+      .recordings.filter(({ waitsForRoom }) => waitsForRoom)
+      .map(({ id, name, samplesInMemory, dropped }) => ({
+        id,
+        words: `Recording waits for room: ${samplesInMemory.toLocaleString('en')} values of "${name}" in memory${dropped ? `, ${dropped.toLocaleString('en')} dropped` : ''}. Make room on the server’s disk.`,
+      })),
+  );
   protected readonly none = computed((): string => {
     const { sources } = this.instruments();
     if (!this.linked()) return 'No link to the server’s instruments; readings can be typed.';

@@ -5,6 +5,7 @@ import { helmAtRest, type Instruments } from '@grey-keel/model';
 import { stageHarness } from '../testing/stage-harness.ts';
 import { HelmPanel } from './helm-panel.ts';
 import { instrumentEvents, selectListened } from './instruments.ts';
+import { InstrumentStrip } from './instrument-strip.ts';
 import { InstrumentsPanel } from './instruments-panel.ts';
 
 const counts = { sentences: 12, perSecond: 2, wrongChecksum: 3, noSentence: 0, notRead: 1, lastAt: null };
@@ -35,6 +36,7 @@ const now: Instruments = {
     { id: 1, sourceId: 'one', talker: 'HC', type: 'HDG', quantity: 'headingMagneticDeg' },
     { id: 2, sourceId: 'two', talker: 'VW', type: 'VHW', quantity: 'headingMagneticDeg' },
   ],
+  recordings: [],
   simulator: { helm: helmAtRest, address: '127.0.0.1', tcpPort: 40_000, udpPort: 4313 },
 };
 
@@ -49,6 +51,24 @@ describe('the instruments of a boat', () => {
     await settle();
     return root;
   };
+
+  it('say on the strip that a recording waits for room, with what is in memory', async () => {
+    const root = await page(InstrumentStrip);
+    const recording = {
+      id: 'r',
+      name: 'Monday',
+      ended: false,
+      waitsForRoom: true,
+      samplesInMemory: 12_000,
+      dropped: 0,
+    };
+    store().dispatch(instrumentEvents.heard({ now: { ...now, recordings: [recording] } }));
+    await settle();
+    expect(text(root, '.waits')).toContain('Recording waits for room: 12,000 values of "Monday" in memory.');
+    store().dispatch(instrumentEvents.heard({ now: { ...now, recordings: [{ ...recording, waitsForRoom: false }] } }));
+    await settle();
+    expect(root.querySelector('.waits')).toBeNull();
+  });
 
   it('are listed with what comes, what is wrong with it, and why one failed', async () => {
     const root = await panel();

@@ -13,7 +13,7 @@ export interface InstrumentsState {
 
 const start: InstrumentsState = {
   linked: false,
-  now: { sources: [], channels: [], simulator: null },
+  now: { sources: [], channels: [], recordings: [], simulator: null },
   chosen: {},
   panelOpen: false,
 };

@@ -9,6 +9,7 @@ import { ServerApi } from '../api/server-api.ts';
 import { aPlan } from '../testing/plans.ts';
 import { stageHarness } from '../testing/stage-harness.ts';
 import { CalibratePage } from '../stages/calibrate/calibrate-page.ts';
+import { Recordings } from './recordings.ts';
 import { RecordingsList } from './recordings-list.ts';
 
 const recording = (changes: Partial<Recording> = {}): Recording => ({
@@ -24,6 +25,8 @@ const recording = (changes: Partial<Recording> = {}): Recording => ({
   wrongChecksum: 2,
   noSentence: 0,
   notRead: 4,
+  badTimes: 0,
+  gaps: [],
   bytes: 1_500_000,
   channels: (['headingTrueDeg', 'cogDeg', 'sogMps'] as const).map((quantity, id) => ({
     id,
@@ -48,7 +51,11 @@ describe('the recordings', () => {
 
   it('are listed with length, size and what was left out; one deleted can be had back', async () => {
     const root = await page(RecordingsList);
-    await answer([recording()]);
+    const gaps = [{ fromS: 60, toS: 90, samples: 300 }];
+    await answer([recording({ state: 'waiting for room', badTimes: 7, gaps })]);
+    expect(text(root, '[data-recording="one"]')).toContain('ended; waits for room on the disk');
+    expect(text(root, '[data-recording="one"]')).toContain('7 times that are none');
+    expect(text(root, '[data-recording="one"]')).toContain('Gap from 1.0 to 1.5 min: 300 values dropped');
     expect(text(root, '[data-recording="one"]')).toContain(
       '10.0 min, 12,345 sentences, 1.5 MB; times from the clock in it',
     );
@@ -93,6 +100,10 @@ describe('the recordings', () => {
     (sends as Observer<Sending> | null)?.next({ share: 0.4, done: false });
     await settle();
     expect(text(root, '[role="status"]')).toContain('40 %');
+    const [id] = (TestBed.inject(ServerApi).importRecording as jasmine.Spy).calls.mostRecent().args as string[];
+    TestBed.inject(Recordings).refresh();
+    await answer([recording({ id, state: 'queued' })]);
+    expect(text(root, '[role="status"]')).toContain('waits for its turn');
     await press(root, '#cancel-log');
     expect(root.querySelector('[role="status"]')).toBeNull();
     expect(broken).toBe(1);

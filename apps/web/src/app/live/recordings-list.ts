@@ -1,5 +1,6 @@
 import { DatePipe, DecimalPipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import type { RecordingState } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
 import { Message } from 'primeng/message';
 import { ProgressBar } from 'primeng/progressbar';
@@ -14,6 +15,14 @@ const timesIn: Readonly<Record<string, string>> = {
   clock: 'times from the clock in it',
   arrival: 'times as it came in',
   assumed: 'no times in it: ten sentences a second assumed',
+};
+
+const stateWords: Readonly<Record<RecordingState, string>> = {
+  queued: 'waits for its turn',
+  importing: 'being taken in',
+  recording: 'under way',
+  'waiting for room': 'ended; waits for room on the disk',
+  ready: '',
 };
 
 /** The recordings: taken in from a file, made of what comes in now, handed out, deleted and had back. */
@@ -44,6 +53,9 @@ const timesIn: Readonly<Record<string, string>> = {
       <div class="row" role="status">
         <p-progressbar class="bar" [value]="percent()" [showValue]="false" ariaLabel="How far the log is taken in" />
         <span class="mono small">{{ percent() }} %</span>
+        @if (recordings.queued()) {
+          <span class="small">waits for its turn: two logs are being taken in</span>
+        }
         <button type="button" pButton severity="secondary" id="cancel-log" (click)="recordings.cancel()">Cancel</button>
       </div>
     }
@@ -53,8 +65,8 @@ const timesIn: Readonly<Record<string, string>> = {
     @for (one of recordings.list(); track one.id) {
       <section class="one" [attr.data-recording]="one.id" [attr.aria-label]="one.name">
         <strong>{{ one.name }}</strong>
-        @if (one.state === 'recording') {
-          <span class="small check">under way</span>
+        @if (stateWords[one.state]; as words) {
+          <span class="small check">{{ words }}</span>
         }
         @if (one.simulated) {
           <span class="small check">simulated</span>
@@ -67,7 +79,17 @@ const timesIn: Readonly<Record<string, string>> = {
           @if (one.wrongChecksum || one.noSentence) {
             ; left out: {{ one.wrongChecksum }} with a wrong checksum, {{ one.noSentence }} no sentence
           }
+          @if (one.badTimes) {
+            ; <span class="mono">{{ one.badTimes | number }}</span> times that are none, taken as no time
+          }
         </p>
+        @for (gap of one.gaps; track gap.fromS) {
+          <p class="small">
+            Gap from <span class="mono">{{ gap.fromS / 60 | number: '1.1-1' }}</span> to
+            <span class="mono">{{ gap.toS / 60 | number: '1.1-1' }}</span> min:
+            <span class="mono">{{ gap.samples | number }}</span> values dropped, for the disk and the memory were full.
+          </p>
+        }
         <div class="row">
           @for (format of formats; track format) {
             <a
@@ -116,6 +138,7 @@ export class RecordingsList {
   protected readonly recordings = inject(Recordings);
   private readonly instruments = inject(Store).selectSignal(selectInstruments);
   protected readonly formats = ['nmea', 'csv', 'gpx'] as const;
+  protected readonly stateWords = stateWords;
   protected readonly underWay = computed(() => this.recordings.list().find(({ state }) => state === 'recording'));
   protected readonly speaks = computed(() => this.instruments().sources.some(({ wanted }) => wanted));
   protected readonly percent = computed(() => Math.round(100 * (this.recordings.share() ?? 0)));

@@ -1,4 +1,4 @@
-import { inject, Injectable, signal } from '@angular/core';
+import { computed, inject, Injectable, signal } from '@angular/core';
 import type { Sample } from '@grey-keel/core';
 import type { LiveQuantity, Recording, RecordingPart, RecordingQuery } from '@grey-keel/model';
 import { map, type Observable, of, type Subscription } from 'rxjs';
@@ -6,6 +6,8 @@ import { problemOf } from '../api/problem.ts';
 import { ServerApi } from '../api/server-api.ts';
 import { newId } from '../state/open-plan.ts';
 
+/** How often it is looked how far the server is, while a log is sent. */
+const lookEveryMs = 2000;
 /** As many as the server gives at once. */
 const mostPoints = 20_000;
 
@@ -19,7 +21,11 @@ export class Recordings {
   readonly problem = signal('');
   /** The last one deleted, to be had back. */
   readonly deleted = signal<Recording | null>(null);
+  private readonly sendingId = signal<string | null>(null);
   private sending: Subscription | null = null;
+  private looking: ReturnType<typeof setInterval> | undefined;
+  /** Whether the log that is sent waits for others. */
+  readonly queued = computed(() => this.list().some(({ id, state }) => id === this.sendingId() && state === 'queued'));
 
   refresh(): void {
     this.api
@@ -32,7 +38,11 @@ export class Recordings {
     if (this.sending) return;
     this.problem.set('');
     this.share.set(0);
-    this.sending = this.api.importRecording(newId(), file.name.slice(0, 80), file).subscribe({
+    const id = newId();
+    this.sendingId.set(id);
+    // What waits for its turn is told by the list alone.
+    this.looking = setInterval(() => this.refresh(), lookEveryMs);
+    this.sending = this.api.importRecording(id, file.name.slice(0, 80), file).subscribe({
       next: ({ share }) => this.share.set(share),
       error: (error: unknown) => {
         this.end();
@@ -92,6 +102,8 @@ export class Recordings {
   }
 
   private end(): void {
+    clearInterval(this.looking);
+    this.sendingId.set(null);
     this.sending = null;
     this.share.set(null);
   }

@@ -40,7 +40,9 @@ describe('a reading from the instruments', () => {
     return live;
   };
   const heard = async (now: Partial<Instruments> = {}): Promise<void> => {
-    store().dispatch(instrumentEvents.heard({ now: { sources: [source()], channels, simulator: null, ...now } }));
+    store().dispatch(
+      instrumentEvents.heard({ now: { sources: [source()], channels, recordings: [], simulator: null, ...now } }),
+    );
     await settle();
   };
   /** So many seconds pass, one sample of each a second. */
