@@ -1,5 +1,6 @@
 import { readBundle } from '@grey-keel/core';
-import { idSchema } from '@grey-keel/model';
+import { idSchema, largestBundleBytes } from '@grey-keel/model';
+import { Semaphore } from 'async-mutex';
 import { Router, type RequestHandler } from 'express';
 import * as z from 'zod';
 import type { CatalogueStore } from '../catalogue/catalogue-store.ts';
@@ -11,15 +12,23 @@ import { jsonBody } from './json-body.ts';
 import { sendProblem } from './problem.ts';
 import { validated } from './validated.ts';
 
-/** The largest bundle taken. A boat of 50 transducers with 200 readings each takes 8 MB, as many photographs as it may have the rest. */
-const largestBundle = '34mb';
+/** A long one takes a moment and much memory: so many are read at a time. */
+const atOnce = 2;
 
 export const bundleRoutes = (
   { boats, catalogue, photographs }: { boats: BoatStore; catalogue: CatalogueStore; photographs: Photographs },
   costly: RequestHandler,
 ): Router => {
   const router = Router();
-  router.put('/:id', costly, jsonBody(largestBundle), async (request, response) => {
+  const turns = new Semaphore(atOnce);
+  /** Bodies are read one behind the other, too: what waits stays with whoever sends it. */
+  const inTurn: RequestHandler = async (_request, response, next) => {
+    const [, release] = await turns.acquire();
+    response.once('close', release);
+    if (response.destroyed) release();
+    else next();
+  };
+  router.put('/:id', costly, inTurn, jsonBody(largestBundleBytes), async (request, response) => {
     const wanted = validated(z.strictObject({ id: idSchema }), { id: request.params['id'] }, response);
     if (!wanted) return;
     const read = readBundle(request.body);

@@ -18,7 +18,7 @@ export const shapeFault = (body: unknown): string | null => {
 };
 
 /** Reads a body of JSON up to a size, no deeper than any answer of the program. */
-export const jsonBody = (limit: string): RequestHandler => {
+export const jsonBody = (limit: string | number): RequestHandler => {
   const router = Router();
   router.use(express.json({ limit }), (request, response, next) => {
     const fault = shapeFault(request.body);

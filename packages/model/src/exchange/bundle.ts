@@ -7,6 +7,12 @@ import { openedBoatSchema } from './revision.ts';
 
 export const bundleVersion = 1;
 
+/**
+ * The longest bundle that is taken, wherever it is read: a boat of 50 transducers with 200 readings each takes 8 MB, as many
+ * photographs as it may have the rest.
+ */
+export const largestBundleBytes = 34 * 1024 * 1024;
+
 /** One boat as a file: its plan and the catalogue entries it was equipped from. */
 export const bundleSchema = z.strictObject({
   format: z.literal('grey-keel-bundle'),

@@ -3,6 +3,7 @@ import {
   fleetPageSchema,
   fleetQuerySchema,
   importedBundleSchema,
+  largestBundleBytes,
   savedRevisionSchema,
   newBoatSchema,
   openedBoatSchema,
@@ -144,7 +145,7 @@ export const boatDoors = (): Door[] => [
   {
     method: 'put',
     path: '/api/bundles/{id}',
-    summary: 'Make a boat from a bundle',
+    summary: `Make a boat from a bundle of at most ${largestBundleBytes / 1024 ** 2} MB`,
     body: bundleSchema,
     answer: importedBundleSchema,
     refusals: [409, 413, 422, 429],

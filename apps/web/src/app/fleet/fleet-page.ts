@@ -279,8 +279,10 @@ export class FleetPage {
   protected async take(files: readonly File[]): Promise<void> {
     for (const file of files) {
       const read = await readBundles(file);
-      if (!read.ok) this.store.dispatch(fleetPageEvents.refused({ words: read.words }));
-      else for (const text of read.texts) this.store.dispatch(fleetPageEvents.bundleChosen({ id: newId(), text }));
+      const words = read.ok ? read.leftOut : read.words;
+      if (read.ok)
+        for (const text of read.texts) this.store.dispatch(fleetPageEvents.bundleChosen({ id: newId(), text }));
+      if (words !== '') this.store.dispatch(fleetPageEvents.refused({ words }));
     }
   }
 

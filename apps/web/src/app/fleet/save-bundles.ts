@@ -8,10 +8,13 @@ export const saveBundles = async (boats: readonly { name: string; file: Blob }[]
   if (first && boats.length === 1) return saveFile(first.file, fileNameOf(first.name, ending));
   const { zipSync } = await import('fflate');
   const files: Record<string, Uint8Array> = {};
-  for (const [i, { name, file }] of boats.entries()) {
-    const plain = fileNameOf(name, ending);
-    // Boats of one name stay apart.
-    files[plain in files ? fileNameOf(`${name} ${i + 1}`, ending) : plain] = new Uint8Array(await file.arrayBuffer());
+  const taken = new Set<string>();
+  for (const { name, file } of boats) {
+    // Boats of one name stay apart, also where the disk does not tell capitals from small letters.
+    let free = fileNameOf(name, ending);
+    for (let i = 2; taken.has(free.toLowerCase()); i++) free = fileNameOf(`${name} ${i}`, ending);
+    taken.add(free.toLowerCase());
+    files[free] = new Uint8Array(await file.arrayBuffer());
   }
   saveFile(new Blob([zipSync(files) as Uint8Array<ArrayBuffer>], { type: 'application/zip' }), 'grey-keel-boats.zip');
 };
