@@ -40,8 +40,8 @@ export interface RunningServer {
   readonly stop: () => Promise<void>;
 }
 
-/** How often it is looked whether the daily backup is due. */
-const lookForBackupMs = 3600e3;
+/** How often it is looked whether the daily backup is due, and what nothing names any more is deleted. */
+const keepHouseEveryMs = 3600e3;
 /** How long running requests may take to end when the server stops. */
 const graceMs = 1500;
 
@@ -62,7 +62,23 @@ export const startServer = async (options: ServerOptions): Promise<RunningServer
   const recordings = new Recordings(database, now, options.recordings);
   await recordings.clearUnfinished();
   instruments.underWay = () => recordings.underWay();
-  const backups = new Backups(database, now);
+  const photographs = new Photographs(database, now);
+  let cleanedAt: string | null = null;
+  const cleanPhotographs = async (): Promise<void> => {
+    const cleaned = await photographs.cleanStored();
+    cleanedAt = await photographs.cleanedAt();
+    if (cleaned > 0)
+      options.log.warn(
+        { cleaned },
+        'photographs lost where they were taken; backups made before this start still hold it: delete those that leave the shop',
+      );
+  };
+  await cleanPhotographs();
+  const collect = async (): Promise<void> => {
+    const gone = { photographs: await photographs.collect(), recordings: await recordings.collect() };
+    if (gone.photographs.length + gone.recordings > 0) options.log.info(gone, 'deleted what nothing names any more');
+  };
+  const backups = new Backups(database, now, () => cleanedAt);
   for (const left of await backups.prunePutAside())
     options.log.info({ left }, 'deleted an old copy that was put aside');
   for (const left of await backups.clearUnfinished())
@@ -74,6 +90,7 @@ export const startServer = async (options: ServerOptions): Promise<RunningServer
   const restored = async (): Promise<void> => {
     boats.forget();
     await recordings.clearUnfinished();
+    await cleanPhotographs();
     // The sources are those of the file that stands there now.
     instruments.stop();
     await instruments.start();
@@ -88,7 +105,7 @@ export const startServer = async (options: ServerOptions): Promise<RunningServer
     streams,
     instruments,
     recordings,
-    photographs: new Photographs(database, now),
+    photographs,
     printer,
     address: () => address,
     boats,
@@ -106,17 +123,21 @@ export const startServer = async (options: ServerOptions): Promise<RunningServer
   });
   const { port } = server.address() as AddressInfo;
   address = `http://${options.host.includes(':') ? `[${options.host}]` : options.host}:${port}`;
-  const backUpWhenDue = (): void => {
+  const lookAfter = async (): Promise<void> => {
     const ahead = backups.list().filter(({ isAhead }) => isAhead);
     if (ahead.length > 0)
       options.log.warn({ backups: ahead.map(({ name }) => name) }, 'backups are dated ahead: was the clock set back?');
+    await backups.makeDue();
+    await collect();
+  };
+  const keepHouse = (): void => {
     database.gate
-      .share(() => backups.makeDue())
+      .share(lookAfter)
       .catch((error: unknown) => options.log.error({ err: error }, 'the daily backup was not made'));
   };
-  backUpWhenDue();
-  const daily = setInterval(backUpWhenDue, lookForBackupMs);
-  daily.unref();
+  keepHouse();
+  const hourly = setInterval(keepHouse, keepHouseEveryMs);
+  hourly.unref();
   return {
     address,
     boats,
@@ -124,7 +145,7 @@ export const startServer = async (options: ServerOptions): Promise<RunningServer
     database,
     instruments,
     stop: async () => {
-      clearInterval(daily);
+      clearInterval(hourly);
       instruments.stop();
       await recordings.close();
       boats.stop();

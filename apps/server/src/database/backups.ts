@@ -23,6 +23,8 @@ export class Backups {
   constructor(
     private readonly database: Database,
     private readonly now: () => Date,
+    /** When photographs were cleaned, where they had to be. */
+    private readonly cleanedAt: () => string | null = () => null,
   ) {
     this.folder = join(dirname(database.file), 'backups');
   }
@@ -81,6 +83,7 @@ export class Backups {
     known: (name: string) => { readonly kind: BackupEntry['kind']; readonly at: string | null } | null,
   ): BackupEntry[] {
     if (!existsSync(folder)) return [];
+    const cleanedAt = this.cleanedAt();
     const latestMs = this.now().getTime() + leewayMs;
     return readdirSync(folder)
       .flatMap((name) => {
@@ -88,7 +91,8 @@ export class Backups {
         if (one === null) return [];
         const { mtime, size } = statSync(join(folder, name));
         const at = one.at ?? mtime.toISOString();
-        return [{ name, at, bytes: size, kind: one.kind, isAhead: Date.parse(at) > latestMs }];
+        const isAhead = Date.parse(at) > latestMs;
+        return [{ name, at, bytes: size, kind: one.kind, isAhead, holdsPositions: at < (cleanedAt ?? '') }];
       })
       .sort((a, b) => (a.at < b.at ? 1 : -1));
   }

@@ -6,7 +6,7 @@ import * as z from 'zod';
 import type { CatalogueStore } from '../catalogue/catalogue-store.ts';
 import { besideWhatIsHere, photographsBeside } from '../exchange/bundles.ts';
 import type { BoatStore } from '../fleet/boat-store.ts';
-import { photographFault, type Photographs } from '../photographs/photographs.ts';
+import { cleanedPhotograph, type Photographs } from '../photographs/photographs.ts';
 import { idTaken } from './boats.ts';
 import { jsonBody } from './json-body.ts';
 import { sendProblem } from './problem.ts';
@@ -36,14 +36,14 @@ export const bundleRoutes = (
       sendProblem(response, { status: 422, title: 'Bundle refused', detail: read.detail, errors: read.errors });
       return;
     }
-    const pictures = Object.fromEntries(
-      Object.entries(read.bundle.photographs ?? {}).map(([id, text]) => [id, Buffer.from(text, 'base64')]),
-    );
-    for (const [id, bytes] of Object.entries(pictures)) {
-      const fault = photographFault(bytes);
-      if (fault === null) continue;
-      sendProblem(response, { status: 422, title: 'Bundle refused', detail: `Photograph "${id}": ${fault}` });
-      return;
+    const pictures: Record<string, Buffer> = {};
+    for (const [id, text] of Object.entries(read.bundle.photographs ?? {})) {
+      const taken = cleanedPhotograph(Buffer.from(text, 'base64'));
+      if (!taken.ok) {
+        const detail = `Photograph "${id}": ${taken.fault}`;
+        return sendProblem(response, { status: 422, title: 'Bundle refused', detail });
+      }
+      pictures[id] = taken.bytes;
     }
     const { plan, added, beside } = besideWhatIsHere(read.bundle, await catalogue.everyVersion());
     const shown = photographsBeside(plan, pictures, await photographs.of(Object.keys(pictures)));

@@ -1,18 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import type { Bundle, ImportedBundle, OpenedBoat } from '@grey-keel/model';
+import { aJpeg, segment } from '../testing/a-jpeg.ts';
 import { demoServer } from '../testing/demo-server.ts';
 import { pdfSheets } from '../testing/pdf-text.ts';
 
-/** The head of a JPEG of a size: all that anyone here reads of it. */
-const jpeg = (wide: number, high: number, more = 0): Buffer =>
-  Buffer.concat([
-    Buffer.from('ffd8ffe000104a46494600010100000100010000', 'hex'),
-    Buffer.from('ffc0001108', 'hex'),
-    Buffer.from([high >> 8, high & 255, wide >> 8, wide & 255]),
-    Buffer.from('03012200021101031101', 'hex'),
-    Buffer.alloc(more, 1),
-    Buffer.from('ffd9', 'hex'),
-  ]);
+const jpeg = (wide: number, high: number, more = 0): Buffer => aJpeg(wide, high, { scan: Buffer.alloc(more + 4, 1) });
 const png = Buffer.from('89504e470d0a1a0a0000000d49484452000000020000000208060000004d0f6e09', 'hex');
 const units = 'length=m&depth=m&speed=kn&temperature=C';
 
@@ -44,6 +36,18 @@ describe('photographs over HTTP', () => {
     expect(shown.headers.get('cache-control')).toContain('immutable');
     expect(Buffer.from(await shown.arrayBuffer()).equals(bytes)).toBeTrue();
     expect((await show('nowhere')).status).toBe(404);
+  });
+
+  it('are stored without where they were taken, and are the same when they come again after a lost answer', async () => {
+    const told = aJpeg(8, 6, { segments: [segment(0xfe, Buffer.from('47.2 N'))], after: Buffer.from('47.2 N') });
+    expect((await store('told', told)).status).toBe(204);
+    expect((await store('told', told)).status).toBe(204);
+    expect(Buffer.from(await (await show('told')).arrayBuffer()).equals(aJpeg(8, 6))).toBeTrue();
+    const empty = await store('empty', aJpeg(8, 6, { scan: Buffer.alloc(0) }));
+    expect([empty.status, ((await empty.json()) as { detail: string }).detail]).toEqual([
+      422,
+      'It has a size, but no picture in it. Save it again, or take it anew.',
+    ]);
   });
 
   it('are refused in words where they are no JPEG, too many pixels or too many bytes', async () => {

@@ -1,6 +1,6 @@
 import { largestPhotographBytes } from '@grey-keel/model';
 import express, { Router, type RequestHandler } from 'express';
-import { photographFault, type Photographs } from '../photographs/photographs.ts';
+import { cleanedPhotograph, type Photographs } from '../photographs/photographs.ts';
 import { notFound, sendProblem } from './problem.ts';
 import { withId } from './validated.ts';
 
@@ -21,9 +21,9 @@ export const photographRoutes = (
       const bytes: unknown = request.body;
       if (!Buffer.isBuffer(bytes))
         return sendProblem(response, { status: 415, title: 'No JPEG', detail: 'A photograph is sent as image/jpeg.' });
-      const fault = photographFault(bytes);
-      if (fault !== null) return sendProblem(response, { status: 422, title: 'Photograph refused', detail: fault });
-      if ((await photographs.put(id, bytes)) === 'stored') response.status(204).end();
+      const taken = cleanedPhotograph(bytes);
+      if (!taken.ok) return sendProblem(response, { status: 422, title: 'Photograph refused', detail: taken.fault });
+      if ((await photographs.put(id, taken.bytes)) === 'stored') response.status(204).end();
       else sendProblem(response, { status: 409, title: 'There already', detail: 'Another photograph has this id.' });
     }),
   );

@@ -24,6 +24,9 @@ const mostWaiting = 2_000_000;
 const importsAtOnce = 2;
 const mostQueued = 8;
 
+/** So long a deleted recording can be had back. */
+const recallableMs = 30 * 24 * 3600e3;
+
 /** An import that was broken off because the database is exchanged. */
 export class BrokenOff extends Error {}
 
@@ -232,6 +235,14 @@ export class Recordings {
   }
   async recall(id: string): Promise<boolean> {
     return this.mark(id, null);
+  }
+
+  /** Deletes for good what was deleted so long ago that nobody wants it back; says how many. */
+  async collect(): Promise<number> {
+    const old = new Date(this.now().getTime() - recallableMs).toISOString();
+    return this.database.write((transaction) =>
+      this.database.tables.recordings.destroy({ where: { removed_at: { [Op.lt]: old } }, transaction }),
+    );
   }
 
   private async mark(id: string, removedAt: string | null): Promise<boolean> {

@@ -12,6 +12,8 @@ export const backupEntrySchema = z.strictObject({
   kind: z.enum(backupKinds),
   /** Dated later than the server's clock says it is: that was set back, or was wrong when it was made. */
   isAhead: z.boolean(),
+  /** Made before photographs were cleaned: it may still hold where they were taken. */
+  holdsPositions: z.boolean(),
 });
 export type BackupEntry = z.output<typeof backupEntrySchema>;
 

@@ -16,6 +16,7 @@ describe('the backups', () => {
     bytes: 2_400_000,
     kind: 'daily',
     isAhead: false,
+    holdsPositions: false,
   });
   const http = (): HttpTestingController => TestBed.inject(HttpTestingController);
   const dialog = (): HTMLElement => document.querySelector<HTMLElement>('.p-dialog')!;
@@ -56,13 +57,18 @@ describe('the backups', () => {
   });
 
   it('say what a restore ended, which are dated ahead of the clock, and what was put aside', async () => {
-    await open([{ ...entry(3), isAhead: true }, entry(2), { ...entry(1), name: 'boats.before-1', kind: 'put aside' }]);
+    await open([
+      { ...entry(3), isAhead: true },
+      { ...entry(2), holdsPositions: true },
+      { ...entry(1), name: 'boats.before-1', kind: 'put aside' },
+    ]);
     const rows = [...dialog().querySelectorAll('tbody tr')].map((row) => row.textContent ?? '');
     expect(rows.map((row) => [row.includes('dated ahead'), row.includes('put aside')])).toEqual([
       [true, false],
       [false, false],
       [false, true],
     ]);
+    expect(rows[1]).toContain('with positions');
     expect(dialog().textContent).toContain('One of these is dated later than now');
     await press('Restore');
     await press('Restore this backup');

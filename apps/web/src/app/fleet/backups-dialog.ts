@@ -45,6 +45,12 @@ const endedWords = ({ recordings, imports }: RestoredBackup): string =>
           or was wrong before. They stay, and one is made each day all the same. Look at the machine’s clock.
         </p-message>
       }
+      @if (positions()) {
+        <p-message severity="warn">
+          Backups marked "with positions" were made before photographs were cleaned, and may still hold where they were
+          taken. Give none of them out of the shop; they make room for newer ones by themselves.
+        </p-message>
+      }
       @if (ended(); as words) {
         <p-message severity="info" styleClass="ended">{{ words }}</p-message>
       }
@@ -86,6 +92,9 @@ const endedWords = ({ recordings, imports }: RestoredBackup): string =>
               }
               @if (one.isAhead) {
                 <span class="small faint">dated ahead</span>
+              }
+              @if (one.holdsPositions) {
+                <span class="small faint">with positions</span>
               }
             </td>
             <td class="figure mono">{{ one.bytes / 1e6 | number: '1.1-1' }} MB</td>
@@ -129,6 +138,7 @@ export class BackupsDialog {
   protected readonly problem = this.backups.problem;
   protected readonly working = this.backups.working;
   protected readonly ahead = computed(() => this.list().filter(({ isAhead }) => isAhead).length);
+  protected readonly positions = computed(() => this.list().some(({ holdsPositions }) => holdsPositions));
   protected readonly ended = signal('');
   protected readonly wanted = signal<BackupEntry | null>(null);
 
