@@ -92,7 +92,7 @@ export const startServer = async (options: ServerOptions): Promise<RunningServer
     await recordings.clearUnfinished();
     await cleanPhotographs();
     // The sources are those of the file that stands there now.
-    instruments.stop();
+    await instruments.stop();
     await instruments.start();
     await catalogue.ship();
     streams.again();
@@ -146,7 +146,7 @@ export const startServer = async (options: ServerOptions): Promise<RunningServer
     instruments,
     stop: async () => {
       clearInterval(hourly);
-      instruments.stop();
+      await instruments.stop();
       await recordings.close();
       boats.stop();
       await new Promise<void>((resolve) => {

@@ -24,6 +24,7 @@ const gateway = async () => {
   return {
     port,
     calls: () => calls,
+    open: () => callers.size,
     say: (text: string) => callers.forEach((socket) => socket.write(text, 'latin1')),
     hangUp: () => callers.forEach((socket) => socket.destroy()),
     close: () =>
@@ -106,6 +107,25 @@ describe('the instruments', () => {
     expect([values.get(depth('SD') ?? -1), values.get(depth('II') ?? -1)]).toEqual([4.3, 7.2]);
   });
 
+  it('count each sentence once, however often it is opened, closed, put again and deleted', async () => {
+    await Promise.all([open(), open(), open()]);
+    await until(({ sources }) => sources[0]?.state === 'silent');
+    await Promise.all(
+      [true, false, true, true].map((wanted) => send('POST', '/sources/gateway/open', { open: wanted })),
+    );
+    await until(({ sources }) => sources[0]?.state === 'silent');
+    const before = (await source('gateway'))?.sentences ?? 0;
+    port.say(checked('SDDPT,4.10,0.3'));
+    const now = await until(({ sources }) => (sources[0]?.sentences ?? 0) > before);
+    await new Promise((resolve) => setTimeout(resolve, 100));
+    expect((await source('gateway'))?.sentences).toBe(before + 1);
+    expect(now.sources.length).toBe(1);
+    for (let i = 0; i < 100; i++) await send('POST', '/sources/gateway/open', { open: i % 2 === 0 });
+    await Promise.all([send('POST', '/sources/gateway/open', { open: true }), send('DELETE', '/sources/gateway')]);
+    for (let i = 0; i < 100 && port.open() > 0; i++) await new Promise((resolve) => setTimeout(resolve, 20));
+    expect(port.open()).toBe(0);
+  });
+
   it('come back to a gateway that stops, hangs up and returns, and say so meanwhile', async () => {
     await open();
     await until(({ sources }) => sources[0]?.state === 'silent');
@@ -139,9 +159,18 @@ describe('the instruments', () => {
     udp.send(checked('HCHDG,101.5,,,7.1,W'), 44_392, '127.0.0.1');
     const now = await until(({ channels }) => channels.length > 0);
     expect(now.channels.map(({ quantity }) => quantity)).toEqual(['compassDeg', 'headingMagneticDeg', 'variationDeg']);
-    udp.close();
+    const again = await send('PUT', '/sources/again', { name: 'Again', connection: { by: 'udp', port: 44_392 } });
+    expect([again.status, (again.body as { detail: string }).detail]).toEqual([
+      409,
+      'This is open already, as "Port".',
+    ]);
+    await send('DELETE', '/sources/port');
+    await new Promise<void>((done) => udp.close(() => done()));
+    const other = createSocket('udp4');
+    await new Promise<void>((done) => other.bind(44_392, () => done()));
     await send('PUT', '/sources/again', { name: 'Again', connection: { by: 'udp', port: 44_392 } });
-    await until(({ sources }) => (sources[1]?.problem ?? '').includes('Another program'));
+    await until(({ sources }) => (sources[0]?.problem ?? '').includes('Another program'));
+    other.close();
   });
 
   it('survive a flood of thousands of sentences a second, none credited to another source', async () => {
@@ -173,5 +202,29 @@ describe('the instruments', () => {
     await until(({ sources }) => sources.length === 3 && sources.every(({ simulated }) => simulated));
     await send('DELETE', '/sources/boat');
     await until((now) => now.simulator === null);
+  });
+
+  it('have one simulated boat at a time, also after a restore, and refuse a second in words', async () => {
+    const boat = (id: string, seed: number) =>
+      send('PUT', `/sources/${id}`, { name: `Boat ${seed}`, connection: { by: 'simulated boat', seed, pace: 1 } });
+    await boat('seven', 7);
+    await until(({ simulator }) => simulator !== null);
+    const second = await boat('eight', 8);
+    expect([second.status, (second.body as { detail: string }).detail]).toEqual([
+      409,
+      'Another simulated boat is under way, "Boat 7". Close or delete it first.',
+    ]);
+    await ask(server.address, 'POST', '/api/backups');
+    const [made] = (await ask(server.address, 'GET', '/api/backups')).body as { name: string }[];
+    expect((await ask(server.address, 'POST', `/api/backups/${made?.name ?? ''}/restore`)).status).toBe(200);
+    await until(({ sources, simulator }) => sources[0]?.state === 'open' && simulator !== null);
+    // The same twice, and another as soon as it is closed.
+    await send('POST', '/sources/seven/open', { open: false });
+    expect((await status()).simulator).toBeNull();
+    expect((await boat('eight', 8)).status).toBe(200);
+    await until((now) => now.channels.length > 4);
+    expect((await send('POST', '/sources/seven/open', { open: true })).status).toBe(409);
+    await Promise.all([send('DELETE', '/sources/seven'), send('DELETE', '/sources/eight')]);
+    expect(await status()).toEqual(jasmine.objectContaining({ sources: [], simulator: null }));
   });
 });

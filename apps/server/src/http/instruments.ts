@@ -44,13 +44,9 @@ export const instrumentRoutes = ({ instruments }: { instruments: InstrumentSourc
     withId(async (id, request, response) => {
       const source = validated(instrumentSourceSchema, request.body, response);
       if (!source) return;
-      if ((await instruments.put(id, source)) === 'done') response.json(instruments.status());
-      else
-        sendProblem(response, {
-          status: 409,
-          title: 'Too many sources',
-          detail: 'Twelve sources are open or listed already. Delete one first.',
-        });
+      const refused = await instruments.put(id, source);
+      if (refused) sendProblem(response, { status: 409, ...refused });
+      else response.json(instruments.status());
     }),
   );
   router.delete(
@@ -66,8 +62,10 @@ export const instrumentRoutes = ({ instruments }: { instruments: InstrumentSourc
     withId(async (id, request, response) => {
       const want = validated(wantSchema, request.body, response);
       if (!want) return;
-      if (await instruments.want(id, want.open)) response.json(instruments.status());
-      else absent(id, response);
+      const refused = await instruments.want(id, want.open);
+      if (refused === undefined) return absent(id, response);
+      if (refused) sendProblem(response, { status: 409, ...refused });
+      else response.json(instruments.status());
     }),
   );
   router.put('/helm', jsonBody('1kb'), (request, response) => {

@@ -1,27 +1,34 @@
 import {
   type Channel,
+  type Connection,
   type HelmState,
   idSchema,
   type Instruments,
   instrumentSourceSchema,
   type InstrumentSource,
   type LiveSamples,
-  type SourceStatus,
   type OverTheSide,
   type RecordingUnderWay,
 } from '@grey-keel/model';
 import { EventEmitter } from 'node:events';
+import { isDeepStrictEqual } from 'node:util';
 import * as z from 'zod';
 import type { Database } from '../database/open-database.ts';
 import { Heard } from './heard.ts';
 import { callTcp, listenUdp, type OpenPort, type PortEvents } from './ports.ts';
-import { type Simulator, startSimulator } from './simulator.ts';
+import type { Simulator } from './simulator.ts';
+import { Simulators } from './simulators.ts';
+import { SourceLine } from './source-line.ts';
 
 /** What is remembered of the sources over a restart. */
 const rememberedSchema = z.record(idSchema, z.strictObject({ source: instrumentSourceSchema, wanted: z.boolean() }));
 const settingName = 'instruments';
 
 const mostSources = 12;
+const tooMany = {
+  title: 'Too many sources',
+  detail: 'Twelve sources are open or listed already. Delete one first.',
+};
 const samplesEveryMs = 100;
 const statusEveryMs = 1000;
 /** Without a sentence for so long an open source is silent. */
@@ -29,15 +36,14 @@ const silentAfterMs = 5000;
 const againMs = [1000, 2000, 4000, 8000, 15_000, 30_000] as const;
 
 interface Running {
-  source: InstrumentSource;
+  readonly source: InstrumentSource;
   wanted: boolean;
-  state: SourceStatus['state'];
-  problem: string | null;
-  port: OpenPort | null;
-  heard: Heard;
-  tries: number;
-  again: NodeJS.Timeout | null;
+  readonly heard: Heard;
+  readonly line: SourceLine;
 }
+
+/** Why a source is not opened, in words for the user. */
+export type NotOpened = { readonly title: string; readonly detail: string };
 
 interface News {
   status: [Instruments];
@@ -62,22 +68,26 @@ export interface InstrumentOptions {
 export class InstrumentSources {
   readonly news = new EventEmitter<News>();
   private readonly running = new Map<string, Running>();
-  private simulator: Simulator | null = null;
-  private starting: Promise<Simulator> | null = null;
+  private readonly simulators: Simulators;
   private channelsMade = 0;
+  private usesMade = 0;
   /** What is being recorded of them, told along with them. */
   underWay: () => RecordingUnderWay[] = () => [];
-  private readonly timers: NodeJS.Timeout[] = [];
+  private timers: NodeJS.Timeout[] = [];
 
-  constructor(private readonly options: InstrumentOptions) {}
+  constructor(private readonly options: InstrumentOptions) {
+    const { now, simulatorUdpPort } = options;
+    this.simulators = new Simulators({ udpPort: simulatorUdpPort ?? usualSimulatorUdpPort, now });
+  }
 
   /** Opens again what was open when the program ended. */
   async start(): Promise<void> {
     const row = await this.options.database.tables.settings.findByPk(settingName);
     const parsed = rememberedSchema.safeParse(row ? JSON.parse(row.value) : {});
     for (const [id, { source, wanted }] of Object.entries(parsed.success ? parsed.data : {})) {
-      this.running.set(id, this.fresh(id, source, wanted));
-      if (wanted) void this.open(id);
+      const one = this.fresh(id, source, wanted);
+      this.running.set(id, one);
+      if (wanted) one.line.want(source.connection);
     }
     this.timers.push(
       setInterval(() => this.tellSamples(), samplesEveryMs).unref(),
@@ -85,21 +95,23 @@ export class InstrumentSources {
     );
   }
 
-  stop(): void {
+  /** Closes all of them, and is done when they are. */
+  async stop(): Promise<void> {
     for (const timer of this.timers) clearInterval(timer);
-    for (const one of this.running.values()) this.shut(one);
+    this.timers = [];
+    const all = [...this.running.values()];
     this.running.clear();
-    this.simulator?.stop();
-    this.simulator = null;
     this.news.emit('stopped');
+    await Promise.all(all.map(({ line }) => line.closed()));
   }
 
   status(): Instruments {
     const nowMs = this.options.now().getTime();
     const channels: Channel[] = [...this.running.values()].flatMap(({ heard }) => heard.channels());
-    const { simulator } = this;
+    const simulator = this.simulators.running;
     return {
-      sources: [...this.running].map(([id, { source, wanted, state, problem, heard }]) => {
+      sources: [...this.running].map(([id, { source, wanted, line, heard }]) => {
+        const { state, problem } = line;
         const counts = heard.counts(nowMs);
         const silent =
           state === 'open' && (counts.lastAt === null || nowMs - Date.parse(counts.lastAt) > silentAfterMs);
@@ -124,40 +136,47 @@ export class InstrumentSources {
     };
   }
 
-  /** Adds a source, or changes one, and opens it. */
-  async put(id: string, source: InstrumentSource): Promise<'too many' | 'done'> {
+  /** Adds a source, or changes one, and opens it. The same again changes nothing. */
+  async put(id: string, source: InstrumentSource): Promise<NotOpened | null> {
     const before = this.running.get(id);
-    if (!before && this.running.size >= mostSources) return 'too many';
-    if (before) this.shut(before);
-    this.running.set(id, this.fresh(id, source, true));
+    if (!before && this.running.size >= mostSources) return tooMany;
+    const refused = this.whyNot(id, source.connection);
+    if (refused) return refused;
+    const same = before !== undefined && isDeepStrictEqual(before.source.connection, source.connection);
+    const one = same
+      ? { ...before, source: { ...source, connection: before.source.connection }, wanted: true }
+      : this.fresh(id, source, true);
+    this.running.set(id, one);
+    if (!same) await before?.line.closed();
     await this.remember();
-    await this.open(id);
-    return 'done';
+    if (this.running.get(id) === one) one.line.want(one.source.connection);
+    return null;
   }
 
   async remove(id: string): Promise<boolean> {
     const found = this.running.get(id);
     if (!found) return false;
-    this.shut(found);
     this.running.delete(id);
+    await found.line.closed();
     await this.remember();
-    this.stopUnusedSimulator();
     this.tellStatus();
     return true;
   }
 
-  /** Opens a source again, or closes it and leaves it on the list. */
-  async want(id: string, wanted: boolean): Promise<boolean> {
+  /** Opens a source again, or closes it and leaves it on the list. Undefined where there is none of that id. */
+  async want(id: string, wanted: boolean): Promise<NotOpened | null | undefined> {
     const found = this.running.get(id);
-    if (!found) return false;
+    if (!found) return undefined;
+    const refused = wanted ? this.whyNot(id, found.source.connection) : null;
+    if (refused) return refused;
     found.wanted = wanted;
-    this.shut(found);
     await this.remember();
-    if (wanted) await this.open(id);
-    else found.state = 'off';
-    this.stopUnusedSimulator();
+    // Whoever asked last is obeyed.
+    if (this.running.get(id) !== found) return null;
+    if (found.wanted) found.line.want(found.source.connection);
+    else await found.line.closed();
     this.tellStatus();
-    return true;
+    return null;
   }
 
   /** Every value as it comes in, to whoever records; what it gives back ends that. */
@@ -172,20 +191,21 @@ export class InstrumentSources {
   }
 
   steer(helm: HelmState): boolean {
-    if (!this.simulator) return false;
-    this.simulator.helm = helm;
+    const { running } = this.simulators;
+    if (!running) return false;
+    running.helm = helm;
     this.tellStatus();
     return true;
   }
 
   /** What the simulated boat hid, for whoever has had enough of looking for it; null while it does not run. */
   hidden(): Simulator['hidden'] | null {
-    return this.simulator?.hidden ?? null;
+    return this.simulators.running?.hidden ?? null;
   }
 
   /** What a person aboard the simulated boat reads; null while it does not run. */
   overTheSide(): OverTheSide | null {
-    return this.simulator?.overTheSide() ?? null;
+    return this.simulators.running?.overTheSide() ?? null;
   }
 
   private fresh(id: string, source: InstrumentSource, wanted: boolean): Running {
@@ -194,75 +214,40 @@ export class InstrumentSources {
       () => (this.channelsMade += 1),
       (channel, value) => this.news.emit('value', channel, value),
     );
-    return { source, wanted, state: 'off', problem: null, port: null, heard, tries: 0, again: null };
-  }
-
-  private async open(id: string): Promise<void> {
-    const one = this.running.get(id);
-    if (!one?.wanted) return;
-    one.state = 'connecting';
-    one.problem = null;
-    const { connection } = one.source;
-    const events: PortEvents = {
+    const line = new SourceLine({
+      make: (connection, events) => this.makePort(id, connection, events),
       line: (text) => {
-        if (one.heard.line(text, this.options.now().getTime())) this.tellStatus();
+        if (heard.line(text, this.options.now().getTime())) this.tellStatus();
       },
-      opened: () => {
-        one.state = 'open';
-        one.tries = 0;
-        this.tellStatus();
-      },
-      ended: (problem) => {
-        one.port = null;
-        if (problem === null) return;
-        one.state = one.state === 'open' ? 'closed by the other side' : 'failed';
-        one.problem = problem;
-        const wait = againMs[Math.min(one.tries, againMs.length - 1)] ?? 30_000;
-        one.tries += 1;
-        one.again = setTimeout(() => void this.open(id), wait);
-        one.again.unref();
-        this.tellStatus();
-      },
-    };
-    if (connection.by === 'udp') one.port = listenUdp(connection.port, events);
-    else if (connection.by === 'tcp') one.port = callTcp(connection.address, connection.port, events);
-    else {
-      const simulator = await this.simulatorFor(connection.seed, connection.pace);
-      // It may have been closed, or another put in its place, meanwhile.
-      if (this.running.get(id) === one && one.wanted) one.port = callTcp(simulator.address, simulator.tcpPort, events);
-    }
-    this.tellStatus();
-  }
-
-  private shut(one: Running): void {
-    if (one.again) clearTimeout(one.again);
-    one.again = null;
-    one.port?.close();
-    one.port = null;
-  }
-
-  private async simulatorFor(seed: number, pace: number): Promise<Simulator> {
-    const running = await this.starting;
-    if (running && running === this.simulator && running.seed === seed && running.pace === pace) return running;
-    this.simulator?.stop();
-    const { now, simulatorUdpPort } = this.options;
-    this.starting = startSimulator(seed, {
-      udpPort: simulatorUdpPort ?? usualSimulatorUdpPort,
-      now,
-      pace,
+      changed: () => this.tellStatus(),
+      againMs,
     });
-    this.simulator = await this.starting;
-    return this.simulator;
+    return { source, wanted, heard, line };
   }
 
-  private stopUnusedSimulator(): void {
-    const used = [...this.running.values()].some(
-      ({ source, wanted }) => wanted && source.connection.by === 'simulated boat',
-    );
-    if (used || !this.simulator) return;
-    this.simulator.stop();
-    this.simulator = null;
-    this.starting = null;
+  private async makePort(id: string, connection: Connection, events: PortEvents): Promise<OpenPort> {
+    if (connection.by === 'udp') return listenUdp(connection.port, events);
+    if (connection.by === 'tcp') return callTcp(connection.address, connection.port, events);
+    const user = `${id} ${(this.usesMade += 1)}`;
+    const { address, tcpPort } = await this.simulators.use(user, connection.seed, connection.pace);
+    // It is let go before the source counts as closed, so that the next may start another.
+    const ended = (problem: string | null): void => void this.simulators.letGo(user).then(() => events.ended(problem));
+    return callTcp(address, tcpPort, { ...events, ended });
+  }
+
+  /** What is open under another name already, and a second simulated boat, are refused. */
+  private whyNot(id: string, connection: Connection): NotOpened | null {
+    for (const [other, { source, wanted }] of this.running) {
+      if (other === id || !wanted) continue;
+      if (isDeepStrictEqual(source.connection, connection))
+        return { title: 'Open already', detail: `This is open already, as "${source.name}".` };
+      if (source.connection.by === 'simulated boat' && connection.by === 'simulated boat')
+        return {
+          title: 'One simulated boat at a time',
+          detail: `Another simulated boat is under way, "${source.name}". Close or delete it first.`,
+        };
+    }
+    return null;
   }
 
   private async remember(): Promise<void> {

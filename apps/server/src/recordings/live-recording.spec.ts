@@ -1,16 +1,17 @@
 import type { LogChannel } from '@grey-keel/core';
+import { chunkSamples } from './columns.ts';
 import { LiveRecording, type LivePart } from './live-recording.ts';
 
 const depth: LogChannel = { id: 3, talker: 'SD', type: 'DPT', quantity: 'depthM' };
 
 describe('a recording that is under way', () => {
   const made = (mostWaiting = 1000) => {
-    const disk = { full: false, done: 0, nowS: 0, parts: [] as LivePart[] };
+    const disk = { full: false, done: 0, nowS: 0, parts: [] as LivePart[], ready: Promise.resolve() };
     const recording = new LiveRecording({
-      store: (part) => {
-        if (disk.full) return Promise.reject(new Error('SQLITE_FULL'));
+      store: async (part) => {
+        await disk.ready;
+        if (disk.full) throw new Error('SQLITE_FULL');
         disk.parts.push({ ...part, gaps: [...part.gaps] });
-        return Promise.resolve();
       },
       elapsedS: () => disk.nowS,
       // Only what is asked for is stored.
@@ -47,6 +48,22 @@ describe('a recording that is under way', () => {
     const numbers = disk.parts.flatMap(({ chunks }) => chunks.map(({ part }) => part));
     expect(numbers).toEqual(numbers.map((_, i) => i));
     expect(disk.parts.filter(({ last }) => last).length).toBe(1);
+  });
+
+  it('loses nothing of what comes while it stores, though it fills a chunk', async () => {
+    const { disk, recording, take, stored, settle } = made(20_000);
+    take(3);
+    let goOn = (): void => undefined;
+    disk.ready = new Promise((resolve) => (goOn = resolve));
+    const storing = recording.flush();
+    await settle();
+    take(chunkSamples + 2);
+    goOn();
+    await storing;
+    expect(recording.status().samplesInMemory).toBe(chunkSamples + 2);
+    await recording.end();
+    expect(stored()).toEqual(Array.from({ length: chunkSamples + 5 }, (_, i) => i));
+    expect(disk.parts.at(-1)?.lastedS).toBe(chunkSamples + 5);
   });
 
   it('drops the newest when the memory is full, and tells from when to when', async () => {

@@ -80,7 +80,7 @@ export class LiveRecording {
   }
 
   /** Stores what there is; whether that went in. */
-  private flush(): Promise<boolean> {
+  flush(): Promise<boolean> {
     return this.mutex.runExclusive(async () => {
       const last = this.endedS !== null;
       // While it waits for room, chunks are left to fill up.

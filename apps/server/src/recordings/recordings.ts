@@ -140,11 +140,12 @@ export class Recordings {
     listen: (take: (channel: LogChannel, value: number) => void) => () => void,
   ): Promise<boolean> {
     if (!(await this.begin(id, name, cameFrom, 'recording'))) return false;
-    const started = this.now();
+    const [started, startedAt] = [this.now(), performance.now()];
     const recording = new LiveRecording({
       flushEveryMs: this.options.flushEveryMs ?? flushEveryMs,
       mostWaiting: this.options.mostWaiting ?? mostWaiting,
-      elapsedS: () => (this.now().getTime() - started.getTime()) / 1000,
+      // The clock of the machine may be set meanwhile; this one is not.
+      elapsedS: () => (performance.now() - startedAt) / 1000,
       store: ({ chunks, channels, gaps, sentences, lastedS, last }) =>
         this.database.write(async (transaction) => {
           await this.put(id, chunks, transaction);

@@ -51,7 +51,7 @@ export const instrumentDoors = (): Door[] => [
     summary: 'Open a source again, or close it',
     body: wantSchema,
     answer: instrumentsSchema,
-    refusals: [404, 422],
+    refusals: [404, 409, 422],
   },
   {
     method: 'put',

@@ -1,7 +1,7 @@
 import { inject, Injectable, signal } from '@angular/core';
 import type { HelmState, Instruments, InstrumentSource, OverTheSide } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
-import type { Observable } from 'rxjs';
+import { finalize, type Observable } from 'rxjs';
 import { problemOf } from '../api/problem.ts';
 import { ServerApi } from '../api/server-api.ts';
 import { instrumentEvents } from './instruments.ts';
@@ -15,8 +15,13 @@ export class InstrumentDoors {
   /** As it was read last; null before. */
   readonly overTheSide = signal<OverTheSide | null>(null);
 
+  /** Whether a source is being added: a second press adds no second one. */
+  readonly adding = signal(false);
+
   put(id: string, source: InstrumentSource): void {
-    this.ask(this.api.putInstrument(id, source));
+    if (this.adding()) return;
+    this.adding.set(true);
+    this.ask(this.api.putInstrument(id, source).pipe(finalize(() => this.adding.set(false))));
   }
 
   open(id: string, open: boolean): void {

@@ -130,7 +130,7 @@ type WayIn = (typeof ways)[number];
         @if (problem(); as words) {
           <p-message severity="error">{{ words }}</p-message>
         }
-        <button type="submit" pButton id="add-source">Add and open it</button>
+        <button type="submit" pButton id="add-source" [disabled]="doors.adding()">Add and open it</button>
       </form>
 
       @if (choices().length) {
