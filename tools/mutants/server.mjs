@@ -122,4 +122,9 @@ export const mutants = [
     to: 'NOT EXISTS (SELECT 1 FROM snapshots',
   },
   { file: 'restore-backup.ts', from: 'await restored();', to: '' },
+  { file: 'fleet/fleet-lines.ts', from: 'this.beingJudged.get(key) ?? ', to: '' },
+  { file: 'fleet/fleet-lines.ts', from: '      this.nextCatch = null;\n', to: '' },
+  { file: 'http/listeners.ts', from: 'response.writableLength > mostUnsentBytes', to: 'false' },
+  { file: 'http/only-from-here.ts', from: '/^\\/api(\\/|$)/i.test', to: '/^\\/api(\\/|$)/.test' },
+  { file: 'database/folder-lock.ts', from: 'BEGIN EXCLUSIVE', to: 'BEGIN' },
 ];

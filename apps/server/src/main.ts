@@ -3,6 +3,7 @@ import { fileURLToPath } from 'node:url';
 import { pino } from 'pino';
 import * as z from 'zod';
 import { databaseIn, dataFolder, keepPrivate } from './data-folder.ts';
+import { FolderInUse } from './database/folder-lock.ts';
 import { shortestToken } from './http/token.ts';
 import { dataFault, portFault } from './start/start-fault.ts';
 import { startServer } from './start-server.ts';
@@ -44,7 +45,13 @@ const server = await startServer({
   webFolder: existsSync(built) ? built : null,
   log,
   ...(token === undefined ? {} : { token }),
-});
+}).catch((error: unknown) =>
+  refuse(
+    error instanceof FolderInUse
+      ? error.message
+      : `${file} cannot be brought up to this version: ${error instanceof Error ? error.message : String(error)}. Restore a backup.`,
+  ),
+);
 log.info(
   { address: server.address, open: loopback.test(host) ? 'to this machine alone' : 'to the network, with the token' },
   'serving',

@@ -1,4 +1,5 @@
 import { restore } from './database/backup.ts';
+import { lockFolder } from './database/folder-lock.ts';
 import { databaseIn, dataFolder, demoFolder, keepPrivate } from './data-folder.ts';
 
 const words = process.argv.slice(2);
@@ -12,11 +13,15 @@ if (backup === undefined || more.length > 0) {
 const folder = words.includes('--demo') ? demoFolder() : dataFolder();
 keepPrivate(folder);
 const file = databaseIn(folder);
-const restored = await restore(backup, file, new Date());
-if (!restored.ok) {
-  console.error(`Nothing was restored. ${restored.detail}`);
+const refuse = (detail: string): never => {
+  console.error(`Nothing was restored. ${detail}`);
   process.exit(1);
-}
-console.log(
-  `Restored to ${file}.${restored.aside === null ? '' : ` What was there is put aside as ${restored.aside}.`}`,
-);
+};
+const unlock = await lockFolder(file).catch((error: unknown) => refuse((error as Error).message));
+const restored = await restore(backup, file, new Date());
+await unlock();
+if (!restored.ok) refuse(restored.detail);
+else
+  console.log(
+    `Restored to ${file}.${restored.aside === null ? '' : ` What was there is put aside as ${restored.aside}.`}`,
+  );

@@ -3,6 +3,7 @@ import type { AddressInfo } from 'node:net';
 import type { Logger } from 'pino';
 import { CatalogueStore } from './catalogue/catalogue-store.ts';
 import { Backups } from './database/backups.ts';
+import { lockFolder } from './database/folder-lock.ts';
 import { openDatabase, type Database } from './database/open-database.ts';
 import { BoatStore } from './fleet/boat-store.ts';
 import { makePrinter } from './handover/printer.ts';
@@ -45,8 +46,21 @@ const keepHouseEveryMs = 3600e3;
 /** How long running requests may take to end when the server stops. */
 const graceMs = 1500;
 
-/** Opens the database, ships the catalogue and listens. */
+/**
+ * Locks the folder, opens the database, ships the catalogue and listens. Throws FolderInUse where another server has the
+ * folder.
+ */
 export const startServer = async (options: ServerOptions): Promise<RunningServer> => {
+  const unlock = await lockFolder(options.file);
+  try {
+    return await started(options, unlock);
+  } catch (error) {
+    await unlock();
+    throw error;
+  }
+};
+
+const started = async (options: ServerOptions, unlock: () => Promise<void>): Promise<RunningServer> => {
   const now = options.now ?? (() => new Date());
   const database = await openDatabase(options.file);
   const boats = new BoatStore(database, now);
@@ -158,6 +172,7 @@ export const startServer = async (options: ServerOptions): Promise<RunningServer
       });
       await printer.close();
       await database.close();
+      await unlock();
     },
   };
 };

@@ -2,7 +2,7 @@ import * as z from 'zod';
 import { severitySchema, stageSchema, stageStateSchema } from './findings/finding.ts';
 import { boatTemplateSchema } from './plan/boat-template.ts';
 import { hullForms } from './plan/boat.ts';
-import { idSchema, instantSchema, nameSchema } from './plan/id.ts';
+import { idSchema, instantSchema, nameSchema, lineSchema } from './plan/id.ts';
 
 /** One boat as the fleet lists it. */
 export const fleetEntrySchema = z.strictObject({
@@ -39,7 +39,7 @@ export type FleetOrder = (typeof fleetOrders)[number];
 
 /** A page of the fleet, asked for in the address: which boats, in which order, from which on and how many. */
 export const fleetQuerySchema = z.strictObject({
-  search: z.string().max(200).default(''),
+  search: lineSchema(200).default(''),
   show: z.enum(fleetShows).default('all'),
   by: z.enum(fleetOrders).default('name'),
   downward: z.stringbool({ truthy: ['true'], falsy: ['false'] }).default(false),

@@ -47,6 +47,10 @@ export const faultOf = async (file: string, mode: 'read' | 'write' = 'read'): Pr
       if (run.some(({ name }) => !known.has(name)))
         return `${file} was written by a newer Grey Keel. Open it with that one.`;
       await rows('SELECT id FROM boats LIMIT 1');
+      // What an update made is there without the record that it ran: it would be made again, and fail.
+      const inOrder = [...known].slice(0, run.length);
+      if (run.some(({ name }) => !inOrder.includes(name)))
+        return `${file} has lost the record of its updates. Restore a backup.`;
       return null;
     });
   } catch (error) {

@@ -16,7 +16,7 @@ import {
   type RevisionRequest,
 } from '@grey-keel/model';
 import { EventEmitter } from 'node:events';
-import { Op, type Transaction } from 'sequelize';
+import { Op, UniqueConstraintError, type Transaction } from 'sequelize';
 import * as z from 'zod';
 import type { Database } from '../database/open-database.ts';
 import { readStored } from '../database/stored-json.ts';
@@ -223,7 +223,7 @@ export class BoatStore {
     if (!applied.ok) return { kind: 'refused', code: applied.code, errors: applied.errors };
     const number = boat.number + 1;
     const keptAt = at ?? this.now().toISOString();
-    const written = await this.database.write(async (transaction) => {
+    const write = async (transaction: Transaction): Promise<boolean> => {
       const [moved] = await boats.update(
         { number, kept_at: keptAt, name: applied.plan.boat.name, entry_version: notJudged },
         { where: { id, removed_at: null, number: base }, transaction },
@@ -246,6 +246,11 @@ export class BoatStore {
       if (number % snapshotEvery === 0 || wasWrittenIn !== planVersion)
         await snapshots.create({ boat_id: id, number, plan: JSON.stringify(applied.plan) }, { transaction });
       return true;
+    };
+    // The same revision id may come for another boat at the same moment.
+    const written = await this.database.write(write).catch((error: unknown) => {
+      if (error instanceof UniqueConstraintError) return false;
+      throw error;
     });
     if (!written) return 'overtaken';
     this.hold(id, number, applied.plan);

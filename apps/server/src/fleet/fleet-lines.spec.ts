@@ -7,10 +7,12 @@ import {
   type Plan,
   type Water,
 } from '@grey-keel/model';
+import { randomUUID } from 'node:crypto';
 import { join } from 'node:path';
 import { openDatabase, type Database } from '../database/open-database.ts';
 import { scratchFolder } from '../testing/test-server.ts';
 import { BoatStore } from './boat-store.ts';
+import { FleetLines } from './fleet-lines.ts';
 
 const oresjo: Water = {
   name: 'Öresjö',
@@ -56,6 +58,35 @@ describe('the pages of the fleet', () => {
     boats.stop();
     await database.close();
     folder.remove();
+  });
+
+  it('judge each boat that was edited once, however many read, and show every edit that was saved before', async () => {
+    await page();
+    let judged = 0;
+    const lines = new FleetLines(database, (id, number) => {
+      judged += 1;
+      return boats.openAt(id, number) as Promise<Plan>;
+    });
+    const read = async (search: string): Promise<number> =>
+      fleetPageSchema.parse(JSON.parse(await lines.page({ ...fleetQuerySchema.parse({}), search }))).found;
+    const rename = async (id: string, name: string): Promise<void> => {
+      const opened = await boats.open(id);
+      await boats.append(id, {
+        revisionId: randomUUID(),
+        base: opened?.number ?? 0,
+        edits: [{ type: 'describeBoat', changes: { name } }],
+      });
+    };
+    for (const id of ['hull10', 'hull2', 'zander']) await rename(id, `Heron ${id}`);
+    expect(await Promise.all(Array.from({ length: 40 }, () => read('heron')))).toEqual(Array<number>(40).fill(3));
+    expect(judged).toBe(3);
+    // Whoever comes while others are waited for sees what was saved by then.
+    await rename('hull10', 'Egret');
+    const first = read('egret');
+    await rename('hull2', 'Egret two');
+    expect(await Promise.all([first, read('egret')])).toEqual([jasmine.any(Number), 2]);
+    expect(judged).toBe(5);
+    lines.stop();
   });
 
   it('put names in order as people do: numbers by size, any case, accents beside their letters', async () => {

@@ -40,6 +40,10 @@ export class FleetLines {
   private readonly toJudge = new Set<string>();
   private judging: NodeJS.Timeout | undefined;
   private stopped = false;
+  /** One catch-up runs, and one more waits for it: whoever comes meanwhile shares that. */
+  private catching: Promise<unknown> = Promise.resolve();
+  private nextCatch: Promise<number> | null = null;
+  private readonly beingJudged = new Map<string, Promise<string>>();
 
   constructor(
     private readonly database: Database,
@@ -94,8 +98,19 @@ export class FleetLines {
     this.toJudge.clear();
   }
 
+  /** One catch-up for all who read at once; it begins after they came, so that it sees all that was saved before. */
+  private catchUp(): Promise<number> {
+    this.nextCatch ??= this.catching.then(() => {
+      this.nextCatch = null;
+      const made = this.makeDue();
+      this.catching = made.catch(() => undefined);
+      return made;
+    });
+    return this.nextCatch;
+  }
+
   /** Makes a few lines that are not up to date, and says how many are left for later. */
-  private async catchUp(): Promise<number> {
+  private async makeDue(): Promise<number> {
     const due = { removed_at: null, entry_version: { [Op.lt]: fleetEntryVersion } };
     const rows = await this.rows({ where: due, limit: judgedAtOnce });
     for (const row of rows) await this.judged(row);
@@ -115,8 +130,16 @@ export class FleetLines {
     return lines;
   }
 
-  /** A line that is not up to date, made anew and stored. Between two of them others are answered. */
-  private async judged({ id, number, kept_at: keptAt }: Line): Promise<string> {
+  /** A line that is not up to date, made anew once, however many ask for it. */
+  private judged(line: Line): Promise<string> {
+    const key = `${line.id} ${line.number}`;
+    const made = this.beingJudged.get(key) ?? this.made(line).finally(() => this.beingJudged.delete(key));
+    this.beingJudged.set(key, made);
+    return made;
+  }
+
+  /** Makes a line anew and stores it. Between two of them others are answered. */
+  private async made({ id, number, kept_at: keptAt }: Line): Promise<string> {
     await new Promise((resolve) => setImmediate(resolve));
     const columns = fleetColumnsOf(fleetEntryOf(await this.planAt(id, number), { id, number, keptAt }));
     await this.database.write((transaction) =>

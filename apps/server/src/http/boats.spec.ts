@@ -33,6 +33,24 @@ describe('boats over HTTP', () => {
     folder.remove();
   });
 
+  it('takes a revision id for one boat alone, though it comes for two at the same moment, and no search of control characters', async () => {
+    const [one, two] = ['twin-one', 'twin-two'];
+    for (const id of [one, two]) await send('PUT', `/${id}`, { name: id });
+    for (let i = 0; i < 5; i++) {
+      const revisionId = randomUUID();
+      const base = i;
+      const edits = [{ type: 'describeBoat', changes: { notes: `${i}` } }];
+      const sent = await Promise.all(
+        [one, two].map((id) => send('POST', `/${id}/revisions`, { revisionId, base, edits })),
+      );
+      expect(sent.map(({ status }) => status).sort()).toEqual([201, 409]);
+      const behind = sent[0]?.status === 409 ? one : two;
+      await send('POST', `/${behind}/revisions`, { revisionId: randomUUID(), base, edits });
+    }
+    expect((await send('GET', '?search=a%00b')).status).toBe(422);
+    expect((await send('GET', '?search=a%0ab')).status).toBe(422);
+  });
+
   it('makes a boat once, lists it, deletes it and recalls it', async () => {
     expect((await send('PUT', '/second', { name: 'Second' })).status).toBe(201);
     expect((await send('PUT', '/second', { name: 'Second' })).status).toBe(200);

@@ -111,7 +111,10 @@ describe('the other doors', () => {
     expect(await status(from('same-origin', 'cors'))).toBe(200);
     expect(await status(from('cross-site', 'no-cors'))).toBe(403);
     expect(await status(from('same-site', 'cors'))).toBe(403);
-    expect(await status(from('cross-site', 'navigate'))).toBe(403);
+    for (const path of ['/api/health', '/API/health', '/Api/backup', '/api'])
+      expect(await status(from('cross-site', 'navigate'), path))
+        .withContext(path)
+        .toBe(403);
     expect(await status(from('cross-site', 'navigate'), '/boats/old-marl/brief')).toBe(404);
   });
 

@@ -1,8 +1,7 @@
 import type { BoatNews } from '@grey-keel/model';
-import { createChannel, createSession } from 'better-sse';
-import { Router, type Response } from 'express';
+import { Router } from 'express';
 import type { BoatStore } from '../fleet/boat-store.ts';
-import { sendProblem } from './problem.ts';
+import { Listeners } from './listeners.ts';
 
 /** Streams held open at once: one a browser is enough, and each costs a connection. */
 const mostStreams = 64;
@@ -17,35 +16,19 @@ export interface NewsStreams {
 
 /** Tells whoever listens of every change, as server-sent events. What was missed while away is asked for by number. */
 export const newsStreams = ({ boats }: { boats: BoatStore }): NewsStreams => {
-  const channel = createChannel();
-  const open = new Set<Response>();
-  const tell = (news: BoatNews): void => {
-    channel.broadcast(news, 'boat');
-  };
+  const listeners = new Listeners(mostStreams);
+  const tell = (news: BoatNews): void => listeners.tell(news, 'boat');
   boats.news.on('boat', tell);
   const router = Router();
-  router.get('/', async (request, response) => {
-    if (open.size >= mostStreams)
-      return sendProblem(response, {
-        status: 429,
-        title: 'Too many listen',
-        detail: `At most ${mostStreams} browsers are told of changes at once. Close some.`,
-      });
-    open.add(response);
-    response.once('close', () => open.delete(response));
-    const session = await createSession(request, response, { keepAlive: 15_000, retry: 1000 });
-    channel.register(session);
-    session.push('listening', 'hello');
-  });
-  const again = (): void => {
-    for (const response of open) response.end();
-  };
+  router.get('/', (request, response) =>
+    listeners.join(request, response, 'browsers are told of changes', ['listening', 'hello']),
+  );
   return {
     router,
-    again,
+    again: () => listeners.end(),
     end: () => {
       boats.news.off('boat', tell);
-      again();
+      listeners.end();
     },
   };
 };

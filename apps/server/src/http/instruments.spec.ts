@@ -1,7 +1,7 @@
 import { simulatedBoat } from '@grey-keel/core';
 import { helmAtRest, type Instruments, instrumentsSchema, type LiveSamples } from '@grey-keel/model';
 import { createSocket } from 'node:dgram';
-import { type AddressInfo, createServer, type Server, type Socket } from 'node:net';
+import { type AddressInfo, connect, createServer, type Server, type Socket } from 'node:net';
 import { ask, scratchFolder, serverOn } from '../testing/test-server.ts';
 import type { RunningServer } from '../start-server.ts';
 
@@ -171,6 +171,32 @@ describe('the instruments', () => {
     await send('PUT', '/sources/again', { name: 'Again', connection: { by: 'udp', port: 44_392 } });
     await until(({ sources }) => (sources[0]?.problem ?? '').includes('Another program'));
     other.close();
+  });
+
+  it('drop a listener that does not read, before what waits for it fills the memory', async () => {
+    const { port: at, hostname } = new URL(server.address);
+    const stalled = connect(Number(at), hostname);
+    const closed = new Promise<void>((done) => stalled.once('close', () => done()));
+    stalled.on('error', () => undefined);
+    stalled.write(`GET /api/instruments/stream HTTP/1.1\r\nHost: ${hostname}:${at}\r\n\r\n`);
+    stalled.pause();
+    const reading = await fetch(`${server.address}/api/instruments/stream`);
+    let read = 0;
+    const reader = reading.body?.getReader();
+    const draining = (async () => {
+      for (let part = await reader?.read(); part?.done === false; part = await reader?.read())
+        read += part.value.length;
+    })();
+    const values = Array.from({ length: 4000 }, (_, i): [number, number, number] => [i, i / 7, 1]);
+    for (let i = 0; i < 400; i++) {
+      server.instruments.news.emit('samples', { at: i, values });
+      if (i % 5 === 0) await new Promise((resolve) => setTimeout(resolve, 1));
+    }
+    stalled.resume();
+    await closed;
+    expect(read).toBeGreaterThan(400 * 20_000);
+    await reader?.cancel();
+    await draining;
   });
 
   it('survive a flood of thousands of sentences a second, none credited to another source', async () => {

@@ -1,9 +1,9 @@
 import { helmSchema, instrumentSourceSchema } from '@grey-keel/model';
-import { createChannel, createSession } from 'better-sse';
 import { Router, type Response } from 'express';
 import * as z from 'zod';
 import type { InstrumentSources } from '../instruments/instruments.ts';
 import { jsonBody } from './json-body.ts';
+import { Listeners } from './listeners.ts';
 import { notFound, sendProblem } from './problem.ts';
 import { validated, withId } from './validated.ts';
 
@@ -15,29 +15,16 @@ const absent = (id: string, response: Response): void => sendProblem(response, n
 /** The instruments: their list, what they say as it comes, and the helm of the simulated boat. */
 export const instrumentRoutes = ({ instruments }: { instruments: InstrumentSources }): Router => {
   const router = Router();
-  const channel = createChannel();
-  instruments.news.on('status', (status) => channel.broadcast(status, 'status'));
-  instruments.news.on('samples', (samples) => channel.broadcast(samples, 'samples'));
-  const open = new Set<Response>();
-  instruments.news.on('stopped', () => {
-    for (const response of open) response.end();
-  });
+  const listeners = new Listeners(mostStreams);
+  instruments.news.on('status', (status) => listeners.tell(status, 'status'));
+  instruments.news.on('samples', (samples) => listeners.tell(samples, 'samples'));
+  instruments.news.on('stopped', () => listeners.end());
   router.get('/', (_request, response) => {
     response.json(instruments.status());
   });
-  router.get('/stream', async (request, response) => {
-    if (open.size >= mostStreams)
-      return sendProblem(response, {
-        status: 429,
-        title: 'Too many listen',
-        detail: `At most ${mostStreams} pages hear the instruments at once. Close some.`,
-      });
-    open.add(response);
-    response.once('close', () => open.delete(response));
-    const session = await createSession(request, response, { keepAlive: 15_000, retry: 1000 });
-    channel.register(session);
-    session.push(instruments.status(), 'status');
-  });
+  router.get('/stream', (request, response) =>
+    listeners.join(request, response, 'pages hear the instruments', [instruments.status(), 'status']),
+  );
   router.put(
     '/sources/:id',
     jsonBody('10kb'),

@@ -120,5 +120,9 @@ describe('a server that keeps the work', () => {
     expect(await status('/api/boats', elsewhere)).toBe(403);
     const embedded = { authorization: `Bearer ${token}`, 'sec-fetch-site': 'cross-site' };
     expect(await status('/api/boats', embedded)).toBe(403);
+    // A page without an origin of its own, one that is none, and a cookie that is garbled.
+    for (const origin of ['null', 'nonsense'])
+      expect(await status('/api/boats', { authorization: `Bearer ${token}`, origin })).toBe(403);
+    expect(await status('/api/boats', { cookie: 'grey-keel-token=%E0%A4%A' })).toBe(403);
   });
 });

@@ -22,7 +22,9 @@ export const onlyFromHere: RequestHandler = (request, response, next) => {
   const { host = '', origin, 'sec-fetch-site': site = 'none', 'sec-fetch-mode': mode } = request.headers;
   const named = loopback.has(hostOf(host));
   const ofOurs = origin === undefined || (originIsHere(origin) && new URL(origin).host === host);
-  const visited = mode === 'navigate' && request.method === 'GET' && !request.path.startsWith('/api/');
+  // Routes are found in letters of any size.
+  const isDoor = /^\/api(\/|$)/i.test(request.path);
+  const visited = mode === 'navigate' && request.method === 'GET' && !isDoor;
   if (named && ofOurs && (site === 'same-origin' || site === 'none' || visited)) return next();
   sendProblem(response, {
     status: 403,

@@ -89,6 +89,46 @@ describe('recordings', () => {
     expect(await list()).toEqual([]);
   });
 
+  it('are refused a second time under an id, deleted though the first is, and two at once', async () => {
+    expect((await importLog('once', sailed(2))).status).toBe(201);
+    await send('DELETE', '/once');
+    expect((await importLog('once', sailed(2))).status).toBe(409);
+    await ask(server.address, 'PUT', '/api/instruments/sources/boat', {
+      name: 'Boat',
+      connection: { by: 'simulated boat', seed: 7, pace: 1 },
+    });
+    expect((await send('POST', '/once/record', { name: 'Once' })).status).toBe(409);
+    const both = await Promise.all([1, 2, 3].map(() => send('POST', '/new/record', { name: 'New' })));
+    expect(both.map(({ status }) => status).sort()).toEqual([201, 409, 409]);
+    const logs = await Promise.all([1, 2, 3].map(() => importLog('log', sailed(2))));
+    expect(logs.map(({ status }) => status).sort()).toEqual([201, 409, 409]);
+  });
+
+  it('are taken in two at a time; more wait for their turn, and too many are refused', async () => {
+    let over = false;
+    const slow = (id: string): Promise<number> =>
+      fetch(`${server.address}/api/recordings/${id}?name=${id}`, {
+        method: 'PUT',
+        body: Readable.toWeb(
+          Readable.from(
+            (async function* () {
+              for (; !over; await new Promise((resolve) => setTimeout(resolve, 20)))
+                yield Buffer.from('$SDDPT,4.0,\r\n');
+            })(),
+          ),
+        ) as never,
+        duplex: 'half',
+      } as never).then(({ status }) => status);
+    const sent = Array.from({ length: 11 }, (_, i) => slow(`log-${i}`));
+    const states = async (): Promise<string[]> => (await list()).map(({ state }) => state).sort();
+    let seen: string[] = [];
+    for (let i = 0; i < 200 && seen.length < 10; i++) seen = await states();
+    expect(seen).toEqual(['importing', 'importing', ...Array<string>(8).fill('queued')]);
+    over = true;
+    expect((await Promise.all(sent)).sort()).toEqual([...Array<number>(10).fill(201), 429]);
+    expect(await states()).toEqual(Array<string>(10).fill('ready'));
+  });
+
   it('go out as NMEA, CSV and GPX, and what went out as NMEA comes in again as it was', async () => {
     await importLog('one', sailed(40));
     const out = await fetch(`${server.address}/api/recordings/one/export.nmea`);

@@ -16,6 +16,14 @@ const cookieOf = (header: string | undefined): string =>
     .map((part) => part.trim().split('='))
     .find(([name]) => name === cookieName)?.[1] ?? '';
 
+const orNull = <T>(read: () => T): T | null => {
+  try {
+    return read();
+  } catch {
+    return null;
+  }
+};
+
 /**
  * For a server that listens to more than this machine: only whoever knows the token comes in. It is given once in the
  * address (`/?token=...`) and remembered by the browser, or sent with each request as a bearer's.
@@ -26,8 +34,10 @@ export const withToken =
     const { authorization = '', cookie, host = '', origin, 'sec-fetch-site': site = 'none' } = request.headers;
     const given = typeof request.query['token'] === 'string' ? request.query['token'] : '';
     const bearer = authorization.startsWith('Bearer ') ? authorization.slice('Bearer '.length) : '';
-    const known = [bearer, given, decodeURIComponent(cookieOf(cookie))].some((one) => one !== '' && same(one, token));
-    const ofOurs = (origin === undefined || new URL(origin).host === host) && site !== 'cross-site';
+    const known = [bearer, given, orNull(() => decodeURIComponent(cookieOf(cookie))) ?? ''].some(
+      (one) => one !== '' && same(one, token),
+    );
+    const ofOurs = (origin === undefined || orNull(() => new URL(origin).host) === host) && site !== 'cross-site';
     if (!known || !ofOurs)
       return sendProblem(response, {
         status: 403,

@@ -1,11 +1,21 @@
-import { chmodSync, existsSync, mkdirSync, readdirSync, statSync, writeFileSync } from 'node:fs';
+import {
+  chmodSync,
+  existsSync,
+  mkdirSync,
+  readdirSync,
+  statSync,
+  symlinkSync,
+  unlinkSync,
+  writeFileSync,
+} from 'node:fs';
 import { spawnSync } from 'node:child_process';
 import { createServer, type AddressInfo } from 'node:net';
 import { join } from 'node:path';
 import sqlite3 from 'sqlite3';
 import { databaseIn, keepPrivate } from '../data-folder.ts';
 import { openDatabase } from '../database/open-database.ts';
-import { scratchFolder } from '../testing/test-server.ts';
+import { FolderInUse, lockFolder } from '../database/folder-lock.ts';
+import { scratchFolder, serverProcess } from '../testing/test-server.ts';
 import { dataFault, portFault } from './start-fault.ts';
 
 describe('what stands in the way of a start', () => {
@@ -42,6 +52,43 @@ describe('what stands in the way of a start', () => {
     await made();
     await sql("INSERT INTO migrations (name) VALUES ('999-later.sql')");
     expect(await dataFault(file)).toContain('newer Grey Keel');
+  });
+
+  it('is a link to what is not there, and a record of updates that is lost, each in one sentence', async () => {
+    symlinkSync(join(folder.path, 'elsewhere.sqlite'), file);
+    expect(await dataFault(file)).toMatch(/is a link to .*elsewhere\.sqlite, which is not there\./);
+    unlinkSync(file);
+    await made();
+    await sql("DELETE FROM migrations WHERE name = '002-fleet-pages.sql'");
+    expect(await dataFault(file)).toContain('has lost the record of its updates');
+    await sql('DELETE FROM migrations');
+    const { stderr, status } = spawnSync(process.execPath, ['--import', 'tsx', 'apps/server/src/main.ts'], {
+      env: { ...process.env, GREY_KEEL_DATA: folder.path, GREY_KEEL_PORT: '0', GREY_KEEL_LOG: 'silent' },
+      encoding: 'utf8',
+    });
+    expect(status).toBe(2);
+    expect(stderr.trim().split('\n').length).toBe(1);
+    expect(stderr).toContain('Restore a backup.');
+  });
+
+  it('is another server on the same folder, until that one ends, by a kill too; a restore is refused meanwhile', async () => {
+    const first = await serverProcess(folder.path);
+    await expectAsync(lockFolder(file)).toBeRejectedWithError(FolderInUse, /in use by another Grey Keel/);
+    const second = spawnSync(process.execPath, ['--import', 'tsx', 'apps/server/src/main.ts'], {
+      env: { ...process.env, GREY_KEEL_DATA: folder.path, GREY_KEEL_PORT: '0', GREY_KEEL_LOG: 'silent' },
+      encoding: 'utf8',
+    });
+    expect([second.status, second.stderr.trim()]).toEqual([2, new FolderInUse(folder.path).message]);
+    const restoring = spawnSync(process.execPath, ['--import', 'tsx', 'apps/server/src/restore.ts', file], {
+      env: { ...process.env, GREY_KEEL_DATA: folder.path },
+      encoding: 'utf8',
+    });
+    expect([restoring.status, restoring.stderr.includes('in use by another Grey Keel')]).toEqual([1, true]);
+    first.child.kill('SIGKILL');
+    await first.ended;
+    await (
+      await lockFolder(file)
+    )();
   });
 
   it('is not a change that a kill left half done: it is taken back', async () => {

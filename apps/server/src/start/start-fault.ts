@@ -1,4 +1,4 @@
-import { accessSync, constants, existsSync, readdirSync } from 'node:fs';
+import { accessSync, constants, existsSync, lstatSync, readdirSync, readlinkSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { basename, dirname, join } from 'node:path';
 import { faultOf } from '../database/sqlite-file.ts';
@@ -20,6 +20,8 @@ export const dataFault = async (file: string): Promise<string | null> => {
   const folder = dirname(file);
   const there = nearest(folder);
   if (!writable(there)) return `The folder ${there} cannot be written. Let this user write it, or set GREY_KEEL_DATA.`;
+  if (!existsSync(file) && lstatSync(file, { throwIfNoEntry: false })?.isSymbolicLink())
+    return `${file} is a link to ${readlinkSync(file)}, which is not there. Mount the disk it is on, or take the link away to begin empty.`;
   if (!existsSync(file)) {
     const aside = existsSync(folder) ? readdirSync(folder).filter((name) => name.startsWith(`${basename(file)}.`)) : [];
     if (aside.length === 0) return null;
