@@ -84,6 +84,7 @@ describe('instruments', () => {
   const takeRun = (): Promise<void> => takeLive(drive(), hands);
 
   afterEach(async () => {
+    await here.browser.hurry(1);
     const list = (await (await fetch(`${here.app.address}/api/instruments`)).json()) as { sources: { id: string }[] };
     for (const { id } of list.sources)
       await fetch(`${here.app.address}/api/instruments/sources/${id}`, { method: 'DELETE' });
@@ -139,6 +140,7 @@ describe('instruments', () => {
   it(
     'of the simulated boat are refused on a real boat, and give heading and log on its practice copy',
     async () => {
+      await here.browser.hurry(5);
       await drive().get(here.app.address);
       await actOn(drive(), hands, 'Old Marl', 'Practice copy');
       await until('.boat .practice', (text) => text.includes('practice copy'), 'the practice copy');

@@ -18,6 +18,7 @@ import {
 } from './bench-drag.ts';
 import { logRows } from './bench-log.ts';
 import { median, milliseconds, row, type Row } from './bench-row.ts';
+import { readerRow, stalledRow } from './bench-readers.ts';
 import { slowRows } from './bench-slow.ts';
 
 const app = await startApplication();
@@ -77,6 +78,11 @@ const shopTimes = await fleetTimes(
   thousand.address,
   Array.from({ length: 1000 }, (_, i) => `marl-${i}`),
 );
+const readers = await readerRow(
+  thousand.address,
+  Array.from({ length: 20 }, (_, i) => `marl-${i}`),
+);
+const listeners = await stalledRow(app);
 const pageTimes = await fleetPageTimes();
 const streamed = await streamFrames(app.address);
 const scrolled = await scrollFrames(thousand.address);
@@ -237,6 +243,8 @@ const rows: Row[] = [
     ratio: dragged('gapP95') / dragged('restGapP95'),
   },
   ...slow,
+  readers,
+  listeners,
 ];
 await app.remove();
 

@@ -1,5 +1,15 @@
 import { calculations } from '@grey-keel/core';
-import { editSchema, helmAtRest, type Bundle, type OpenedBoat } from '@grey-keel/model';
+import {
+  editSchema,
+  helmAtRest,
+  helmSchema,
+  recordingSchema,
+  recordingsSchema,
+  type Bundle,
+  type OpenedBoat,
+} from '@grey-keel/model';
+import { aJpeg, segment } from '../apps/server/src/testing/a-jpeg.ts';
+import { soundEdit } from './sound-edit.ts';
 import { Agent, request as ask } from 'node:http';
 import { randomUUID } from 'node:crypto';
 import { extremePlan, valueFrom } from '../packages/core/src/testing/extreme-plans.ts';
@@ -23,6 +33,8 @@ export interface FuzzReport {
   readonly answers: Readonly<Record<number, number>>;
   readonly faults: readonly FuzzFault[];
   readonly slowestMs: number;
+  /** Of edits that make sense where they are sent: how many were sent, and how many taken. */
+  readonly sound: { readonly sent: number; readonly taken: number };
 }
 
 interface Reply {
@@ -222,9 +234,104 @@ export const fuzz = async (address: string, counts: FuzzCounts, seed: number): P
       JSON.stringify({ revisionId: randomUUID(), base: boat.number, edits: [{ type: 'restore', patches: [patch] }] }),
     );
   };
+  const sound = { sent: 0, taken: 0 };
+  /** Edits that a person could have made: what they change lies deep, and is judged by every rule. */
+  const sensible = async (): Promise<void> => {
+    const id = pick(boats);
+    const boat = await opened(id);
+    const edit = boat && soundEdit(boat.plan, random);
+    if (!edit) return;
+    const wanted = { revisionId: randomUUID(), base: boat.number, edits: [edit] };
+    const reply = await send('POST', `/api/boats/${id}/revisions`, JSON.stringify(wanted));
+    // Another lane may have been quicker.
+    if (reply?.status === 412) return;
+    sound.sent += 1;
+    if (reply?.status === 201) sound.taken += 1;
+  };
+
+  const logs: string[] = [];
+  const logLine = (): string =>
+    pick([
+      () => '$SDDPT,4.10,0.3',
+      () => '$GPRMC,093000.00,A,4700.000,N,02800.000,W,5.0,90.0,010526,,',
+      () =>
+        `${pick(['2026-05-01T09:30:00Z', '2026-99-99T09:30:00Z', '9999-12-31T23:59:59-01:00', '1777627800', '99999999999'])} $SDDPT,5.2,`,
+      () => `\\c:${pick(['1777627800', '0', 'x', '9999999999999'])}*00\\$IIMTW,11.5,C`,
+      () => pick(oddTexts).slice(0, 200),
+    ])();
+  const takeLog = async (): Promise<void> => {
+    const id = random() < 0.9 ? newId() : token();
+    const text = Array.from({ length: Math.floor(40 * random()) }, logLine).join(pick(['\n', '\r\n', '\r', '']));
+    const reply = await send('PUT', `/api/recordings/${id}?name=${random() < 0.9 ? 'Log' : token()}`, text, {}, true);
+    if (reply?.status !== 201) return;
+    logs.push(id);
+    const recording = recordingSchema.safeParse(json(reply));
+    if (!recording.success) faults.push({ door: 'PUT recording', what: 'taken, and is no recording', sent: text });
+  };
+  const takePicture = async (): Promise<void> => {
+    const about = segment(0xe1, Buffer.from('Exif\0\0II*\0 position'));
+    const bytes = Buffer.from(aJpeg(1 + Math.floor(1400 * random()), 6, { segments: [about], after: about }));
+    for (let i = Math.floor(4 * random()); i > 0; i--)
+      bytes[Math.floor(random() * bytes.length)] = Math.floor(256 * random());
+    const whole = random() < 0.2 ? bytes.subarray(0, Math.floor(random() * bytes.length)) : bytes;
+    const id = newId();
+    const reply = await send('PUT', `/api/photographs/${id}`, whole, { 'content-type': 'image/jpeg' });
+    if (reply?.status !== 204) return;
+    const stored = await send('GET', `/api/photographs/${id}`);
+    if (stored?.bytes.includes('position') !== false)
+      faults.push({ door: 'PUT photograph', what: 'stored with its position', sent: whole.toString('hex') });
+  };
+  const source = (): Json => ({
+    name: pick(['Boat', ...oddTexts]),
+    connection: pick<Json>([
+      { by: 'simulated boat', seed: 1 + Math.floor(3 * random()), pace: pick([1, 10, 11]) },
+      { by: 'udp', port: 47_000 + Math.floor(4 * random()) },
+      { by: 'tcp', address: pick(['127.0.0.1', '8.8.8.8', '10.0.0.300']), port: 47_100 },
+    ]),
+  });
+  const sources = ['one', 'two', 'three'] as const;
+  const instruments: (() => Promise<unknown>)[] = [
+    () => send('PUT', `/api/instruments/sources/${pick(sources)}`, JSON.stringify(source()), {}, true),
+    () =>
+      send(
+        'POST',
+        `/api/instruments/sources/${pick(sources)}/open`,
+        JSON.stringify({ open: random() < 0.5 }),
+        {},
+        true,
+      ),
+    () => send('DELETE', `/api/instruments/sources/${pick(sources)}`, null, {}, true),
+    () => send('PUT', '/api/instruments/helm', JSON.stringify(valueFrom(helmSchema, random))),
+    () => send('GET', `/api/instruments${pick(['', '/hidden', '/over-the-side', `/${token()}`])}`),
+    () =>
+      send('POST', `/api/recordings/${pick([newId(), token()])}/record`, garbledText({ name: pick(oddTexts) }, random)),
+    () => send('POST', `/api/recordings/${pick([newId(), token()])}/stop`, null, {}, true),
+  ];
+  const known = (): string => (logs.length > 0 ? pick(logs) : newId());
+  const number = (): string => pick(['0', '1', '-1', '3.5', '1e9', 'NaN', token()]);
+  const recordings: (() => Promise<unknown>)[] = [
+    () =>
+      send(
+        'GET',
+        `/api/recordings/${known()}/part?channel=${number()}&fromS=${number()}&toS=${number()}&points=${pick(['10', '5', '20001', number()])}`,
+      ),
+    () => send('GET', `/api/recordings/${known()}/export.${pick(['nmea', 'csv', 'gpx', token()])}`, null, {}, true),
+    () => send('GET', '/api/recordings'),
+    () => send('DELETE', `/api/recordings/${known()}`),
+    () => send('POST', `/api/recordings/${known()}/recall`),
+  ];
   const writing: (() => Promise<unknown>)[] = [
     revise,
     revise,
+    sensible,
+    sensible,
+    takePicture,
+    () => pick(instruments)(),
+    () => pick(recordings)(),
+    // A thread for each: few are enough.
+    async () => {
+      if (random() < 0.3) await takeLog();
+    },
     restore,
     restore,
     () => bundleIn(garbledText(pick(bundles), random)),
@@ -255,12 +362,6 @@ export const fuzz = async (address: string, counts: FuzzCounts, seed: number): P
         `/api/instruments/sources/${token()}`,
         garbledText({ name: pick(oddTexts), connection: { by: 'udp', port: pick(oddTexts) } }, random),
       ),
-    () => send('GET', `/api/recordings/${newId()}/part?channel=${encodeURIComponent(token())}`),
-    // A thread for each: few are enough.
-    async () => {
-      if (random() < 0.05)
-        await send('PUT', `/api/recordings/${newId()}?name=Log`, garbledText(pick(catalogue), random));
-    },
   ];
   await many(counts.writing, async () => {
     await pick(writing)();
@@ -269,6 +370,9 @@ export const fuzz = async (address: string, counts: FuzzCounts, seed: number): P
   for (const id of boats)
     if (!(await opened(id))) faults.push({ door: id, what: 'cannot be opened any more', sent: '' });
   await send('GET', '/api/boats', null, {}, true);
+  const listed = recordingsSchema.safeParse(json(await send('GET', '/api/recordings', null, {}, true)));
+  if (!listed.success) faults.push({ door: 'GET recordings', what: 'cannot be listed any more', sent: '' });
+  for (const id of sources) await send('DELETE', `/api/instruments/sources/${id}`, null, {}, true);
 
   const sheets = ['card', 'report', 'shopping', 'wiring', 'aboard', 'photographs'];
   const units = 'length=m&depth=m&speed=kn&temperature=C';
@@ -281,5 +385,11 @@ export const fuzz = async (address: string, counts: FuzzCounts, seed: number): P
     await send('DELETE', `/api/boats/${id}`);
   });
   agent.destroy();
-  return { answers, faults, slowestMs };
+  if (sound.taken < sound.sent / 2)
+    faults.push({
+      door: 'POST revisions',
+      what: `only ${sound.taken} of ${sound.sent} sensible edits were taken`,
+      sent: '',
+    });
+  return { answers, faults, slowestMs, sound };
 };

@@ -4,8 +4,10 @@ import { parseArgs } from 'node:util';
 import { fuzz } from './fuzz-doors.ts';
 import { scratchFolder } from '../apps/server/src/testing/test-server.ts';
 
-// npm run fuzz -- [--count N] [--seed S]: N inputs to the doors that read, a tenth to those that write, a hundredth printed.
-const { values } = parseArgs({ options: { count: { type: 'string' }, seed: { type: 'string' } } });
+// npm run fuzz -- [--count N] [--seed S] [--printed P]: N inputs to the doors that read, a tenth to those that write, a hundredth printed.
+const { values } = parseArgs({
+  options: { count: { type: 'string' }, seed: { type: 'string' }, printed: { type: 'string' } },
+});
 const count = Number(values.count ?? 2000);
 const seed = Number(values.seed ?? 1);
 if (!Number.isInteger(count) || count < 1 || !Number.isInteger(seed)) {
@@ -40,11 +42,15 @@ const memory = async (): Promise<Memory> => {
 };
 
 const { address } = await told<{ address: string }>();
-const part = { reading: count, writing: Math.ceil(count / 10), printing: Math.ceil(count / 100) };
+const part = {
+  reading: count,
+  writing: Math.ceil(count / 10),
+  printing: Number(values.printed ?? Math.ceil(count / 100)),
+};
 await fuzz(address, { reading: 200, writing: 100, printing: 5 }, seed + 1);
 const before = await memory();
 const from = performance.now();
-const { answers, faults, slowestMs } = await fuzz(address, part, seed);
+const { answers, faults, slowestMs, sound } = await fuzz(address, part, seed);
 const tookS = (performance.now() - from) / 1000;
 const all = [...faults];
 if (ended) all.push({ door: 'the server', what: 'ended', sent: '' });
@@ -61,6 +67,7 @@ console.log(
     .map(([status, n]) => `  ${status}: ${n}`)
     .join('\n'),
 );
+console.log(`sensible edits: ${sound.taken} of ${sound.sent} taken`);
 console.log(`slowest answer that is not long work: ${slowestMs.toFixed(0)} ms`);
 const kinds = new Map<string, number>();
 for (const { door, what, sent } of all) {

@@ -1,6 +1,9 @@
 import Jasmine from 'jasmine';
+import { writeFileSync } from 'node:fs';
 
 // Runs the specs named on the command line and prints, as its last line, a count that another program can read.
+// Properties are tried more often where there is time.
+globalThis.wholeRuns = process.env.WHOLE_RUNS === '1';
 const runner = new Jasmine({ projectBaseDir: process.cwd() });
 runner.loadConfig({
   spec_dir: '.',
@@ -18,7 +21,14 @@ runner.jasmine.DEFAULT_TIMEOUT_INTERVAL = 60_000;
 let passed = 0;
 let failed = 0;
 const took = [];
+// Whoever ends this process for taking too long can read here what it was at, also where nothing of it runs any more.
+const running = process.env.GREY_KEEL_RUNNING_SPEC;
+const at = (name) => {
+  if (running) writeFileSync(running, name);
+};
 runner.addReporter({
+  suiteStarted: ({ fullName }) => at(`${fullName}, before or after its specs`),
+  specStarted: ({ fullName }) => at(fullName),
   specDone: ({ status, fullName, duration }) => {
     took.push({ fullName, seconds: (duration ?? 0) / 1000 });
     if (status === 'passed') passed += 1;

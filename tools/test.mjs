@@ -1,4 +1,6 @@
 import { spawn } from 'node:child_process';
+import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { installBrowser, installPackages, root } from './install.mjs';
 
@@ -9,10 +11,38 @@ const wanted = process.argv.slice(2);
 /** Of several suites each shows what it printed when it has ended: two run beside each other. */
 const live = wanted.length === 1;
 
-/** Runs a command, shows what it prints, and gives it back too. */
-const watched = (command, args) =>
+/** How long a suite takes beside the others on a slow machine, s: three times that is a hang. */
+const usualS = { lint: 250, format: 60, types: 200, formats: 20, node: 700, web: 180, e2e: 1500 };
+const patience = 3;
+/** A suite that is asked to end says in which spec it was; then it is ended. */
+const lastWordsMs = 5000;
+
+/** The process groups that are under way: none outlives this process. */
+const groups = new Set();
+const end = (group, signal) => {
+  try {
+    process.kill(-group, signal);
+  } catch {
+    // It has ended by itself.
+  }
+};
+for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'])
+  process.once(signal, () => {
+    for (const group of groups) end(group, 'SIGKILL');
+    process.exit(1);
+  });
+
+/**
+ * Runs a command in a process group of its own, shows what it prints, and gives it back too. It is over when the process
+ * ends, whoever else still holds its pipes; what it left behind is ended with it, and so is what takes far too long.
+ */
+const watched = (suite, command, args) =>
   new Promise((resolve) => {
-    const child = spawn(command, args, { cwd: root, env: { ...process.env, CI: 'true' } });
+    const folder = mkdtempSync(join(tmpdir(), 'grey-keel-suite-'));
+    const running = join(folder, 'running');
+    const env = { ...process.env, CI: 'true', GREY_KEEL_RUNNING_SPEC: running };
+    const child = spawn(command, args, { cwd: root, env, detached: true, stdio: ['ignore', 'pipe', 'pipe'] });
+    groups.add(child.pid);
     let output = '';
     const take = (chunk) => {
       if (live) process.stdout.write(chunk);
@@ -20,24 +50,52 @@ const watched = (command, args) =>
     };
     child.stdout.on('data', take);
     child.stderr.on('data', take);
-    child.on('close', (code) => {
-      if (!live) process.stdout.write(output);
-      resolve({ code: code ?? 1, output });
+    let hung = false;
+    const limitS = patience * usualS[suite];
+    const limit = setTimeout(() => {
+      hung = true;
+      const spec = existsSync(running) ? readFileSync(running, 'utf8') : '';
+      take(`\n${suite} has not ended in ${limitS} s and is ended.${spec === '' ? '' : ` It hangs in: ${spec}`}\n`);
+      end(child.pid, 'SIGTERM');
+      setTimeout(() => end(child.pid, 'SIGKILL'), lastWordsMs).unref();
+    }, 1000 * limitS);
+    child.once('error', (error) => take(`${error.message}\n`));
+    child.once('exit', (code) => {
+      clearTimeout(limit);
+      // What it printed last may still be on its way.
+      setTimeout(() => {
+        end(child.pid, 'SIGKILL');
+        groups.delete(child.pid);
+        child.stdout.destroy();
+        child.stderr.destroy();
+        rmSync(folder, { recursive: true, force: true });
+        if (!live) process.stdout.write(output);
+        resolve({ code: hung ? 1 : (code ?? 1), output });
+      }, 200);
     });
   });
 
+/** What was looked at before and is the same is not looked at again. */
+const cached = (name) => ['--cache', '--cache-strategy', 'content', '--cache-location', `node_modules/.cache/${name}`];
 const bin = (name) => join(root, 'node_modules', '.bin', name);
-const counted = async (specs) => {
-  const { code, output } = await watched(process.execPath, ['--import', 'tsx', 'tools/jasmine-counts.mjs', ...specs]);
+const counted = async (suite, specs) => {
+  const { code, output } = await watched(suite, process.execPath, [
+    '--import',
+    'tsx',
+    'tools/jasmine-counts.mjs',
+    ...specs,
+  ]);
   const match = /^COUNT (\d+) (\d+)$/m.exec(output);
-  return match ? { passed: Number(match[1]), failed: Number(match[2]) } : { passed: 0, failed: 1 };
+  // What counts well and ends badly has failed.
+  const failed = match ? Math.max(Number(match[2]), code === 0 ? 0 : 1) : 1;
+  return { passed: match ? Number(match[1]) : 0, failed };
 };
-const checked = async (command, args) => {
-  const { code } = await watched(command, args);
+const checked = async (suite, command, args) => {
+  const { code } = await watched(suite, command, args);
   return { passed: code === 0 ? 1 : 0, failed: code === 0 ? 0 : 1 };
 };
 const karma = async () => {
-  const { code, output } = await watched('npm', ['run', '--silent', 'test', '--workspace', 'apps/web']);
+  const { code, output } = await watched('web', 'npm', ['run', '--silent', 'test', '--workspace', 'apps/web']);
   const last = [...output.matchAll(/Executed (\d+) of (\d+)(?: \((\d+) FAILED\))?/g)].at(-1);
   const executed = Number(last?.[1] ?? 0);
   const failed = Number(last?.[3] ?? 0);
@@ -46,15 +104,15 @@ const karma = async () => {
 };
 
 const suites = {
-  lint: () => checked(bin('eslint'), ['.', '--max-warnings', '0']),
-  format: () => checked(bin('prettier'), ['--check', '--log-level', 'warn', '.']),
-  types: () => checked(process.execPath, ['tools/types.mjs']),
-  formats: () => checked(process.execPath, ['--import', 'tsx', 'tools/formats.ts', '--check']),
-  node: () => counted(['packages/**/*.spec.ts', 'apps/server/**/*.spec.ts', 'tools/**/*.spec.ts']),
+  lint: () => checked('lint', bin('eslint'), ['.', '--max-warnings', '0', ...cached('eslint')]),
+  format: () => checked('format', bin('prettier'), ['--check', '--log-level', 'warn', '.', ...cached('prettier')]),
+  types: () => checked('types', process.execPath, ['tools/types.mjs']),
+  formats: () => checked('formats', process.execPath, ['--import', 'tsx', 'tools/formats.ts', '--check']),
+  node: () => counted('node', ['packages/**/*.spec.ts', 'apps/server/**/*.spec.ts', 'tools/**/*.spec.ts']),
   web: karma,
   e2e: async () => {
-    const { code } = await watched(process.execPath, ['tools/build-web.mjs']);
-    return code === 0 ? counted(['e2e/**/*.spec.ts']) : { passed: 0, failed: 1 };
+    const { code } = await watched('e2e', process.execPath, ['tools/build-web.mjs']);
+    return code === 0 ? counted('e2e', ['e2e/**/*.spec.ts']) : { passed: 0, failed: 1 };
   },
 };
 

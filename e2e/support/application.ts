@@ -1,5 +1,5 @@
 import { fork, type ChildProcess } from 'node:child_process';
-import { existsSync, mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, existsSync, mkdtempSync, rmSync } from 'node:fs';
 import { createServer, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -12,6 +12,8 @@ const killer = join(server, 'testing/kill-before-answer.ts');
 /** The real application on a folder of its own, which can be stopped, killed and started again on the same port. */
 export interface Application {
   readonly address: string;
+  /** The server's process. */
+  readonly pid: () => number;
   readonly start: (options?: { killBeforeAnswer?: boolean }) => Promise<void>;
   readonly stop: (signal: 'SIGTERM' | 'SIGKILL') => Promise<void>;
   readonly ended: () => Promise<void>;
@@ -40,12 +42,26 @@ const freePort = (): Promise<number> =>
     });
   });
 
+const aFolder = (): string => mkdtempSync(join(tmpdir(), 'grey-keel-app-'));
+
+let demo: Promise<string> | null = null;
+/** A folder with the demo boats, made once; each application gets a copy of it. */
+const demoFolder = (): Promise<string> => {
+  demo ??= (async () => {
+    const folder = aFolder();
+    process.once('exit', () => rmSync(folder, { recursive: true, force: true }));
+    if ((await exit(run('demo/main.ts', { GREY_KEEL_DATA: folder }))) !== 0)
+      throw new Error('The demo boats could not be made.');
+    return folder;
+  })();
+  return demo;
+};
+
 export const startApplication = async (): Promise<Application> => {
   const port = await freePort();
   if (!existsSync(built)) throw new Error('The web application is not built: run "npm run build" first.');
-  const folder = mkdtempSync(join(tmpdir(), 'grey-keel-app-'));
-  const seeded = await exit(run('demo/main.ts', { GREY_KEEL_DATA: folder }));
-  if (seeded !== 0) throw new Error('The demo boats could not be made.');
+  const folder = aFolder();
+  cpSync(await demoFolder(), folder, { recursive: true });
   let child: ChildProcess | null = null;
 
   const start = (options: { killBeforeAnswer?: boolean } = {}): Promise<void> =>
@@ -70,6 +86,7 @@ export const startApplication = async (): Promise<Application> => {
   await start();
   return {
     address: `http://127.0.0.1:${port}`,
+    pid: () => child?.pid ?? 0,
     start,
     stop,
     ended,

@@ -2,7 +2,7 @@ import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:f
 import { createRequire } from 'node:module';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { Builder, By, error, logging, until, type WebDriver, type WebElement } from 'selenium-webdriver';
+import { Builder, By, error, logging, type WebDriver, type WebElement } from 'selenium-webdriver';
 import { Options, ServiceBuilder, type Driver } from 'selenium-webdriver/chrome.js';
 
 const firstThere = (paths: readonly string[]): string => paths.find((path) => existsSync(path)) ?? paths[0] ?? '';
@@ -23,6 +23,8 @@ export interface Browser {
   readonly resize: (width: number, height: number) => Promise<void>;
   /** Whether the screen is one that is touched: what points is a finger then. */
   readonly touched: (by: boolean) => Promise<void>;
+  /** Makes the clock by which the pages that are opened from now on tell how long ago things were run so many times as fast. */
+  readonly hurry: (times: number) => Promise<void>;
   readonly close: () => Promise<void>;
 }
 
@@ -81,6 +83,7 @@ export const openBrowser = async (
   await resize(width, height);
   if (slowed > 1) await driver.sendDevToolsCommand('Emulation.setCPUThrottlingRate', { rate: slowed });
   await driver.sendDevToolsCommand('Browser.setDownloadBehavior', { behavior: 'allow', downloadPath: downloads });
+  let hurried: string | null = null;
   return {
     driver,
     downloads,
@@ -99,6 +102,20 @@ export const openBrowser = async (
     resize,
     touched: (enabled) =>
       driver.sendDevToolsCommand('Emulation.setTouchEmulationEnabled', { enabled, maxTouchPoints: 1 }),
+    hurry: async (times) => {
+      if (hurried !== null)
+        await driver.sendDevToolsCommand('Page.removeScriptToEvaluateOnNewDocument', { identifier: hurried });
+      hurried = null;
+      if (times === 1) return;
+      const added = (await driver.sendAndGetDevToolsCommand('Page.addScriptToEvaluateOnNewDocument', {
+        source: `{
+          const real = performance.now.bind(performance);
+          const from = real();
+          performance.now = () => from + ${times} * (real() - from);
+        }`,
+      })) as unknown as { identifier: string };
+      hurried = added.identifier;
+    },
     close: async () => {
       await driver.quit();
       rmSync(profile, { recursive: true, force: true });
@@ -109,24 +126,39 @@ export const openBrowser = async (
 /** Long enough for a machine that does something else besides; whatever comes sooner is taken at once. */
 const patienceMs = 20_000;
 
-export const find = (driver: WebDriver, css: string): Promise<WebElement> =>
-  driver.wait(until.elementLocated(By.css(css)), patienceMs, `nothing is ${css}`);
+/** How often it is looked, ms; on a machine that is busy each look takes longer, and so long is waited for as many looks. */
+const lookEveryMs = 60;
+const usualLookMs = 120;
+/** Whatever the machine does besides, this is long enough. */
+const mostTimes = 6;
 
-/** Waits until a question about the page has the answer wanted. */
+/**
+ * Waits until a question about the page has the answer wanted: for so long, and for as many looks as that is on a machine
+ * that does nothing else.
+ */
 export const eventually = async <T>(
   ask: () => Promise<T>,
   good: (answer: T) => boolean,
   what: string,
   withinMs = patienceMs,
 ): Promise<T> => {
-  const end = Date.now() + withinMs;
-  for (;;) {
+  const from = Date.now();
+  for (let looks = 1; ; looks++) {
     const answer = await ask().catch((error: unknown) => error as T);
     if (!(answer instanceof Error) && good(answer)) return answer;
-    if (Date.now() > end) throw new Error(`Waited in vain for ${what}; last: ${String(answer)}`);
-    await new Promise((resolve) => setTimeout(resolve, 60));
+    const pastMs = Date.now() - from;
+    if ((pastMs > withinMs && looks > withinMs / usualLookMs) || pastMs > mostTimes * withinMs)
+      throw new Error(`Waited in vain for ${what}, ${Math.round(pastMs / 1000)} s; last: ${String(answer)}`);
+    await new Promise((resolve) => setTimeout(resolve, lookEveryMs));
   }
 };
+
+export const find = (driver: WebDriver, css: string): Promise<WebElement> =>
+  eventually(
+    () => driver.findElement(By.css(css)),
+    () => true,
+    `an element ${css}`,
+  );
 
 /** Does it again when the page has drawn the element anew in the meantime or only begins to show it, as a person would look again. */
 export const whileFresh = async <T>(work: () => Promise<T>): Promise<T> => {

@@ -13,15 +13,21 @@ export const inBrowser = (
 ): InBrowser => {
   // Nothing is there before the first spec begins.
   const here = {} as InBrowser;
+  let opening: Promise<unknown>[] = [];
   const [before, after] = how === 'once' ? [beforeAll, afterAll] : [beforeEach, afterEach];
   before(async () => {
-    here.app = await startApplication();
-    here.browser = await openBrowser();
+    const app = startApplication().then((made) => (here.app = made));
+    const browser = openBrowser().then((made) => (here.browser = made));
+    opening = [app, browser];
+    await Promise.all(opening);
     await then(here);
   });
+  // Also where what is above took too long and nobody waits for it any more.
   after(async () => {
-    await here.browser.close();
-    await here.app.remove();
+    await Promise.allSettled(opening);
+    const opened: Partial<InBrowser> = here;
+    await opened.browser?.close();
+    await opened.app?.remove();
   });
   return here;
 };

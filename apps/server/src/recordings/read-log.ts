@@ -45,8 +45,8 @@ export const readLog = async (
     chunks = [];
     await store(some);
   };
+  const each = pieces[Symbol.asyncIterator]();
   try {
-    const each = pieces[Symbol.asyncIterator]();
     for (;;) {
       const { done, value: bytes } = await Promise.race([each.next(), brokenOff]);
       if (done === true) break;
@@ -64,6 +64,8 @@ export const readLog = async (
     await storeSome(1);
     return done;
   } finally {
+    // Whoever sends may still do so: nobody waits for it.
+    each.return?.(undefined).catch(() => undefined);
     await thread.terminate();
   }
 };

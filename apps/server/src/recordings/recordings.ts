@@ -124,10 +124,19 @@ export class Recordings {
       });
       return 'done';
     } catch (error) {
+      await this.forget(id);
+      throw signal.aborted ? new BrokenOff() : error;
+    }
+  }
+
+  /** Deletes what an import left; where the disk has no room even for that, when it has. */
+  private async forget(id: string): Promise<void> {
+    try {
       await this.database.write((transaction) =>
         this.database.tables.recordings.destroy({ where: { id }, transaction }),
       );
-      throw signal.aborted ? new BrokenOff() : error;
+    } catch {
+      setTimeout(() => void this.forget(id), this.options.flushEveryMs ?? flushEveryMs).unref();
     }
   }
 

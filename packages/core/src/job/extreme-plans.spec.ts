@@ -5,6 +5,7 @@ import { extremePlan } from '../testing/extreme-plans.ts';
 import { seeded } from '../testing/sample-plan.ts';
 import { findings, rules } from './findings.ts';
 import { findingsOf } from '../findings/rule.ts';
+import { runCount } from '../testing/run-count.ts';
 
 /** Every number and text in what was said of a plan. */
 const leaves = (data: unknown): unknown[] =>
@@ -15,7 +16,7 @@ const believable = (leaf: unknown): boolean =>
 
 describe('plans at the bounds of the schema', () => {
   const random = seeded(13);
-  const plans: readonly Plan[] = Array.from({ length: 2000 }, () => extremePlan(random));
+  const plans: readonly Plan[] = Array.from({ length: runCount(2000, 300) }, () => extremePlan(random));
 
   it('are judged by every rule without a throw, and without a number nobody could read', () => {
     for (const [i, plan] of plans.entries())
@@ -31,11 +32,11 @@ describe('plans at the bounds of the schema', () => {
           fail(`${context}: ${error instanceof Error ? (error.stack ?? '').slice(0, 600) : String(error)}`);
         }
       }
-    expect(plans.length).toBe(2000);
+    expect(plans.length).toBeGreaterThanOrEqual(300);
   });
 
   it('have a standing and a card', () => {
-    for (const plan of plans.slice(0, 300)) {
+    for (const plan of plans.slice(0, runCount(300, 100))) {
       expect(stageStates(plan, findings(plan)).length).toBeGreaterThan(5);
       expect(leaves(cardOf(plan)).every(believable)).toBeTrue();
     }

@@ -6,15 +6,16 @@ import { edited, seeded } from '../testing/sample-plan.ts';
 import { findingsOf } from '../findings/rule.ts';
 import { soundBoat } from '../testing/sound-boat.ts';
 import { rules as everyRule } from './findings.ts';
+import { runCount } from '../testing/run-count.ts';
 
 const faulty = new Set(Object.keys(ruleFaults).map((name) => name.split(':')[0]));
 const rules = everyRule.filter(({ id }) => faulty.has(id));
 /** A fault is named by the rule that has to speak, and what is put in where there are several. */
 const speaking = (plan: Plan) => rules.flatMap((rule) => findingsOf(rule, plan));
 
-describe('faults of fit, wires, sources and depth put into 200 boats at random', () => {
+describe('faults of fit, wires, sources and depth put into boats at random', () => {
   const random = seeded(20261126);
-  const boats = Array.from({ length: 200 }, () => soundBoat(random));
+  const boats = Array.from({ length: runCount(200, 60) }, () => soundBoat(random));
 
   it('start from boats with nothing to say about them', () => {
     for (const plan of boats) expect(speaking(plan).map(({ id }) => id)).toEqual([]);

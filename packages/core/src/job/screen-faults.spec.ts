@@ -6,6 +6,7 @@ import { pagesAt } from '../plan/pages-at.ts';
 import { suggestLayouts } from '../pages/suggest-layouts.ts';
 import { aDisplay, aNumber, aPlan, edited, seeded } from '../testing/sample-plan.ts';
 import { findings } from './findings.ts';
+import { runCount } from '../testing/run-count.ts';
 
 type Random = () => number;
 const pick = <T>(random: Random, list: readonly T[]): T => list[Math.floor(random() * list.length)]!;
@@ -191,9 +192,9 @@ const faults: Record<string, Fault> = {
   },
 };
 
-describe('faults of pages and keys put into 200 boats at random', () => {
+describe('faults of pages and keys put into boats at random', () => {
   const random = seeded(20261125);
-  const boats = Array.from({ length: 200 }, () => cleanBoat(random));
+  const boats = Array.from({ length: runCount(200, 60) }, () => cleanBoat(random));
 
   it('start from boats with nothing to say about their pages and keys', () => {
     for (const plan of boats) expect([...rulesOf(plan)]).toEqual([]);
