@@ -1,4 +1,4 @@
-import { find } from './support/browser.ts';
+import { find, says } from './support/browser.ts';
 import { inBrowser } from './support/in-browser.ts';
 import { drawn } from './support/views.ts';
 
@@ -38,5 +38,38 @@ describe('on a phone', () => {
         'return document.documentElement.scrollWidth - document.documentElement.clientWidth',
       );
       expect(beyond).toBe(0);
+    }, 60_000);
+
+  for (const [wide, high] of [
+    [390, 844],
+    [1024, 768],
+  ] as const)
+    it(`nothing moves under the next tap when a way is ticked, on ${wide} by ${high}`, async () => {
+      const { driver } = here.browser;
+      await here.browser.resize(wide, high);
+      const id = `still-${wide}`;
+      await fetch(`${here.app.address}/api/boats/${id}`, {
+        method: 'PUT',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ name: 'Still Hull' }),
+      });
+      await driver.get(`${here.app.address}/boats/${id}/brief`);
+      const box = (place: number): string => `#ways gk-tick-field:nth-of-type(${place}) input`;
+      await find(driver, box(1));
+      await drawn(driver);
+      const tops = (): Promise<number[]> =>
+        driver.executeScript<number[]>(
+          `return [...document.querySelectorAll('#ways gk-tick-field')].map((one) => Math.round(one.getBoundingClientRect().top + document.querySelector('main').scrollTop + scrollY))`,
+        );
+      const before = await tops();
+      for (let place = 1; place <= before.length; place++) {
+        await driver.executeScript('document.querySelector(arguments[0]).click()', box(place));
+        await says(driver, 'gk-saved-state', 'saved');
+        await drawn(driver);
+        expect(await tops())
+          .withContext(`${place} ticked`)
+          .toEqual(before);
+      }
+      await here.browser.resize(390, 844);
     }, 60_000);
 });

@@ -83,6 +83,7 @@ export const openBrowser = async (
   await resize(width, height);
   if (slowed > 1) await driver.sendDevToolsCommand('Emulation.setCPUThrottlingRate', { rate: slowed });
   await driver.sendDevToolsCommand('Browser.setDownloadBehavior', { behavior: 'allow', downloadPath: downloads });
+  opened = driver;
   let hurried: string | null = null;
   return {
     driver,
@@ -132,9 +133,20 @@ const usualLookMs = 120;
 /** Whatever the machine does besides, this is long enough. */
 const mostTimes = 6;
 
+/** The browser that was opened last: there is one at a time. */
+let opened: WebDriver | null = null;
+/** What changes while a page still loads or draws. */
+const progress = async (): Promise<string> =>
+  (await opened
+    ?.executeScript<string>(
+      `return [document.URL, document.readyState, document.getElementsByTagName('*').length,
+               performance.getEntriesByType('resource').length].join()`,
+    )
+    .catch(() => '')) ?? '';
+
 /**
- * Waits until a question about the page has the answer wanted: for so long, and for as many looks as that is on a machine
- * that does nothing else.
+ * Waits until a question about the page has the answer wanted: for so long since the page last got on, and for as many looks
+ * as that is on a machine that does nothing else.
  */
 export const eventually = async <T>(
   ask: () => Promise<T>,
@@ -142,13 +154,19 @@ export const eventually = async <T>(
   what: string,
   withinMs = patienceMs,
 ): Promise<T> => {
-  const from = Date.now();
+  const begun = Date.now();
+  let [from, seen] = [begun, ''];
   for (let looks = 1; ; looks++) {
     const answer = await ask().catch((error: unknown) => error as T);
     if (!(answer instanceof Error) && good(answer)) return answer;
-    const pastMs = Date.now() - from;
-    if ((pastMs > withinMs && looks > withinMs / usualLookMs) || pastMs > mostTimes * withinMs)
-      throw new Error(`Waited in vain for ${what}, ${Math.round(pastMs / 1000)} s; last: ${String(answer)}`);
+    const pastMs = Date.now() - begun;
+    if (pastMs > mostTimes * withinMs || (Date.now() - from > withinMs && looks > withinMs / usualLookMs)) {
+      const now = await progress();
+      if (now === seen || pastMs > mostTimes * withinMs)
+        throw new Error(`Waited in vain for ${what}, ${Math.round(pastMs / 1000)} s; last: ${String(answer)}`);
+      // It got on since it was last asked about: half as long again.
+      [from, seen] = [Date.now() - withinMs / 2, now];
+    }
     await new Promise((resolve) => setTimeout(resolve, lookEveryMs));
   }
 };

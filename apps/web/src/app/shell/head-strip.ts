@@ -167,10 +167,13 @@ const waterOf = (plan: Plan): string => {
       .boat {
         flex: 1 1 auto;
       }
+      /* The row is there before the first way is ticked: what comes in later would move the page under the next tap. */
       .ways {
         order: 3;
         flex-basis: 100%;
         justify-content: flex-start;
+        min-height: calc(var(--touch) + 2px);
+        overflow-x: auto;
       }
     }
     /* On a phone two rows and no more: what is not read on the water makes room, and the ways scroll sideways. */
@@ -186,9 +189,6 @@ const waterOf = (plan: Plan): string => {
       .boat .small,
       .tools .desk {
         display: none;
-      }
-      .ways {
-        overflow-x: auto;
       }
     }
   `,

@@ -24,8 +24,8 @@ import { selectWay, viewEvents } from '../state/view.ts';
     p-selectbutton {
       flex-wrap: wrap;
     }
-    /* On a phone in one row, which scrolls. */
-    @media (max-width: 760px) {
+    /* On a tablet and a phone in one row, which scrolls. */
+    @media (max-width: 1100px) {
       p-selectbutton {
         flex-wrap: nowrap;
         white-space: nowrap;
