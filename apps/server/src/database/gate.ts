@@ -1,7 +1,7 @@
 import { Semaphore } from 'async-mutex';
 
-/** More than ever share at once. */
-const all = 1_000_000;
+/** As many share at once; more wait a moment. Each release looks through all of them, so they are few. */
+const all = 1000;
 
 /** Whether what reads the database may go on, or waits while the file is exchanged. */
 export class Gate {
