@@ -1,7 +1,7 @@
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { Key, Origin } from 'selenium-webdriver';
-import { startApplication } from './support/application.ts';
+import { startApplication } from '../tools/application.ts';
 import { eventually, find, textOf, says } from './support/browser.ts';
 import { pointer } from './support/hands.ts';
 import { inBrowser } from './support/in-browser.ts';

@@ -1,7 +1,7 @@
 import { findings } from '@grey-keel/core';
 import type { Finding, Plan } from '@grey-keel/model';
 import { everyFault } from '../packages/core/src/testing/every-fault.ts';
-import { startApplication } from './support/application.ts';
+import { startApplication } from '../tools/application.ts';
 import { bring } from './support/bring.ts';
 import { eventually, find } from './support/browser.ts';
 import { pointer } from './support/hands.ts';

@@ -1,5 +1,5 @@
 import { openBrowser, type Browser } from './support/browser.ts';
-import { walkByTab, type TabWalk } from './support/tab-walk.ts';
+import { walkByTab, type TabWalk } from '../tools/look/tab-walk.ts';
 
 describe('the walk by Tab', () => {
   let browser: Browser;

@@ -2,7 +2,7 @@ import { pdfSheets } from '../apps/server/src/testing/pdf-text.ts';
 import { eventually, find, seriousFaults, says } from './support/browser.ts';
 import { pointer } from './support/hands.ts';
 import { inBrowser } from './support/in-browser.ts';
-import { walkByTab } from './support/tab-walk.ts';
+import { walkByTab } from '../tools/look/tab-walk.ts';
 import { show as showAt, views } from './support/views.ts';
 
 const minutes = 60_000;

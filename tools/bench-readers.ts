@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { connect, type Socket } from 'node:net';
-import type { Application } from '../e2e/support/application.ts';
+import type { Application } from './application.ts';
 import { median, milliseconds, type Row } from './bench-row.ts';
 
 const readers = 40;

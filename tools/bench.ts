@@ -1,6 +1,6 @@
 import type { Plan } from '@grey-keel/model';
 import { randomUUID } from 'node:crypto';
-import { startApplication } from '../e2e/support/application.ts';
+import { startApplication } from './application.ts';
 import { coreRows, sink } from './bench-core.ts';
 import { fleetPageTimes } from './bench-fleet-pages.ts';
 import { fleetTimes } from './bench-fleet.ts';

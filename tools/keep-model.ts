@@ -1,5 +1,5 @@
 import { parseArgs } from 'node:util';
-import { keepModel } from '../apps/server/src/testing/keep-model.ts';
+import { keepModel } from './keep-model/run-model.ts';
 
 // npm run keep-model -- [--count N] [--seed S]: sources and recordings opened, closed, ended and killed at random, N times each.
 const { values } = parseArgs({ options: { count: { type: 'string' }, seed: { type: 'string' } } });

@@ -1,7 +1,7 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { parseArgs } from 'node:util';
-import { startApplication } from '../e2e/support/application.ts';
+import { startApplication } from './application.ts';
 import { openBrowser } from '../e2e/support/browser.ts';
 import { addLongNamed } from './look/long-names.ts';
 import { everyLook, faultsOfLook, lookAt, lookInWords, pairedLooks } from './look/looks.ts';

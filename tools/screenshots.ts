@@ -2,7 +2,7 @@ import { mkdirSync, writeFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import type { Picture } from '../apps/web/src/app/stages/stage-views.ts';
 import { stageViews } from '../apps/web/src/app/stages/views.ts';
-import { startApplication } from '../e2e/support/application.ts';
+import { startApplication } from './application.ts';
 import { eventually, find, openBrowser } from '../e2e/support/browser.ts';
 import { pointer } from '../e2e/support/hands.ts';
 import { drawn } from '../e2e/support/views.ts';

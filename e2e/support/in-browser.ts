@@ -1,4 +1,4 @@
-import { startApplication, type Application } from './application.ts';
+import { startApplication, type Application } from '../../tools/application.ts';
 import { openBrowser, type Browser } from './browser.ts';
 
 export interface InBrowser {

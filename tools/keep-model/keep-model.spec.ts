@@ -1,4 +1,4 @@
-import { keepModel } from './keep-model.ts';
+import { keepModel } from './run-model.ts';
 
 describe('sources and recordings under all that can befall them', () => {
   it('have one port at most, lose no sample and double none', async () => {

@@ -1,9 +1,9 @@
 import type { LogChannel } from '@grey-keel/core';
 import { seeded } from '@grey-keel/core/testing';
 import type { Connection } from '@grey-keel/model';
-import type { PortEvents } from '../instruments/ports.ts';
-import { SourceLine } from '../instruments/source-line.ts';
-import { LiveRecording } from '../recordings/live-recording.ts';
+import type { PortEvents } from '../../apps/server/src/instruments/ports.ts';
+import { SourceLine } from '../../apps/server/src/instruments/source-line.ts';
+import { LiveRecording } from '../../apps/server/src/recordings/live-recording.ts';
 
 /** What was found wrong, or null. */
 type Fault = string | null;

@@ -5,8 +5,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
-const server = fileURLToPath(new URL('../../apps/server/src/', import.meta.url));
-const built = fileURLToPath(new URL('../../apps/web/dist/browser/index.html', import.meta.url));
+const server = fileURLToPath(new URL('../apps/server/src/', import.meta.url));
+const built = fileURLToPath(new URL('../apps/web/dist/browser/index.html', import.meta.url));
 const killer = join(server, 'testing/kill-before-answer.ts');
 
 /** The real application on a folder of its own, which can be stopped, killed and started again on the same port. */
