@@ -31,7 +31,7 @@ export const lockFolder = async (databaseFile: string): Promise<() => Promise<vo
     await execute(connection, 'BEGIN EXCLUSIVE');
   } catch (error) {
     await close();
-    throw /SQLITE_BUSY/.test(String(error)) ? new FolderInUse(folder) : error;
+    throw String(error).includes('SQLITE_BUSY') ? new FolderInUse(folder) : error;
   }
   return close;
 };

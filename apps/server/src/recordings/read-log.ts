@@ -48,9 +48,9 @@ export const readLog = async (
   const each = pieces[Symbol.asyncIterator]();
   try {
     for (;;) {
-      const { done, value: bytes } = await Promise.race([each.next(), brokenOff]);
-      if (done === true) break;
-      say({ type: 'piece', bytes });
+      const next = await Promise.race([each.next(), brokenOff]);
+      if (next.done === true) break;
+      say({ type: 'piece', bytes: next.value });
       underWay += 1;
       while (underWay >= mostUnderWay) await Promise.race([changed(), failed, brokenOff]);
       await storeSome(storedAtOnce);
