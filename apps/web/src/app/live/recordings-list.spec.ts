@@ -54,7 +54,7 @@ describe('the recordings', () => {
     const gaps = [{ fromS: 60, toS: 90, samples: 300 }];
     await answer([recording({ state: 'waiting for room', badTimes: 7, gaps })]);
     expect(text(root, '[data-recording="one"]')).toContain('ended; waits for room on the disk');
-    expect(text(root, '[data-recording="one"]')).toContain('7 times that are none');
+    expect(text(root, '[data-recording="one"]')).toContain('(7 times are none, taken as no time)');
     expect(text(root, '[data-recording="one"]')).toContain('Gap from 1.0 to 1.5 min: 300 values dropped');
     expect(text(root, '[data-recording="one"]')).toContain(
       '10.0 min, 12,345 sentences, 1.5 MB; times from the clock in it',

@@ -79,8 +79,8 @@ const stateWords: Readonly<Record<RecordingState, string>> = {
           @if (one.wrongChecksum || one.noSentence) {
             ; left out: {{ one.wrongChecksum }} with a wrong checksum, {{ one.noSentence }} no sentence
           }
-          @if (one.badTimes) {
-            ; <span class="mono">{{ one.badTimes | number }}</span> times that are none, taken as no time
+          @if (one.badTimes; as count) {
+            ({{ count === 1 ? 'one time is none' : (count | number) + ' times are none' }}, taken as no time)
           }
         </p>
         @for (gap of one.gaps; track gap.fromS) {

@@ -12,6 +12,9 @@ import { selectWay, viewEvents } from '../state/view.ts';
   imports: [FormsModule, SelectButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
+    @if (ways().length === 0) {
+      <span class="small faint">No way of working is ticked yet.</span>
+    }
     <p-selectbutton
       aria-label="Way of working looked at"
       [autofocus]="false"
@@ -21,6 +24,9 @@ import { selectWay, viewEvents } from '../state/view.ts';
     />
   `,
   styles: `
+    span {
+      align-self: center;
+    }
     p-selectbutton {
       flex-wrap: wrap;
     }
