@@ -6,7 +6,7 @@ import { By, Key } from 'selenium-webdriver';
 import { eventually, find, textOf } from './support/browser.ts';
 import { type Hands, pointer } from './support/hands.ts';
 import { inBrowser } from './support/in-browser.ts';
-import { actOn } from './support/job.ts';
+import { actOn, openBoatId } from './support/job.ts';
 import { takeLive } from './support/take-live.ts';
 
 const minutes = 60_000;
@@ -144,7 +144,7 @@ describe('instruments', () => {
       await drive().get(here.app.address);
       await actOn(drive(), hands, 'Old Marl', 'Practice copy');
       await until('.boat .practice', (text) => text.includes('practice copy'), 'the practice copy');
-      const address = new URL(await drive().getCurrentUrl()).pathname.split('/')[2] ?? '';
+      const address = await openBoatId(drive());
       await calibrate(address, 'heading-c-compass');
       await hands.press('#instruments');
       await hands.choose('#source-way', 'the simulated boat');

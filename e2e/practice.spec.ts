@@ -3,7 +3,7 @@ import { By } from 'selenium-webdriver';
 import { eventually, find, textOf } from './support/browser.ts';
 import { type Hands, keyboard, pointer } from './support/hands.ts';
 import { inBrowser } from './support/in-browser.ts';
-import { actOn } from './support/job.ts';
+import { actOn, openBoatId } from './support/job.ts';
 import { readingLines, takeLive } from './support/take-live.ts';
 
 const minutes = 60_000;
@@ -131,7 +131,7 @@ describe('the procedures on a practice copy', () => {
     await drive().get(here.app.address);
     await actOn(drive(), hands, 'Sable Wren', 'Practice copy');
     await until('.boat .practice', (text) => text.includes('practice copy'), 'the practice copy');
-    boat = new URL(await drive().getCurrentUrl()).pathname.split('/')[2] ?? '';
+    boat = await openBoatId(drive());
     await drive().get(`${here.app.address}/boats/${boat}/calibrate`);
     await hands.press('#instruments');
     await hands.choose('#source-way', 'the simulated boat');

@@ -1,7 +1,7 @@
 import { By, Key } from 'selenium-webdriver';
 import { eventually, find, textOf } from './support/browser.ts';
 import { byLabel, type LabelHands } from './support/by-label.ts';
-import { type Hands, keyboard, pointer, touch } from './support/hands.ts';
+import { type Hands, keyboard, pointer, tapInto, touch } from './support/hands.ts';
 import { inBrowser } from './support/in-browser.ts';
 import { downloaded, saved } from './support/job.ts';
 
@@ -159,8 +159,7 @@ describe('a newcomer', () => {
       const { driver } = here.browser;
       // What is typed is left by the next key of the board on the screen: Enter would send the form off.
       const fill = async (css: string, text: string): Promise<void> => {
-        await finger.press(css);
-        await driver.executeScript('document.activeElement.select()');
+        await tapInto(driver, finger.press, css);
         await driver.actions().sendKeys(text, Key.TAB).perform();
       };
       expect(told(await walk({ ...finger, fill }))).toBeLessThanOrEqual(mostActions);

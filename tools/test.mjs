@@ -12,7 +12,7 @@ const wanted = process.argv.slice(2);
 const live = wanted.length === 1;
 
 /** How long a suite takes beside the others on a slow machine, s: three times that is a hang. */
-const usualS = { lint: 250, format: 60, types: 200, formats: 20, node: 700, web: 180, e2e: 1500 };
+const usualS = { lint: 400, format: 90, types: 150, formats: 20, node: 700, web: 250, e2e: 1500 };
 const patience = 3;
 /** A suite that is asked to end says in which spec it was; then it is ended. */
 const lastWordsMs = 5000;

@@ -104,6 +104,24 @@ export const pointer = (driver: WebDriver): Hands => {
   };
 };
 
+/** So often a finger taps on a field that does not take the keys: it may have moved as the finger came down. */
+const mostTaps = 3;
+
+/** Taps on a field until it takes the keys, and marks what stands in it. */
+export const tapInto = async (driver: WebDriver, tapOn: (css: string) => Promise<void>, css: string): Promise<void> => {
+  for (let i = 0; i < mostTaps; i++) {
+    await tapOn(css);
+    const has = await eventually(
+      () => driver.executeScript<boolean>('return document.activeElement.matches(arguments[0])', css),
+      (focused) => focused,
+      `${css} to take the keys`,
+      2000,
+    ).catch(() => false);
+    if (has) return wholeOf(driver, css);
+  }
+  throw new Error(`${css} does not take the keys when it is tapped on.`);
+};
+
 /** A finger: it taps, and types on whatever the tap has brought up. */
 export const touch = ({ driver, tap }: Browser): Hands => {
   const tapOn = (css: string): Promise<void> =>
@@ -121,8 +139,7 @@ export const touch = ({ driver, tap }: Browser): Hands => {
     ...pointer(driver),
     press: tapOn,
     fill: async (css, text) => {
-      await tapOn(css);
-      await wholeOf(driver, css);
+      await tapInto(driver, tapOn, css);
       await driver.actions().sendKeys(text, Key.ENTER).perform();
     },
     stage: async (number) => {

@@ -199,3 +199,13 @@ export const downloaded = (browser: Browser, ending: string): Promise<string> =>
     (path) => path !== '' && readFileSync(path).length > 0,
     `a download ending in ${ending}`,
   );
+
+/** The id of the boat that is open, once its address is that of a boat. */
+export const openBoatId = async (driver: WebDriver): Promise<string> => {
+  const address = await eventually(
+    () => driver.getCurrentUrl(),
+    (url) => /^\/boats\/[^/]+\//.test(new URL(url).pathname),
+    'the address of a boat',
+  );
+  return new URL(address).pathname.split('/')[2] ?? '';
+};
