@@ -18,9 +18,13 @@ if (!Number.isInteger(count) || count < 1 || !Number.isInteger(seed)) {
 const mostLeftBytes = 60e6;
 
 const folder = scratchFolder();
-const server = fork(fileURLToPath(new URL('../apps/server/src/testing/fuzz-server.ts', import.meta.url)), [folder.path], {
-  execArgv: ['--import', 'tsx', '--expose-gc'],
-});
+const server = fork(
+  fileURLToPath(new URL('../apps/server/src/testing/fuzz-server.ts', import.meta.url)),
+  [folder.path],
+  {
+    execArgv: ['--import', 'tsx', '--expose-gc'],
+  },
+);
 const told = <T>(): Promise<T> => new Promise((resolve) => server.once('message', (message) => resolve(message as T)));
 let ended = false;
 server.once('exit', () => {

@@ -70,6 +70,12 @@ describe('the backups that are made by themselves', () => {
     expect((await new BoatStore(database).fleet()).map(({ id }) => id)).toEqual([`hull-${mostPutAside + 1}`]);
   });
 
+  it('are made one after the other, though several are asked for at once', async () => {
+    const made = await Promise.all([backups.make(), backups.make(), backups.make()]);
+    expect(made.every((one) => one !== null)).toBeTrue();
+    expect((await backups.restore(made[0]?.name ?? ''))?.ok).toBeTrue();
+  });
+
   it('hold what was there when they were asked for, though another was made in the same second', async () => {
     await backups.make();
     await new BoatStore(database).create('first', emptyPlan('First'));

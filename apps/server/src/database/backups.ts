@@ -1,4 +1,5 @@
 import type { BackupEntry } from '@grey-keel/model';
+import { Mutex } from 'async-mutex';
 import { existsSync, readdirSync, statSync } from 'node:fs';
 import { mkdir, rename, rm } from 'node:fs/promises';
 import { basename, dirname, join } from 'node:path';
@@ -19,6 +20,7 @@ const nameAt = (now: Date): string => `grey-keel-${now.toISOString().slice(0, 19
 /** The backups the program makes by itself, beside the database. */
 export class Backups {
   readonly folder: string;
+  private readonly turn = new Mutex();
 
   constructor(
     private readonly database: Database,
@@ -34,8 +36,12 @@ export class Backups {
     return [...this.daily(), ...this.putAside()].sort((a, b) => (a.at < b.at ? 1 : -1));
   }
 
-  /** Makes one now. It has its name only when it is whole. */
-  async make(): Promise<BackupEntry | null> {
+  /** Makes one now, one after the other. It has its name only when it is whole. */
+  make(): Promise<BackupEntry | null> {
+    return this.turn.runExclusive(() => this.makeOne());
+  }
+
+  private async makeOne(): Promise<BackupEntry | null> {
     const name = nameAt(this.now());
     const file = join(this.folder, name);
     await mkdir(this.folder, { recursive: true, mode: 0o700 });

@@ -93,13 +93,16 @@ describe('a server that keeps the work', () => {
     const sheets = ['report', 'shopping', 'wiring', 'aboard'].map((sheet) =>
       send('GET', `/boats/sable-wren/${sheet}.pdf?${units}`),
     );
-    const from = performance.now();
+    let ended = false;
+    const printing = Promise.all(sheets).then((printed) => {
+      ended = true;
+      return printed;
+    });
     const health = await Promise.all(Array.from({ length: 200 }, () => send('GET', '/health')));
-    const answeredMs = performance.now() - from;
     expect(health.every(({ status }) => status === 200)).toBeTrue();
-    const printed = await Promise.all(sheets);
-    expect(printed.map(({ status }) => status)).toEqual(sheets.map(() => 200));
-    expect(answeredMs).toBeLessThan(5000);
+    // However busy the machine is, nobody waits for the last sheet.
+    expect(ended).toBeFalse();
+    expect((await printing).map(({ status }) => status)).toEqual(sheets.map(() => 200));
   }, 60_000);
 
   it('lets in only whoever has the token, where one is set', async () => {
