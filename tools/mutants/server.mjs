@@ -113,7 +113,7 @@ export const mutants = [
   {
     file: 'photographs/clean-jpeg.ts',
     from: 'if (kind === marker.app2) return',
-    to: 'if (kind === marker.app15) return',
+    to: 'if (kind === marker.eoi) return',
   },
   { file: 'photographs/photographs.ts', from: 'WHERE made_at < :old AND', to: 'WHERE' },
   {

@@ -22,6 +22,8 @@ const spoken = [
   segment(0xe2, Buffer.from('MPF\0second picture', 'latin1')),
   segment(0xed, Buffer.from('Photoshop 3.0\0by somebody', 'latin1')),
   segment(0xfe, Buffer.from('taken behind the island', 'latin1')),
+  // Of a kind that no picture has.
+  segment(0x24, Buffer.from('Exif\0\0 47.2 N', 'latin1')),
 ];
 
 describe('a photograph that is cleaned', () => {

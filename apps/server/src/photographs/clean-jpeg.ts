@@ -9,12 +9,10 @@ const marker = {
   soi: 0xd8,
   eoi: 0xd9,
   sos: 0xda,
-  com: 0xfe,
   app0: 0xe0,
   app1: 0xe1,
   app2: 0xe2,
   app14: 0xee,
-  app15: 0xef,
 };
 const cutShort = 'It breaks off in the middle. Save it again, or take it anew.';
 const headBytes = 16;
@@ -44,13 +42,16 @@ const scanEnd = (bytes: Buffer, from: number): number => {
   throw new NoPicture(cutShort);
 };
 
+/** Frames and code tables (0xC0 to 0xCF), scans, tables of steps, lines and restarts: what a picture is drawn from. */
+const draws = (kind: number): boolean => (kind >= 0xc0 && kind <= 0xcf) || (kind >= marker.sos && kind <= 0xdd);
+
 /** What of a segment stays: all that the picture is drawn from, its colour profile with it, and nothing that was written about it. */
 const kept = (kind: number, segment: Buffer): Buffer | null => {
   if (kind === marker.app0) return segment.toString('latin1', 4, 9) === 'JFIF\0' ? plainJfif(segment) : null;
   if (kind === marker.app2) return segment.subarray(4, 4 + profile.length).equals(profile) ? segment : null;
   // How its colours are coded.
   if (kind === marker.app14) return segment.toString('latin1', 4, 9) === 'Adobe' ? segment : null;
-  return kind === marker.com || (kind >= marker.app0 && kind <= marker.app15) ? null : segment;
+  return draws(kind) ? segment : null;
 };
 
 /**
