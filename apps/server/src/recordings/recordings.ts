@@ -3,17 +3,17 @@ import {
   liveQuantitySchema,
   recordingGapsSchema,
   type Recording,
-  type RecordingGap,
   type RecordingPart,
   type RecordingUnderWay,
 } from '@grey-keel/model';
 import { Semaphore } from 'async-mutex';
-import { Op, QueryTypes, UniqueConstraintError, type Transaction } from 'sequelize';
+import { Op, UniqueConstraintError } from 'sequelize';
 import type { Database } from '../database/open-database.ts';
 import type { RecordingChannelRow, RecordingRow } from '../database/tables.ts';
 import type { Chunk } from './columns.ts';
 import { LiveRecording } from './live-recording.ts';
 import { readLog } from './read-log.ts';
+import { floatsOf, putChunks, putCounts } from './stored-parts.ts';
 
 /** A recording that is under way is stored at least so often: a kill loses no more. */
 const flushEveryMs = 5000;
@@ -40,12 +40,6 @@ interface Importing {
   readonly breakOff: AbortController;
   queued: boolean;
 }
-
-const bytesOf = (floats: Float64Array): Buffer => Buffer.from(floats.buffer, floats.byteOffset, floats.byteLength);
-const floatsOf = (blob: Buffer): Float64Array => {
-  const copy = new Uint8Array(blob);
-  return new Float64Array(copy.buffer, 0, Math.floor(copy.byteLength / 8));
-};
 
 /** Recordings as the database has them: columns in chunks, never a line of text. */
 export class Recordings {
@@ -118,9 +112,9 @@ export class Recordings {
         one.queued = false;
         signal.throwIfAborted();
         const store = (chunks: readonly Chunk[]): Promise<void> =>
-          this.database.write((transaction) => this.put(id, chunks, transaction));
+          this.database.write((transaction) => putChunks(this.database, id, chunks, transaction));
         const { channels, counts } = await readLog(pieces, store, signal);
-        await this.database.write((transaction) => this.finish(id, channels, counts, transaction));
+        await this.database.write((transaction) => putCounts(this.database, id, channels, counts, transaction));
       });
       return 'done';
     } catch (error) {
@@ -157,7 +151,7 @@ export class Recordings {
       elapsedS: () => (performance.now() - startedAt) / 1000,
       store: ({ chunks, channels, gaps, sentences, lastedS, last }) =>
         this.database.write(async (transaction) => {
-          await this.put(id, chunks, transaction);
+          await putChunks(this.database, id, chunks, transaction);
           const counts: LogCounts = {
             sentences,
             wrongChecksum: 0,
@@ -170,7 +164,7 @@ export class Recordings {
             lastedS,
           };
           const state = last ? 'ready' : 'recording';
-          await this.finish(id, channels, counts, transaction, { state, timesKnown: 'arrival', gaps });
+          await putCounts(this.database, id, channels, counts, transaction, { state, timesKnown: 'arrival', gaps });
         }),
       done: () => {
         stopListening();
@@ -277,70 +271,6 @@ export class Recordings {
       if (error instanceof UniqueConstraintError) return false;
       throw error;
     }
-  }
-
-  private async put(id: string, chunks: readonly Chunk[], transaction: Transaction): Promise<void> {
-    // One by one their bytes are bound; many at once would be written out as text, twice as long.
-    for (const { channel, part, times, figures } of chunks)
-      await this.database.tables.recordingChunks.create(
-        {
-          recording_id: id,
-          channel,
-          part,
-          from_s: times[0] ?? 0,
-          to_s: times[times.length - 1] ?? 0,
-          samples: times.length,
-          times: bytesOf(times),
-          figures: bytesOf(figures),
-        },
-        { transaction },
-      );
-  }
-
-  private async finish(
-    id: string,
-    channels: readonly LogChannel[],
-    counts: LogCounts,
-    transaction: Transaction,
-    {
-      state = 'ready',
-      timesKnown = counts.timesKnown,
-      gaps = [],
-    }: Partial<Pick<Recording, 'state' | 'timesKnown'>> & { readonly gaps?: readonly RecordingGap[] } = {},
-  ): Promise<void> {
-    const { recordings, recordingChannels } = this.database.tables;
-    const sizes = await this.database.sequelize.query<{ channel: number; samples: number; bytes: number }>(
-      'SELECT channel, SUM(samples) AS samples, SUM(LENGTH(times) + LENGTH(figures)) AS bytes FROM recording_chunks WHERE recording_id = :id GROUP BY channel',
-      { replacements: { id }, type: QueryTypes.SELECT, transaction },
-    );
-    await recordingChannels.bulkCreate(
-      channels.map(({ id: channel, talker, type, quantity }) => ({
-        recording_id: id,
-        channel,
-        talker,
-        type,
-        quantity,
-        samples: sizes.find((one) => one.channel === channel)?.samples ?? 0,
-      })),
-      { transaction, updateOnDuplicate: ['samples'] },
-    );
-    await recordings.update(
-      {
-        state,
-        simulated: counts.simulated,
-        times_known: timesKnown,
-        started_at: counts.startedMs === null ? null : new Date(counts.startedMs).toISOString(),
-        lasted_s: counts.lastedS,
-        sentences: counts.sentences,
-        wrong_checksum: counts.wrongChecksum,
-        no_sentence: counts.noSentence,
-        not_read: counts.notRead,
-        bad_times: counts.badTimes,
-        gaps: JSON.stringify(gaps),
-        bytes: sizes.reduce((sum, { bytes }) => sum + bytes, 0),
-      },
-      { where: { id }, transaction },
-    );
   }
 
   private stateOf({ id, state }: RecordingRow): Recording['state'] {

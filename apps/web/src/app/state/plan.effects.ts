@@ -21,6 +21,7 @@ import {
 } from 'rxjs';
 import { offline, problemOf } from '../api/problem.ts';
 import { ServerApi } from '../api/server-api.ts';
+import { notReadWords } from './not-read-words.ts';
 import { Outbox } from './outbox.ts';
 import { boatEvents, outboxEvents, serverEvents } from './plan.actions.ts';
 import { planFeature } from './plan.reducer.ts';
@@ -32,22 +33,6 @@ import type { Made, OutboxEntry } from './waiting-entry.ts';
 const retryAfterMs = 2000;
 /** How often it is looked whether a tab that closed has left something. */
 const lookForLeftMs = 5000;
-
-const changes = (count: number): string => (count === 1 ? 'One change that waited' : `${count} changes that waited`);
-
-/** What is said of things that wait and cannot be sent. */
-const notReadWords = (damaged: number, outdated: number): string =>
-  [
-    ...(damaged > 0 ? [`${changes(damaged)} in this browser could not be read.`] : []),
-    ...(outdated > 0
-      ? [
-          `${changes(outdated)} in this browser fit the updated program no more: look the boat over and make them again.`,
-        ]
-      : []),
-    ...(damaged + outdated > 0
-      ? ['What can be read is sent; the rest is put aside in the browser under "grey-keel-damaged".']
-      : []),
-  ].join(' ');
 
 /** Keeps the open boat and the server together: sets edits aside, sends them one by one, follows what others do. */
 @Injectable()
