@@ -17,6 +17,8 @@ const patience = 3;
 /** A suite that is asked to end says in which spec it was; then it is ended. */
 const lastWordsMs = 5000;
 
+/** The specs that failed and their first words, told once more at the end. */
+const faults = [];
 /** The process groups that are under way: none outlives this process. */
 const groups = new Set();
 const end = (group, signal) => {
@@ -70,6 +72,7 @@ const watched = (suite, command, args) =>
         child.stderr.destroy();
         rmSync(folder, { recursive: true, force: true });
         if (!live) process.stdout.write(output);
+        faults.push(...[...output.matchAll(/^FAULT (.*)$/gm)].map(([, fault]) => `${suite}: ${fault}`));
         resolve({ code: hung ? 1 : (code ?? 1), output });
       }, 200);
     });
@@ -147,6 +150,7 @@ if (passed + failed === 0) {
   console.log('Nothing ran.');
   failed = 1;
 }
+if (faults.length > 0) console.log(`\n${faults.join('\n')}`);
 console.log(`\n${lines.join('\n')}\n`);
 console.log(`${passed} passed, ${failed} failed`);
 process.exitCode = failed > 0 ? 1 : 0;
