@@ -1,7 +1,7 @@
 import { fork } from 'node:child_process';
 import { fileURLToPath } from 'node:url';
 import { parseArgs } from 'node:util';
-import { fuzz } from './fuzz-doors.ts';
+import { fuzz } from './fuzz/doors.ts';
 import { scratchFolder } from '../apps/server/src/testing/test-server.ts';
 
 // npm run fuzz -- [--count N] [--seed S] [--printed P]: N inputs to the doors that read, a tenth to those that write, a hundredth printed.

@@ -55,10 +55,14 @@ export const sourceModel = async (seed: number): Promise<Fault> => {
   const one: Connection = { by: 'tcp', address: '127.0.0.1', port: 10_110 };
   const other: Connection = { by: 'udp', port: 2000 };
   let wanted: Connection | null = null;
+  let waiting = 0;
   for (let turn = 0; turn < 30; turn++) {
     kind = turn > 20;
     wanted = [one, one, other, null][Math.floor(4 * random())] ?? null;
-    line.want(wanted);
+    if (wanted === null) {
+      waiting += 1;
+      void line.closed().then(() => (waiting -= 1));
+    } else line.want(wanted);
     if (random() < 0.6) await soon();
     const [port] = ports;
     if (port && !kind && random() < 0.2) {
@@ -70,12 +74,15 @@ export const sourceModel = async (seed: number): Promise<Fault> => {
   }
   for (
     let i = 0;
-    i < (wanted === null ? lateTicks / 4 : 4 * lateTicks) && (wanted === null ? open > 0 : line.state !== 'open');
+    i < (wanted === null ? lateTicks / 4 : 4 * lateTicks) &&
+    (wanted === null ? open + waiting > 0 : line.state !== 'open');
     i++
   )
     await (i % 8 === 7 ? new Promise((resolve) => setTimeout(resolve, 2)) : soon());
   if (most > 1) return `${most} ports at once`;
   if (open !== (wanted === null ? 0 : 1)) return `${open} ports where ${wanted === null ? 'none is' : 'one is'} wanted`;
+  await soon();
+  if (waiting > 0) return `${waiting} wait for it to close`;
   const [last] = ports;
   if (last && last.to !== wanted) return 'the port of another connection';
   heard = 0;

@@ -41,6 +41,8 @@ export class SourceLine {
   /** Opens it, or leaves it open where it is that already; null closes it. */
   want(connection: Connection | null): void {
     this.wanted = connection;
+    // Whoever waits for it to close need not wait until it is closed another time.
+    if (connection !== null) this.letGo();
     this.lost = null;
     this.problem = null;
     this.tries = 0;
@@ -48,7 +50,7 @@ export class SourceLine {
     this.goOn();
   }
 
-  /** Closes it, and waits until it is. */
+  /** Closes it, and waits until it is, or is wanted again. */
   closed(): Promise<void> {
     this.want(null);
     return this.phase === 'closed' ? Promise.resolve() : new Promise((resolve) => this.rest.push(resolve));
@@ -57,7 +59,10 @@ export class SourceLine {
   private goOn(): void {
     if (this.phase === 'closed' && this.wanted !== null) void this.open(this.wanted);
     else if (this.made !== this.wanted) this.close();
-    if (this.phase !== 'closed' || this.wanted !== null) return;
+    if (this.phase === 'closed' && this.wanted === null) this.letGo();
+  }
+
+  private letGo(): void {
     for (const resolve of this.rest) resolve();
     this.rest = [];
   }

@@ -1,6 +1,6 @@
 import { applyEdits } from '@grey-keel/core';
 import { editSchemas, type Edit, type EditKind, type Plan } from '@grey-keel/model';
-import { valueFrom } from '../packages/core/src/testing/extreme-plans.ts';
+import { valueFrom } from '../../packages/core/src/testing/extreme-plans.ts';
 
 type Random = () => number;
 

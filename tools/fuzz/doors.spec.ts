@@ -1,7 +1,7 @@
-import { seedDemo } from '../apps/server/src/demo/seed-demo.ts';
-import { noLimit, scratchFolder, serverOn } from '../apps/server/src/testing/test-server.ts';
-import { fuzz } from './fuzz-doors.ts';
-import { runCount } from '../packages/core/src/testing/run-count.ts';
+import { seedDemo } from '../../apps/server/src/demo/seed-demo.ts';
+import { noLimit, scratchFolder, serverOn } from '../../apps/server/src/testing/test-server.ts';
+import { fuzz } from './doors.ts';
+import { runCount } from '../../packages/core/src/testing/run-count.ts';
 
 describe('every door of the server', () => {
   it('answers garbled and extreme input with what is wrong with it', async () => {
