@@ -7,6 +7,7 @@ import { eventually, find } from './support/browser.ts';
 import { pointer } from './support/hands.ts';
 import { inBrowser } from './support/in-browser.ts';
 import { findingIs } from './support/job.ts';
+import { follow } from './support/views.ts';
 
 const minutes = 60_000;
 
@@ -35,7 +36,7 @@ describe('the fix of every finding', () => {
         const finding = findings(plan).find(({ id }) => id.split(':')[0] === name.split(':')[0]);
         if (!finding) return fail('nothing is found');
         await broughtIn(`fault-${i}`, plan);
-        await driver.get(`${here.app.address}/boats/fault-${i}/${finding.stage}`);
+        await follow(here.browser, here.app.address, `boats/fault-${i}/${finding.stage}`);
         await find(driver, '.sheet');
         await findingIs(driver, finding.id, true);
         await pointer(driver).press(`[data-finding="${finding.id}"] .fix`);

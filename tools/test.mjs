@@ -117,19 +117,21 @@ const suites = {
     const { code } = await watched('e2e', process.execPath, ['tools/build-web.mjs']);
     if (code !== 0) return { passed: 0, failed: 1 };
     // Two at a time: a journey waits for the page most of its time.
-    const [one, other] = await Promise.all([counted('e2e', lookedAt), counted('e2e', walked)]);
+    const [one, other] = await Promise.all([counted('e2e', part(true)), counted('e2e', part(false))]);
     return { passed: one.passed + other.passed, failed: one.failed + other.failed };
   },
 };
 
-/** The specs in the browser in two parts: views that are looked at, and what is done from one to the next. */
-const isLookedAt = (name) => /^(looks|fixes|views|find|phone|tab-walk|text-faults)\./.test(name);
+/** The specs in the browser in two parts that take about as long as each other; what is new goes into the second. */
+const inFirst = /^(looks|fixes|views|find|phone|tab-walk|text-faults|practice|instruments)\./;
 const inTheBrowser = readdirSync(join(root, 'e2e')).filter((name) => name.endsWith('.spec.ts'));
-const lookedAt = inTheBrowser.filter(isLookedAt).map((name) => `e2e/${name}`);
-const walked = inTheBrowser.filter((name) => !isLookedAt(name)).map((name) => `e2e/${name}`);
+const part = (first) => inTheBrowser.filter((name) => inFirst.test(name) === first).map((name) => `e2e/${name}`);
 
 /** Two lanes side by side, about as long as each other. */
-const lanes = [['lint', 'format', 'types', 'formats', 'node', 'web'], ['e2e']];
+const lanes = [
+  ['lint', 'format', 'types', 'formats', 'node'],
+  ['e2e', 'web'],
+];
 let passed = 0;
 let failed = 0;
 const lines = [];

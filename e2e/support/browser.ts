@@ -206,7 +206,8 @@ const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/
 
 /** What axe finds that is serious or worse, as `rule: place` lines. */
 export const seriousFaults = async (driver: WebDriver): Promise<string[]> => {
-  await driver.executeScript(axeSource);
+  // A page that was followed from the last one has it already.
+  if (await driver.executeScript<boolean>('return window.axe === undefined')) await driver.executeScript(axeSource);
   return driver.executeAsyncScript<string[]>(`
     const done = arguments[arguments.length - 1];
     axe.run(document, { resultTypes: ['violations'] }).then((result) =>

@@ -2,7 +2,7 @@ import { createRequire } from 'node:module';
 import { stageViews } from '../../apps/web/src/app/stages/views.ts';
 import { longNamed } from './long-names.ts';
 import { eventually, find, seriousFaults, type Browser } from '../../e2e/support/browser.ts';
-import { drawn } from '../../e2e/support/views.ts';
+import { drawn, follow } from '../../e2e/support/views.ts';
 import { textFaults } from './text-faults.ts';
 
 // Its file is a script of the older kind, whose names cannot be imported one by one.
@@ -45,10 +45,20 @@ export type Look = {
   readonly [K in keyof Conditions]: K extends 'size' ? (typeof allScreens)[number] : Conditions[K][number];
 };
 
-/** So many looks that any two conditions meet in one of them. */
+/** What is read when the program is loaded. */
+export const lightOf = ({ theme, units }: Look): string => `${theme}, ${units}`;
+
+/** So many looks that any two conditions meet in one of them; those of one theme and unit behind each other. */
 export const pairedLooks = (): readonly Look[] => {
   const { place, theme, size, units, boat } = conditions;
-  return make({ place: [...place], theme: [...theme], size: [...size], units: [...units], boat: [...boat] });
+  const looks: Look[] = make({
+    place: [...place],
+    theme: [...theme],
+    size: [...size],
+    units: [...units],
+    boat: [...boat],
+  });
+  return looks.sort((a, b) => lightOf(a).localeCompare(lightOf(b)));
 };
 
 /** Every look there is, on the sizes asked for. */
@@ -71,8 +81,15 @@ export const lookAt = async (browser: Browser, address: string, look: Look): Pro
   const [width = 0, height = 0] = look.size.split('x').map(Number);
   await browser.resize(width, height);
   await browser.touched(inHand.includes(look.size));
-  await driver.executeScript(`localStorage.setItem('grey-keel-view', arguments[0])`, JSON.stringify({ units, theme }));
-  await driver.get(place.stage === null ? address : `${address}/boats/${boat}/${place.stage}`);
+  // Units and theme are read when the program is loaded.
+  const isOther = await driver.executeScript<boolean>(
+    `const other = localStorage.getItem('grey-keel-view') !== arguments[0];
+     localStorage.setItem('grey-keel-view', arguments[0]);
+     return other`,
+    JSON.stringify({ units, theme }),
+  );
+  if (isOther) await driver.get('about:blank');
+  await follow(browser, address, place.stage === null ? '' : `boats/${boat}/${place.stage}`);
   await find(driver, '.sheet');
   if (place.words !== null) {
     // Tabs of the library, or a list of the stage's own that does what they do.
