@@ -101,9 +101,10 @@ const work = async (address: string, bundle: Bundle, round: number): Promise<voi
   await sail(address);
   for (let i = 0; ; i++) {
     const turn = random();
-    const id = [...acknowledged.keys()][Math.floor(random() * acknowledged.size)] ?? 'hull';
+    const id = [...acknowledged.keys()][Math.floor(random() * acknowledged.size)];
     const name = `r${round}-${i}`;
-    if (turn < 0.35) await edit(address, id, `round ${round}, edit ${i}`);
+    // A backup from before the first boat was made has none.
+    if (turn < 0.35 && id !== undefined) await edit(address, id, `round ${round}, edit ${i}`);
     else if (turn < 0.5) {
       await send(address, 'PUT', `/bundles/made-${name}`, bundle);
       acknowledged.set(`made-${name}`, 0);
@@ -259,13 +260,17 @@ first.child.kill('SIGKILL');
 await gone(first.child);
 
 for (let round = 1; round <= count; round++) {
+  const before = faults.length;
   try {
     if (round % 5 === 0) await killedRestore(round);
     else await killed(round, bundle);
   } catch (error) {
     faults.push(`round ${round}: ${error instanceof Error ? error.message : String(error)}`);
+    console.log(`FAULT ${faults.at(-1) ?? ''}`);
     break;
   }
+  // Told at once: a long run may be broken off.
+  for (const fault of faults.slice(before)) console.log(`FAULT ${fault}`);
   // Copies put aside by each restore would fill the disk of a long run.
   for (const left of readdirSync(data).filter((one) => one.includes('.before-'))) rmSync(join(data, left));
   if (round % 50 === 0) console.log(`${round} kills, ${acknowledged.size} boats, ${faults.length} faults`);
@@ -276,8 +281,10 @@ copyFileSync(file, join(folder.path, 'last.sqlite'));
 for (const ending of ['-wal'])
   if (existsSync(file + ending)) copyFileSync(file + ending, join(folder.path, `last.sqlite${ending}`));
 const restored = await restore(join(folder.path, 'last.sqlite'), elsewhere, new Date());
-if (!restored.ok) faults.push(`the last file cannot be restored: ${restored.detail}`);
-for (const fault of faults) console.log(`FAULT ${fault}`);
+if (!restored.ok) {
+  faults.push(`the last file cannot be restored: ${restored.detail}`);
+  console.log(`FAULT ${faults.at(-1) ?? ''}`);
+}
 console.log(`${count} kills, ${faults.length} faults.`);
 folder.remove();
 process.exitCode = faults.length === 0 ? 0 : 1;

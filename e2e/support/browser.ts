@@ -140,7 +140,8 @@ const progress = async (): Promise<string> =>
   (await opened
     ?.executeScript<string>(
       `return [document.URL, document.readyState, document.getElementsByTagName('*').length,
-               performance.getEntriesByType('resource').length].join()`,
+               performance.getEntriesByType('resource').length,
+               ...[...document.querySelectorAll('[role=progressbar]')].map((one) => one.getAttribute('aria-valuenow'))].join()`,
     )
     .catch(() => '')) ?? '';
 

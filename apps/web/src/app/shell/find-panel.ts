@@ -27,6 +27,8 @@ import { findEntries, findIn, type FindEntry } from './find-entries.ts';
   selector: 'gk-find-panel',
   imports: [AutoComplete, Dialog, FirstFocus, FormsModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  // The library hears of it only once the dialog has come: whoever is quicker means it, too.
+  host: { '(document:keydown.escape)': 'open.set(false)' },
   template: `
     <p-dialog
       header="Find"
