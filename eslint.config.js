@@ -144,7 +144,8 @@ export default tseslint.config(
             { from: 'model', allow: ['model'] },
             ...coreRules,
             { from: 'server', allow: ['server', ...allCore, 'model'] },
-            { from: 'web/views', allow: ['web/views', 'model'] },
+            // Of the core the names of its stages.
+            { from: 'web/views', allow: ['web/views', 'core', 'model'] },
             {
               from: 'web/stage',
               allow: ['web', 'web/views', ['web/stage', { stage: '${from.stage}' }], ...allCore, 'model'],

@@ -12,7 +12,7 @@ const folder = fileURLToPath(new URL('../docs/screenshots/', import.meta.url));
 const fleetPicture: Picture = { name: 'fleet', theme: 'shop', press: [] };
 const views: readonly (Picture & { readonly path: string })[] = [
   { ...fleetPicture, path: '' },
-  ...stageViews.flatMap(({ stage, pictures }) =>
+  ...Object.entries(stageViews).flatMap(([stage, { pictures }]) =>
     pictures.map((picture) => ({ ...picture, path: `boats/sable-wren/${stage}` })),
   ),
 ];

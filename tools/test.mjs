@@ -79,7 +79,13 @@ const watched = (suite, command, args) =>
   });
 
 /** What was looked at before and is the same is not looked at again. */
-const cached = (name) => ['--cache', '--cache-strategy', 'content', '--cache-location', `node_modules/.cache/${name}`];
+const cached = (name) => [
+  '--cache',
+  '--cache-strategy',
+  'content',
+  '--cache-location',
+  `node_modules/.cache/looked-at/${name}`,
+];
 const bin = (name) => join(root, 'node_modules', '.bin', name);
 const counted = async (suite, specs) => {
   const { code, output } = await watched(suite, process.execPath, [

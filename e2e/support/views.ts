@@ -2,7 +2,7 @@ import { stageViews } from '../../apps/web/src/app/stages/views.ts';
 import { eventually, find, type Browser } from './browser.ts';
 
 /** Every view a boat has, and the fleet. */
-export const views = ['', ...stageViews.map(({ stage }) => `boats/sable-wren/${stage}`)];
+export const views = ['', ...Object.keys(stageViews).map((stage) => `boats/sable-wren/${stage}`)];
 
 /** What is drawn only in an idle moment is there. */
 export const drawn = (driver: Browser['driver']): Promise<number> =>

@@ -29,7 +29,7 @@ const boats = ['sable-wren', longNamed] as const;
 export const conditions = {
   place: [
     { name: 'fleet', stage: null, words: null },
-    ...stageViews.flatMap(({ stage, tabs }): Place[] =>
+    ...Object.entries(stageViews).flatMap(([stage, { tabs }]): Place[] =>
       tabs.length === 0
         ? [{ name: stage, stage, words: null }]
         : tabs.map((words) => ({ name: `${stage}, ${words}`, stage, words })),

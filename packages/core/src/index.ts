@@ -137,7 +137,8 @@ export {
   type DepthOffsetInputs,
   type DepthOffsetResult,
 } from './calibration/depth-offset-subject.ts';
-export { calibratedSensors, type CalibratedSensor } from './calibration/calibrated-sensors.ts';
+export type { CalibratedSensor } from './calibration/calibrated-sensors.ts';
+export { calibratedSensors, calibrationRows, kindWord } from './calibration/calibration-rows.ts';
 export { magneticVariation, variationModel } from './calibration/magnetic-variation.ts';
 export {
   calibrateExercises,
@@ -145,7 +146,6 @@ export {
   type HiddenErrorQuestion,
 } from './stages/calibrate/exercises/hidden-error.ts';
 export { deviationCard } from './calibration/deviation-calibration.ts';
-export { kindWords } from './calibration/kind-words.ts';
 export { type ResultStanding } from './plan/define-result.ts';
 export {
   alsoEntered,

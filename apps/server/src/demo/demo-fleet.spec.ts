@@ -1,5 +1,7 @@
+import { readFileSync } from 'node:fs';
 import {
   applyEdits,
+  calibrationRows,
   checkSheet,
   interferenceIn,
   interferesDb,
@@ -14,6 +16,11 @@ import type { Edit, Plan, Way } from '@grey-keel/model';
 import { shippedCatalogue } from '../catalogue/shipped.ts';
 import { demoFleet, oldMarlCommissionedAt } from './demo-fleet.ts';
 
+/** As version 12 of the plan worked them out. */
+const entered = JSON.parse(readFileSync(new URL('./calibration-fingerprints.json', import.meta.url), 'utf8')) as Record<
+  string,
+  string
+>;
 const boats = demoFleet(new Date('2026-06-01T08:00:00Z'));
 const planOf = (id: string, upTo = Number.POSITIVE_INFINITY): Plan => {
   const boat = boats.find((one) => one.id === id);
@@ -149,5 +156,18 @@ describe('the shipped catalogue', () => {
 
   it('names each entry once', () => {
     expect(new Set(shippedCatalogue.map(({ id }) => id)).size).toBe(shippedCatalogue.length);
+  });
+
+  it('has the fingerprints it had when they were entered: nothing goes stale by how a calibration is defined', () => {
+    const now = boats.flatMap(({ id }) => {
+      const plan = planOf(id);
+      return Object.values(calibrationRows).flatMap(({ kind, result }) =>
+        result.keys(plan).map((key) => {
+          const slice = result.slice(plan, key);
+          return [`${id} ${kind} ${key}`, slice ? result.fingerprint(slice as never) : ''] as const;
+        }),
+      );
+    });
+    expect(Object.fromEntries(now)).toEqual(entered);
   });
 });

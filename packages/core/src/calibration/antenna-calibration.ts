@@ -1,9 +1,9 @@
 import type { Plan, Sentence } from '@grey-keel/model';
 import { calculate } from '../calculation/calculation.ts';
-import { defineResult } from '../plan/define-result.ts';
 import { inOrder } from '../plan/working-water.ts';
 import { antennaVector } from './antenna-vector.ts';
-import { calibratedSensors } from './calibrated-sensors.ts';
+import { stations } from './calibrated-sensors.ts';
+import { defineCalibration } from './define-calibration.ts';
 import {
   calibrationOf,
   length,
@@ -81,9 +81,19 @@ const compute = (inputs: AntennaInputs): Measurement => {
   };
 };
 
+const hasAntenna = (plan: Plan): boolean =>
+  Object.values(plan.equipment).some(({ kind }) => kind === 'position antenna');
+
 /** How far each station's marks lie off, from the antenna's distance to the face that feeds it. */
-export const measuredAntenna = defineResult({
-  keys: (plan) => calibratedSensors(plan, 'antenna').map(({ id }) => id),
+export const antennaCalibration = defineCalibration({
+  kind: 'antenna',
+  word: 'Antenna to transducer',
+  of: (plan) => (hasAntenna(plan) ? stations(plan) : []),
+  heldByDevice: true,
+  enters: [
+    ['length', ' forward'],
+    ['length', ' starboard'],
+  ],
   slice: (plan: Plan, id): AntennaInputs | null => {
     if (!plan.displays[id]) return null;
     const { readings, setForwardM, setStarboardM } = calibrationOf(plan, 'antenna', id);
@@ -101,7 +111,6 @@ export const measuredAntenna = defineResult({
   },
   version: antennaVector.version,
   compute,
-  noted: (plan, id) => plan.calibrations.antenna[id]?.entered ?? null,
   words: {
     readings: 'the marks',
     setForwardM: 'what was set forward',

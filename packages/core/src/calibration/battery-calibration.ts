@@ -1,11 +1,14 @@
 import type { Battery, Plan, Sentence } from '@grey-keel/model';
 import { calculate } from '../calculation/calculation.ts';
-import { defineResult } from '../plan/define-result.ts';
+import { inOrder } from '../plan/working-water.ts';
+import { hoursUntilOut } from '../power/hours-until-out.ts';
 import { batteryPack } from './battery-pack.ts';
-import { calibratedSensors } from './calibrated-sensors.ts';
+import { askedFor } from './calibrated-sensors.ts';
+import { defineCalibration } from './define-calibration.ts';
 import {
   calibrationOf,
   fraction,
+  type Measured,
   type Measurement,
   notMeasured,
   ofOneValue,
@@ -86,9 +89,53 @@ const compute = ({ readings, pack }: BatteryInputs): Measurement => {
   };
 };
 
+/** Whether a battery's capacity as measured is another than the plan has: within its interval there is nothing to replace. */
+export const capacityDiffers = (plan: Plan, id: string, { inPlaceOf, half }: Measured): boolean => {
+  const held = plan.power.batteries[id]?.capacityLeft;
+  const measured = inPlaceOf?.battery?.capacityLeft;
+  return held !== undefined && measured !== undefined && half !== null && Math.abs(held - measured) > half.value;
+};
+
+/** What follows from a result besides: whether the plan's capacity stays, and how long the day lasts on it. */
+const follows = (plan: Plan, id: string, it: Measured): readonly Sentence[] => {
+  const battery = plan.power.batteries[id];
+  const out = battery && hoursUntilOut(plan, id, { ...battery, ...it.inPlaceOf?.battery });
+  return [
+    ...(battery && !capacityDiffers(plan, id, it)
+      ? [
+          [
+            'The plan has ',
+            { value: battery.capacityLeft, quantity: 'fraction' as const },
+            ', which is within that: its capacity stays, the inner resistance is taken.',
+          ],
+        ]
+      : []),
+    ...(it.also ?? []),
+    ...(out
+      ? [
+          [
+            out.deviceFirst ? 'The first device goes out after ' : 'Empty after ',
+            { value: out.hours, quantity: 'hours' as const },
+            ' at ',
+            { value: out.currentA, quantity: 'current' as const },
+            ', the heaviest of your ways of working.',
+          ],
+        ]
+      : []),
+  ];
+};
+
 /** What each battery still holds, as its own voltage tells. */
-export const measuredBattery = defineResult({
-  keys: (plan) => calibratedSensors(plan, 'battery').map(({ id }) => id),
+export const batteryCalibration = defineCalibration({
+  kind: 'battery',
+  word: 'Battery',
+  of: (plan) => inOrder(plan.power.batteries).map(([id, battery]) => askedFor(id, battery)),
+  heldByDevice: false,
+  enters: [
+    ['fraction', ' of its capacity'],
+    ['resistance', ' inside'],
+  ],
+  follows,
   slice: (plan: Plan, id): BatteryInputs | null => {
     const battery = plan.power.batteries[id];
     if (!battery) return null;
@@ -100,7 +147,6 @@ export const measuredBattery = defineResult({
   },
   version: batteryPack.version,
   compute,
-  noted: (plan, id) => plan.calibrations.battery[id]?.entered ?? null,
   words: {
     readings: 'the readings',
     pack: 'the battery',

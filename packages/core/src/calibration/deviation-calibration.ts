@@ -1,8 +1,8 @@
 import type { Plan, swingReferences } from '@grey-keel/model';
 import { calculate } from '../calculation/calculation.ts';
 import { heldBy } from '../plan/held-by.ts';
-import { defineResult } from '../plan/define-result.ts';
-import { calibratedSensors } from './calibrated-sensors.ts';
+import { feeding } from './calibrated-sensors.ts';
+import { defineCalibration } from './define-calibration.ts';
 import { headingDeviation } from './heading-deviation.ts';
 import { findOutliers } from './outliers.ts';
 import {
@@ -86,8 +86,13 @@ export const deviationCard = (
   });
 
 /** Each compass's deviation curve. */
-export const measuredDeviation = defineResult({
-  keys: (plan) => calibratedSensors(plan, 'deviation').map(({ id }) => id),
+export const deviationCalibration = defineCalibration({
+  kind: 'deviation',
+  word: 'Deviation',
+  of: feeding('heading'),
+  heldByDevice: false,
+  enters: [],
+  inWords: () => ['Deviation card'],
   slice: (plan: Plan, id): DeviationInputs | null => {
     const sensor = sensorOf(plan, id);
     const { readings, heldAgainst } = calibrationOf(plan, 'deviation', id);
@@ -102,7 +107,6 @@ export const measuredDeviation = defineResult({
   },
   version: headingDeviation.version,
   compute,
-  noted: (plan, id) => plan.calibrations.deviation[id]?.entered ?? null,
   words: {
     readings: 'the swing',
     sensor: 'the compass or its place',

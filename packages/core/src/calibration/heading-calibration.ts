@@ -1,7 +1,7 @@
 import type { Plan } from '@grey-keel/model';
 import { calculate } from '../calculation/calculation.ts';
-import { defineResult } from '../plan/define-result.ts';
-import { calibratedSensors } from './calibrated-sensors.ts';
+import { feeding } from './calibrated-sensors.ts';
+import { defineCalibration } from './define-calibration.ts';
 import { headingOffset } from './heading-offset.ts';
 import { findOutliers } from './outliers.ts';
 import {
@@ -84,8 +84,12 @@ const compute = ({ readings, setDeg, northTurnDeg: turn }: HeadingInputs): Measu
 };
 
 /** Each heading sensor's offset, as it is measured and entered. */
-export const measuredHeading = defineResult({
-  keys: (plan) => calibratedSensors(plan, 'heading').map(({ id }) => id),
+export const headingCalibration = defineCalibration({
+  kind: 'heading',
+  word: 'Heading',
+  of: feeding('heading'),
+  heldByDevice: true,
+  enters: [['angle']],
   slice: (plan: Plan, id): HeadingInputs | null => {
     const sensor = sensorOf(plan, id);
     const settings = calibrationOf(plan, 'heading', id);
@@ -100,7 +104,6 @@ export const measuredHeading = defineResult({
   },
   version: headingOffset.version,
   compute,
-  noted: (plan, id) => plan.calibrations.heading[id]?.entered ?? null,
   words: {
     readings: 'the runs',
     setDeg: 'the offset set while running',

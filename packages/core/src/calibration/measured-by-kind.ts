@@ -3,6 +3,7 @@ import {
   type CalibrationKind,
   type Edit,
   type EnteredCalibration,
+  type FieldWords,
   type Figure,
   type Plan,
   type Sentence,
@@ -10,54 +11,32 @@ import {
 } from '@grey-keel/model';
 import type * as z from 'zod';
 import type { ResultStanding } from '../plan/define-result.ts';
-import { hoursUntilOut } from '../power/hours-until-out.ts';
-import { measuredAntenna } from './antenna-calibration.ts';
-import { measuredBattery } from './battery-calibration.ts';
-import { measuredDeviation } from './deviation-calibration.ts';
-import { measuredHeading } from './heading-calibration.ts';
+import { capacityDiffers } from './battery-calibration.ts';
+import { calibrationRows } from './calibration-rows.ts';
 import { moreReadings } from './more-readings.ts';
-import { measuredOwnNoise } from './noise-calibration.ts';
-import { measuredPointing } from './pointing-calibration.ts';
-import { measuredRange } from './range-calibration.ts';
 import { calibrationOf, type Measured, type Measurement } from './sensor-calibration.ts';
-import { measuredSides } from './sides-calibration.ts';
-import { measuredSoundSpeed } from './sound-speed-calibration.ts';
-import { measuredSpeed } from './speed-calibration.ts';
-import { measuredStep } from './step-calibration.ts';
-import { measuredTemperature } from './temperature-calibration.ts';
-import { measuredTilt } from './tilt-calibration.ts';
-
-/** The measured results by their kind; all are asked and entered alike. */
-export const measuredByKind = {
-  'sound speed': measuredSoundSpeed,
-  speed: measuredSpeed,
-  temperature: measuredTemperature,
-  heading: measuredHeading,
-  deviation: measuredDeviation,
-  step: measuredStep,
-  sides: measuredSides,
-  pointing: measuredPointing,
-  range: measuredRange,
-  tilt: measuredTilt,
-  antenna: measuredAntenna,
-  battery: measuredBattery,
-  noise: measuredOwnNoise,
-} as const;
 
 export const measurementOf = (plan: Plan, kind: CalibrationKind, id: string): Measurement | null =>
-  measuredByKind[kind].of(plan, id);
+  calibrationRows[kind].result.of(plan, id);
 
 export const standingOf = (plan: Plan, kind: CalibrationKind, id: string): ResultStanding =>
-  measuredByKind[kind].standing(plan, id);
+  calibrationRows[kind].result.standing(plan, id);
 
-/** A setting of a kind whose name begins so, as a figure; null where there is none, or it is not set. */
-const settingOf = (plan: Plan, kind: CalibrationKind, id: string, begins: string): Figure | null => {
-  const shape: Readonly<Record<string, z.ZodType>> = calibrationParts[kind].settings.shape;
-  const found = Object.entries(shape).find(([name]) => name.startsWith(begins));
-  if (!found) return null;
-  const [name, schema] = found;
+type Role = NonNullable<FieldWords['role']>;
+/** The settings of a kind that have a role, by name, in their order. */
+const settingsFor = (kind: CalibrationKind, role: Role): readonly (readonly [string, FieldWords])[] =>
+  Object.entries<z.ZodType>(calibrationParts[kind].settings.shape).flatMap(([name, schema]) => {
+    const words = wordsOf(schema);
+    return words?.role === role ? [[name, words] as const] : [];
+  });
+
+/** The first setting of a kind with a role, as a figure; null where there is none, or it is not set. */
+const settingOf = (plan: Plan, kind: CalibrationKind, id: string, role: Role): Figure | null => {
+  const [first] = settingsFor(kind, role);
+  if (!first) return null;
+  const [name, words] = first;
   const value = (calibrationOf(plan, kind, id) as unknown as Readonly<Record<string, unknown>>)[name];
-  return typeof value === 'number' ? { value, quantity: wordsOf(schema)?.quantity ?? 'count' } : null;
+  return typeof value === 'number' ? { value, quantity: words.quantity ?? 'count' } : null;
 };
 
 /** What it may be off by, as the user said it; null for what is no measure, such as which side is which. */
@@ -68,16 +47,14 @@ export const toleranceOf = (plan: Plan, kind: CalibrationKind, id: string): Figu
 const setWhileReading = (plan: Plan, kind: CalibrationKind, id: string): number | null =>
   settingOf(plan, kind, id, 'set')?.value ?? null;
 
-const setThen = (inputs: unknown): number | null => {
-  const set = Object.entries(typeof inputs === 'object' && inputs !== null ? inputs : {}).find(([name]) =>
-    name.startsWith('set'),
-  )?.[1] as unknown;
+const setThen = (kind: CalibrationKind, inputs: unknown): number | null => {
+  const then = new Map(Object.entries(typeof inputs === 'object' && inputs !== null ? inputs : {}));
+  const set: unknown = then.get(settingsFor(kind, 'set')[0]?.[0] ?? '');
   return typeof set === 'number' ? set : null;
 };
 
-/** What no display takes: a curve, a word, a figure for the card or for the plan. */
-const heldByNone: readonly CalibrationKind[] = ['deviation', 'sides', 'range', 'tilt', 'battery', 'noise'];
-export const isHeld = (kind: CalibrationKind): boolean => !heldByNone.includes(kind);
+/** Whether a device takes it, and may lose it with its power; a card and the plan do not. */
+export const isHeld = (kind: CalibrationKind): boolean => calibrationRows[kind].heldByDevice;
 
 /**
  * What the display holds now: what was entered, until something else was set in it while new readings were taken. The
@@ -87,7 +64,7 @@ export const heldValue = (plan: Plan, kind: CalibrationKind, id: string): number
   const set = setWhileReading(plan, kind, id);
   const { entered } = calibrationOf(plan, kind, id);
   if (!entered) return set;
-  const then = setThen(entered.inputs);
+  const then = setThen(kind, entered.inputs);
   return set !== null && then !== null && Math.abs(then - set) > 1e-6 ? set : (entered.values[0] ?? set);
 };
 
@@ -116,8 +93,7 @@ export const entryOf = (
   id: string,
   { at, by }: Pick<EnteredCalibration, 'at' | 'by'>,
 ): EnteredCalibration | null => {
-  const result: { slice: (plan: Plan, key: string) => object | null; fingerprint: (of: never) => string } =
-    measuredByKind[kind];
+  const { result } = calibrationRows[kind];
   const inputs = result.slice(plan, id);
   const it = measurementOf(plan, kind, id);
   if (!inputs || !it?.known) return null;
@@ -138,10 +114,7 @@ export const withoutApart = (
   kind: CalibrationKind,
   id: string,
 ): { readonly it: Measured; readonly readingIds: readonly string[] } | null => {
-  const result: {
-    slice: (plan: Plan, key: string) => { readonly readings: readonly { readonly id: string }[] } | null;
-    compute: (of: never) => Measurement;
-  } = measuredByKind[kind];
+  const { result } = calibrationRows[kind];
   const whole = measurementOf(plan, kind, id);
   const slice = result.slice(plan, id);
   if (!slice || !whole?.known || whole.apart.length === 0) return null;
@@ -151,40 +124,8 @@ export const withoutApart = (
 };
 
 /** What follows from a result on this boat, besides what it says by itself. */
-export const followsFrom = (plan: Plan, kind: CalibrationKind, id: string, it: Measured): readonly Sentence[] => {
-  const battery = kind === 'battery' ? plan.power.batteries[id] : undefined;
-  const out = battery && hoursUntilOut(plan, id, { ...battery, ...it.inPlaceOf?.battery });
-  return [
-    ...(battery && !capacityDiffers(plan, id, it)
-      ? [
-          [
-            'The plan has ',
-            { value: battery.capacityLeft, quantity: 'fraction' as const },
-            ', which is within that: its capacity stays, the inner resistance is taken.',
-          ],
-        ]
-      : []),
-    ...(it.also ?? []),
-    ...(out
-      ? [
-          [
-            out.deviceFirst ? 'The first device goes out after ' : 'Empty after ',
-            { value: out.hours, quantity: 'hours' as const },
-            ' at ',
-            { value: out.currentA, quantity: 'current' as const },
-            ', the heaviest of your ways of working.',
-          ],
-        ]
-      : []),
-  ];
-};
-
-/** Whether a battery's capacity as measured is another than the plan has: within its interval there is nothing to replace. */
-export const capacityDiffers = (plan: Plan, id: string, { inPlaceOf, half }: Measured): boolean => {
-  const held = plan.power.batteries[id]?.capacityLeft;
-  const measured = inPlaceOf?.battery?.capacityLeft;
-  return held !== undefined && measured !== undefined && half !== null && Math.abs(held - measured) > half.value;
-};
+export const followsFrom = (plan: Plan, kind: CalibrationKind, id: string, it: Measured): readonly Sentence[] =>
+  calibrationRows[kind].follows?.(plan, id, it) ?? it.also ?? [];
 
 /**
  * What else an entry changes in the plan: what was a round figure there is the measured one from then on. A capacity that the

@@ -7,9 +7,9 @@ import { deepestAcoustics } from '../beams/element-acoustics.ts';
 import { requirementsOf } from '../beams/requirements.ts';
 import { workingBeamOf } from '../beams/working-beam.ts';
 import { calculate } from '../calculation/calculation.ts';
-import { defineResult } from '../plan/define-result.ts';
 import { inOrder } from '../plan/working-water.ts';
-import { calibratedSensors } from './calibrated-sensors.ts';
+import { sonars } from './calibrated-sensors.ts';
+import { defineCalibration } from './define-calibration.ts';
 import { measuredNoise } from './measured-noise.ts';
 import { calibrationOf, level, type Measurement, notMeasured, ofOneValue } from './sensor-calibration.ts';
 
@@ -110,8 +110,12 @@ const compute = ({ readings, beam, bottom, mounting, electricalFloorDb }: NoiseI
 };
 
 /** The boat's own noise as each unit that sounds down hears it. */
-export const measuredOwnNoise = defineResult({
-  keys: (plan) => calibratedSensors(plan, 'noise').map(({ id }) => id),
+export const noiseCalibration = defineCalibration({
+  kind: 'noise',
+  word: 'Own noise',
+  of: sonars(['sounder']),
+  heldByDevice: false,
+  enters: [['level'], ['level']],
   slice: (plan: Plan, id): NoiseInputs | null => {
     const transducer = plan.transducers[id];
     if (!transducer) return null;
@@ -148,7 +152,6 @@ export const measuredOwnNoise = defineResult({
   },
   version: measuredNoise.version,
   compute,
-  noted: (plan, id) => plan.calibrations.noise[id]?.entered ?? null,
   words: {
     readings: 'what was lost where',
     beam: 'the transducer or the water',

@@ -1,7 +1,7 @@
 import type { Plan } from '@grey-keel/model';
-import { defineResult } from '../plan/define-result.ts';
 import { wrapped } from './bearings.ts';
-import { calibratedSensors } from './calibrated-sensors.ts';
+import { looksAround, sonars } from './calibrated-sensors.ts';
+import { defineCalibration } from './define-calibration.ts';
 import { angleSteps } from './display-step.ts';
 import { pairedMeasurement, type Waves, wavesOf } from './paired-measurement.ts';
 import { pairedOffset } from './paired-offset.ts';
@@ -60,8 +60,12 @@ const compute = ({ readings, setDeg, waves }: PointingInputs): Measurement => {
 };
 
 /** How far each unit that looks ahead points beside the bow. */
-export const measuredPointing = defineResult({
-  keys: (plan) => calibratedSensors(plan, 'pointing').map(({ id }) => id),
+export const pointingCalibration = defineCalibration({
+  kind: 'pointing',
+  word: 'Pointing',
+  of: sonars(looksAround),
+  heldByDevice: true,
+  enters: [['angle']],
   slice: (plan: Plan, id): PointingInputs | null => {
     const sensor = sensorOf(plan, id);
     const { readings, setDeg, ...settings } = calibrationOf(plan, 'pointing', id);
@@ -69,7 +73,6 @@ export const measuredPointing = defineResult({
   },
   version: pairedOffset.version,
   compute,
-  noted: (plan, id) => plan.calibrations.pointing[id]?.entered ?? null,
   words: {
     readings: 'the readings',
     setDeg: 'the angle set while reading',

@@ -1,7 +1,7 @@
 import { type Plan, shownRanges } from '@grey-keel/model';
 import { calculate } from '../calculation/calculation.ts';
-import { defineResult } from '../plan/define-result.ts';
-import { calibratedSensors } from './calibrated-sensors.ts';
+import { looksAside, sonars } from './calibrated-sensors.ts';
+import { defineCalibration } from './define-calibration.ts';
 import { rangeScale } from './range-scale.ts';
 import {
   calibrationOf,
@@ -71,8 +71,12 @@ const compute = ({ readings, way }: RangeInputs): Measurement => {
 };
 
 /** What a distance read off each picture has to be multiplied by. */
-export const measuredRange = defineResult({
-  keys: (plan) => calibratedSensors(plan, 'range').map(({ id }) => id),
+export const rangeCalibration = defineCalibration({
+  kind: 'range',
+  word: 'Range',
+  of: sonars(looksAside),
+  heldByDevice: false,
+  enters: [['fraction']],
   slice: (plan: Plan, id): RangeInputs | null => {
     const sensor = sensorOf(plan, id);
     const { readings, way } = calibrationOf(plan, 'range', id);
@@ -80,6 +84,5 @@ export const measuredRange = defineResult({
   },
   version: rangeScale.version,
   compute,
-  noted: (plan, id) => plan.calibrations.range[id]?.entered ?? null,
   words: { readings: 'the targets', way: 'how the distance is read', sensor: 'the transducer or its place' },
 });

@@ -1,6 +1,6 @@
 import type { Plan } from '@grey-keel/model';
-import { defineResult } from '../plan/define-result.ts';
-import { calibratedSensors } from './calibrated-sensors.ts';
+import { looksAside, sonars } from './calibrated-sensors.ts';
+import { defineCalibration } from './define-calibration.ts';
 import {
   calibrationOf,
   fraction,
@@ -55,14 +55,19 @@ const compute = ({ readings }: SidesInputs): Measurement => {
 };
 
 /** Whether each picture that looks aside has port on its left. */
-export const measuredSides = defineResult({
-  keys: (plan) => calibratedSensors(plan, 'sides').map(({ id }) => id),
+export const sidesCalibration = defineCalibration({
+  kind: 'sides',
+  word: 'Port and starboard',
+  of: sonars(looksAside),
+  heldByDevice: false,
+  enters: [],
+  inWords: ([first = 0]) => [first > 0 ? 'The right way round' : 'Swapped'],
+  wasEntered: 'they were looked at',
   slice: (plan: Plan, id): SidesInputs | null => {
     const sensor = sensorOf(plan, id);
     return sensor ? { readings: wholeReadings<'sides'>(calibrationOf(plan, 'sides', id).readings), sensor } : null;
   },
   version: 1,
   compute,
-  noted: (plan, id) => plan.calibrations.sides[id]?.entered ?? null,
   words: { readings: 'what was seen', sensor: 'the transducer or its place' },
 });

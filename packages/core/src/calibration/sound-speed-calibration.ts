@@ -1,7 +1,7 @@
 import type { Plan } from '@grey-keel/model';
 import { calculate } from '../calculation/calculation.ts';
-import { defineResult } from '../plan/define-result.ts';
-import { calibratedSensors } from './calibrated-sensors.ts';
+import { stations } from './calibrated-sensors.ts';
+import { defineCalibration } from './define-calibration.ts';
 import {
   calibrationOf,
   fraction,
@@ -72,8 +72,12 @@ const compute = ({ readings, setMps, thermometerByC, saltByPpt }: SoundSpeedInpu
 };
 
 /** The speed of sound of the water, as each station's display should have it. */
-export const measuredSoundSpeed = defineResult({
-  keys: (plan) => calibratedSensors(plan, 'sound speed').map(({ id }) => id),
+export const soundSpeedCalibration = defineCalibration({
+  kind: 'sound speed',
+  word: 'Speed of sound',
+  of: stations,
+  heldByDevice: true,
+  enters: [['soundSpeed']],
   slice: (plan: Plan, id): SoundSpeedInputs | null => {
     if (!plan.displays[id]) return null;
     const { readings, setMps, thermometerByC, saltByPpt } = calibrationOf(plan, 'sound speed', id);
@@ -81,7 +85,6 @@ export const measuredSoundSpeed = defineResult({
   },
   version: waterSound.version,
   compute,
-  noted: (plan, id) => plan.calibrations['sound speed'][id]?.entered ?? null,
   words: {
     readings: 'the samples',
     setMps: 'the figure set in the display',

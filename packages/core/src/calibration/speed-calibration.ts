@@ -1,7 +1,7 @@
 import type { Plan } from '@grey-keel/model';
 import { calculate } from '../calculation/calculation.ts';
-import { defineResult } from '../plan/define-result.ts';
-import { calibratedSensors } from './calibrated-sensors.ts';
+import { feeding } from './calibrated-sensors.ts';
+import { defineCalibration } from './define-calibration.ts';
 import { findOutliers } from './outliers.ts';
 import {
   calibrationOf,
@@ -87,8 +87,12 @@ const compute = ({ readings, setFactor, northTurnDeg: turn }: SpeedInputs): Meas
 };
 
 /** Each log's factor, as it is measured and entered. */
-export const measuredSpeed = defineResult({
-  keys: (plan) => calibratedSensors(plan, 'speed').map(({ id }) => id),
+export const speedCalibration = defineCalibration({
+  kind: 'speed',
+  word: 'Speed through water',
+  of: feeding('speed through water'),
+  heldByDevice: true,
+  enters: [['fraction']],
   slice: (plan: Plan, id): SpeedInputs | null => {
     const sensor = sensorOf(plan, id);
     const settings = calibrationOf(plan, 'speed', id);
@@ -103,7 +107,6 @@ export const measuredSpeed = defineResult({
   },
   version: speedFactor.version,
   compute,
-  noted: (plan, id) => plan.calibrations.speed[id]?.entered ?? null,
   words: {
     readings: 'the runs',
     setFactor: 'the factor set while running',

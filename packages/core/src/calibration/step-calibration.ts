@@ -1,7 +1,7 @@
 import type { Plan } from '@grey-keel/model';
-import { defineResult } from '../plan/define-result.ts';
 import { depthGivers } from '../sources/depth-givers.ts';
-import { calibratedSensors } from './calibrated-sensors.ts';
+import { askedFor } from './calibrated-sensors.ts';
+import { defineCalibration } from './define-calibration.ts';
 import { leadSteps } from './display-step.ts';
 import { pairedMeasurement } from './paired-measurement.ts';
 import { pairedOffset } from './paired-offset.ts';
@@ -51,8 +51,16 @@ const compute = ({ readings, setM, other }: StepInputs): Measurement => {
 };
 
 /** By how much each further unit draws the bottom at another depth than the one it is held against. */
-export const measuredStep = defineResult({
-  keys: (plan) => calibratedSensors(plan, 'step').map(({ id }) => id),
+export const stepCalibration = defineCalibration({
+  kind: 'step',
+  word: 'Step between two units',
+  of: (plan) =>
+    // Against the first of them, unless another is chosen.
+    depthGivers(plan)
+      .slice(1)
+      .map((one) => askedFor(one.id, one)),
+  heldByDevice: true,
+  enters: [['length']],
   slice: (plan: Plan, id): StepInputs | null => {
     const sensor = sensorOf(plan, id);
     const { readings, setM } = calibrationOf(plan, 'step', id);
@@ -62,7 +70,6 @@ export const measuredStep = defineResult({
   },
   version: pairedOffset.version,
   compute,
-  noted: (plan, id) => plan.calibrations.step[id]?.entered ?? null,
   words: {
     readings: 'the pairs',
     setM: 'the offset set while reading',

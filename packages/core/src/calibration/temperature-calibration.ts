@@ -1,7 +1,7 @@
 import type { Plan } from '@grey-keel/model';
 import { calculate } from '../calculation/calculation.ts';
-import { defineResult } from '../plan/define-result.ts';
-import { calibratedSensors } from './calibrated-sensors.ts';
+import { feeding } from './calibrated-sensors.ts';
+import { defineCalibration } from './define-calibration.ts';
 import {
   calibrationOf,
   degrees,
@@ -51,8 +51,12 @@ const compute = ({ readings, setByC }: TemperatureInputs): Measurement => {
 };
 
 /** Each temperature sensor's offset, as it is measured and entered. */
-export const measuredTemperature = defineResult({
-  keys: (plan) => calibratedSensors(plan, 'temperature').map(({ id }) => id),
+export const temperatureCalibration = defineCalibration({
+  kind: 'temperature',
+  word: 'Water temperature',
+  of: feeding('water temperature'),
+  heldByDevice: true,
+  enters: [['temperatureDifference']],
   slice: (plan: Plan, id): TemperatureInputs | null => {
     const sensor = sensorOf(plan, id);
     const { readings, setByC } = calibrationOf(plan, 'temperature', id);
@@ -60,6 +64,5 @@ export const measuredTemperature = defineResult({
   },
   version: temperatureOffset.version,
   compute,
-  noted: (plan, id) => plan.calibrations.temperature[id]?.entered ?? null,
   words: { readings: 'the readings', setByC: 'the offset set while reading', sensor: 'the sensor or its place' },
 });

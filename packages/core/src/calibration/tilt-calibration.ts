@@ -1,6 +1,7 @@
 import type { Plan, Sentence } from '@grey-keel/model';
-import { defineResult } from '../plan/define-result.ts';
-import { calibratedSensors } from './calibrated-sensors.ts';
+import { looksAround, sonars } from './calibrated-sensors.ts';
+import { isLetDown } from './depth-offset-subject.ts';
+import { defineCalibration } from './define-calibration.ts';
 import { angleSteps } from './display-step.ts';
 import { pairedMeasurement, type Waves, wavesOf } from './paired-measurement.ts';
 import { pairedOffset } from './paired-offset.ts';
@@ -54,8 +55,12 @@ const compute = ({ readings, changesAtDeg, waves }: TiltInputs): Measurement =>
   });
 
 /** How far each unit that is let down hangs from the plumb, and what is left until its view changes by itself. */
-export const measuredTilt = defineResult({
-  keys: (plan) => calibratedSensors(plan, 'tilt').map(({ id }) => id),
+export const tiltCalibration = defineCalibration({
+  kind: 'tilt',
+  word: 'Tilt',
+  of: sonars(looksAround, isLetDown),
+  heldByDevice: false,
+  enters: [['angle']],
   slice: (plan: Plan, id): TiltInputs | null => {
     const sensor = sensorOf(plan, id);
     const { readings, changesAtDeg, ...settings } = calibrationOf(plan, 'tilt', id);
@@ -63,7 +68,6 @@ export const measuredTilt = defineResult({
   },
   version: pairedOffset.version,
   compute,
-  noted: (plan, id) => plan.calibrations.tilt[id]?.entered ?? null,
   words: {
     readings: 'the readings',
     changesAtDeg: 'where the view changes',

@@ -6,9 +6,8 @@ import {
   type Quantity,
   type Sentence,
 } from '@grey-keel/model';
-import { calibratedSensors } from '../calibration/calibrated-sensors.ts';
+import { calibratedSensors, calibrationRows, kindWord } from '../calibration/calibration-rows.ts';
 import { measuredOffset } from '../calibration/depth-offset-subject.ts';
-import { kindWords } from '../calibration/kind-words.ts';
 import { isHeld, standingOf } from '../calibration/measured-by-kind.ts';
 import { calibrationOf } from '../calibration/sensor-calibration.ts';
 import type { ResultStanding } from '../plan/define-result.ts';
@@ -28,26 +27,6 @@ export interface EnteredAboard {
   readonly held: boolean;
 }
 
-/** What the figures that are entered measure, in their order, and what each is called where there are several. */
-const entered: Readonly<Partial<Record<CalibrationKind, readonly (readonly [Quantity, string?])[]>>> = {
-  'sound speed': [['soundSpeed']],
-  speed: [['fraction']],
-  temperature: [['temperatureDifference']],
-  heading: [['angle']],
-  step: [['length']],
-  pointing: [['angle']],
-  range: [['fraction']],
-  tilt: [['angle']],
-  antenna: [
-    ['length', ' forward'],
-    ['length', ' starboard'],
-  ],
-  battery: [
-    ['fraction', ' of its capacity'],
-    ['resistance', ' inside'],
-  ],
-  noise: [['level'], ['level']],
-};
 /** What is added to what is shown: its sign is said even where it is plus. */
 const added: readonly Quantity[] = ['length', 'angle', 'temperatureDifference'];
 
@@ -57,10 +36,10 @@ const signed = (figure: Figure): Sentence => [figure.value > 0 && added.includes
 export const enteredInWords = (plan: Plan, kind: CalibrationKind, id: string): Sentence | null => {
   const values = calibrationOf(plan, kind, id).entered?.values;
   if (!values) return null;
-  if (kind === 'deviation') return ['Deviation card'];
-  if (kind === 'sides') return [(values[0] ?? 0) > 0 ? 'The right way round' : 'Swapped'];
+  const { enters, inWords } = calibrationRows[kind];
+  if (inWords) return inWords(values);
   return values.flatMap((value, i) => {
-    const [quantity, word = ''] = entered[kind]?.[i] ?? ['count'];
+    const [quantity, word = ''] = enters[i] ?? ['count' as const];
     return [i > 0 ? ' and ' : '', ...signed({ value, quantity }), word];
   });
 };
@@ -91,7 +70,7 @@ export const enteredAboard = (plan: Plan): EnteredAboard[] => [
       return [
         {
           key: `${kind} ${id}`,
-          of: `${kindWords[kind]}, ${name}`,
+          of: `${kindWord(kind)}, ${name}`,
           value,
           state: standingOf(plan, kind, id).state,
           by: it.by,

@@ -1,6 +1,11 @@
 import * as z from 'zod';
 import { enteredCalibrationSchema } from '../plan/calibration.ts';
-import { type CalibrationKind, calibrationKindSchema, calibrationParts } from '../plan/calibration-parts.ts';
+import {
+  type CalibrationKind,
+  calibrationKinds,
+  calibrationKindSchema,
+  calibrationParts,
+} from '../plan/calibration-parts.ts';
 import { depthOffsetSchema, enteredOffsetSchema } from '../plan/depth-offset.ts';
 import { idSchema, instantSchema } from '../plan/id.ts';
 import { depthPairSchema } from '../readings/depth-pair.ts';
@@ -34,6 +39,14 @@ const corrected = <K extends CalibrationKind>(of: K) =>
 type Changed<S> =
   S extends z.ZodObject<infer Shape> ? z.ZodObject<{ [P in keyof Shape]: z.ZodOptional<Shape[P]> }> : never;
 
+/** One of those of every kind, told apart by the kind. */
+const ofEachKind = <Of extends Readonly<Record<CalibrationKind, z.core.$ZodTypeDiscriminable>>>(
+  of: (kind: CalibrationKind) => Of[CalibrationKind],
+) => {
+  const [first, ...rest] = calibrationKinds;
+  return z.discriminatedUnion('of', [of(first), ...rest.map(of)]);
+};
+
 /** Changes of calibrate: readings of depth, speed, temperature and heading, and what was entered. */
 export const calibrateEditSchemas = {
   describeDepthOffset: z.strictObject({
@@ -61,51 +74,15 @@ export const calibrateEditSchemas = {
   }),
   /** It was looked at again after power was off and on. */
   seeOffsetAgain: z.strictObject({ type: z.literal('seeOffsetAgain'), transducerId: idSchema, at: instantSchema }),
-  describeCalibration: z.discriminatedUnion('of', [
-    described('sound speed'),
-    described('speed'),
-    described('temperature'),
-    described('heading'),
-    described('deviation'),
-    described('step'),
-    described('sides'),
-    described('pointing'),
-    described('range'),
-    described('tilt'),
-    described('antenna'),
-    described('battery'),
-    described('noise'),
-  ]),
-  recordCalibration: z.discriminatedUnion('of', [
-    recorded('sound speed'),
-    recorded('speed'),
-    recorded('temperature'),
-    recorded('heading'),
-    recorded('deviation'),
-    recorded('step'),
-    recorded('sides'),
-    recorded('pointing'),
-    recorded('range'),
-    recorded('tilt'),
-    recorded('antenna'),
-    recorded('battery'),
-    recorded('noise'),
-  ]),
-  correctCalibration: z.discriminatedUnion('of', [
-    corrected('sound speed'),
-    corrected('speed'),
-    corrected('temperature'),
-    corrected('heading'),
-    corrected('deviation'),
-    corrected('step'),
-    corrected('sides'),
-    corrected('pointing'),
-    corrected('range'),
-    corrected('tilt'),
-    corrected('antenna'),
-    corrected('battery'),
-    corrected('noise'),
-  ]),
+  describeCalibration: ofEachKind<{ [K in CalibrationKind]: ReturnType<typeof described<K>> }>(
+    described as (kind: CalibrationKind) => never,
+  ),
+  recordCalibration: ofEachKind<{ [K in CalibrationKind]: ReturnType<typeof recorded<K>> }>(
+    recorded as (kind: CalibrationKind) => never,
+  ),
+  correctCalibration: ofEachKind<{ [K in CalibrationKind]: ReturnType<typeof corrected<K>> }>(
+    corrected as (kind: CalibrationKind) => never,
+  ),
   removeCalibrationReading: z.strictObject({
     type: z.literal('removeCalibrationReading'),
     of: calibrationKindSchema,

@@ -10,6 +10,8 @@ export interface FieldWords {
   readonly decimals?: number;
   /** Where a plus is part of what it says. */
   readonly signed?: boolean;
+  /** What it is for the calculation it belongs to: what may be off by how much, or what is set in a device meanwhile. */
+  readonly role?: 'tolerance' | 'set';
 }
 
 /** The words of the fields, on their schemas. Apart from Zod's own registry, so that published schemas stay as they are. */

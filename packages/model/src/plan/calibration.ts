@@ -1,5 +1,10 @@
 import * as z from 'zod';
-import { type CalibrationKind, calibrationParts, type CalibrationReading } from './calibration-parts.ts';
+import {
+  calibrationKinds,
+  type CalibrationKind,
+  calibrationParts,
+  type CalibrationReading,
+} from './calibration-parts.ts';
 import { instantSchema, lineSchema, recordById } from './id.ts';
 
 /** What was entered on the display, by whom, and whether it was still there after power was off and on again. */
@@ -17,51 +22,40 @@ export const enteredCalibrationSchema = z.strictObject({
 });
 export type EnteredCalibration = z.output<typeof enteredCalibrationSchema>;
 
-const made = <S extends z.ZodRawShape, R extends z.ZodType>(parts: {
-  readonly settings: z.ZodObject<S>;
-  readonly reading: R;
-}) =>
+const made = (parts: { readonly settings: z.ZodObject; readonly reading: z.ZodType }) =>
   z.strictObject({
     ...parts.settings.shape,
     readings: recordById(parts.reading, 200),
     entered: enteredCalibrationSchema.nullable(),
   });
 
+/** An object with a part for each kind. */
+const eachKind = <Of extends Readonly<Record<CalibrationKind, unknown>>>(
+  of: (kind: CalibrationKind) => Of[CalibrationKind],
+): Of => Object.fromEntries(calibrationKinds.map((kind) => [kind, of(kind)])) as Of;
+
+type RecordById<T extends z.ZodType> = ReturnType<typeof recordById<T>>;
+type Made<K extends CalibrationKind> = (typeof calibrationParts)[K] extends {
+  readonly settings: z.ZodObject<infer S>;
+  readonly reading: infer R extends z.ZodType;
+}
+  ? z.ZodObject<
+      S & { readings: RecordById<R>; entered: z.ZodNullable<typeof enteredCalibrationSchema> },
+      z.core.$strict
+    >
+  : never;
+
 /** By kind, then by what it is of: a transducer, a piece of equipment, a station or a battery. */
-export const calibrationsSchema = z.strictObject({
-  'sound speed': recordById(made(calibrationParts['sound speed']), 60),
-  speed: recordById(made(calibrationParts.speed), 60),
-  temperature: recordById(made(calibrationParts.temperature), 60),
-  heading: recordById(made(calibrationParts.heading), 60),
-  deviation: recordById(made(calibrationParts.deviation), 60),
-  step: recordById(made(calibrationParts.step), 60),
-  sides: recordById(made(calibrationParts.sides), 60),
-  pointing: recordById(made(calibrationParts.pointing), 60),
-  range: recordById(made(calibrationParts.range), 60),
-  tilt: recordById(made(calibrationParts.tilt), 60),
-  antenna: recordById(made(calibrationParts.antenna), 60),
-  battery: recordById(made(calibrationParts.battery), 60),
-  noise: recordById(made(calibrationParts.noise), 60),
-});
+export const calibrationsSchema = z.strictObject(
+  eachKind<{ [K in CalibrationKind]: RecordById<Made<K>> }>(
+    (kind) => recordById(made(calibrationParts[kind]), 60) as never,
+  ),
+);
 export type Calibrations = z.output<typeof calibrationsSchema>;
 export type CalibrationOf<K extends CalibrationKind> = Calibrations[K][string];
 
 /** Of a boat on which nothing was calibrated yet. */
-export const noCalibrations = (): Calibrations => ({
-  'sound speed': {},
-  speed: {},
-  temperature: {},
-  heading: {},
-  deviation: {},
-  step: {},
-  sides: {},
-  pointing: {},
-  range: {},
-  tilt: {},
-  antenna: {},
-  battery: {},
-  noise: {},
-});
+export const noCalibrations = (): Calibrations => eachKind<Calibrations>(() => ({}));
 
 type AnyReading = CalibrationReading<CalibrationKind>;
 /** Whatever it is of, a calibration has readings. */

@@ -1,5 +1,3 @@
-import type { Stage } from '@grey-keel/model';
-
 /** One picture of a view, for the pictures of the documents: what is pressed and chosen before it is taken. */
 export interface Picture {
   readonly name: string;
@@ -11,8 +9,7 @@ export interface Picture {
 
 /** The views of a stage: what is walked in the browser's tests and what is pictured is told by this one list. */
 export interface StageViews {
-  readonly stage: Stage;
-  /** The words on its tabs; none where it is one view. */
+  /** What its tabs are called, or of a list the kinds in it; none where it is one view. */
   readonly tabs: readonly string[];
   readonly pictures: readonly Picture[];
 }

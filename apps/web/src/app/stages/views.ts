@@ -1,3 +1,4 @@
+import type { BuiltStage } from '@grey-keel/core';
 import { beamsViews } from './beams/views.ts';
 import { briefViews } from './brief/views.ts';
 import { calibrateViews } from './calibrate/views.ts';
@@ -9,13 +10,13 @@ import { sourcesViews } from './sources/views.ts';
 import type { StageViews } from './stage-views.ts';
 
 /** The views of every stage, in the order of the job. */
-export const stageViews: readonly StageViews[] = [
-  briefViews,
-  beamsViews,
-  fitViews,
-  sourcesViews,
-  calibrateViews,
-  pagesViews,
-  keysViews,
-  handoverViews,
-];
+export const stageViews: Readonly<Record<BuiltStage, StageViews>> = {
+  brief: briefViews,
+  beams: beamsViews,
+  fit: fitViews,
+  sources: sourcesViews,
+  calibrate: calibrateViews,
+  pages: pagesViews,
+  keys: keysViews,
+  handover: handoverViews,
+};

@@ -8,9 +8,8 @@ import { offsetAboveWater, offsetScale, offsetUnsafe, offsetWrongSign } from './
 import { offsetFew, offsetFlagged, offsetGeometry, offsetUncertain, readingHalf } from './rules/offset-readings.ts';
 import { soundOff } from './rules/sound-off.ts';
 import { offsetMissing, offsetStale } from './rules/offset-standing.ts';
-import { calibratedSensors } from '../../calibration/calibrated-sensors.ts';
-import { kindWords } from '../../calibration/kind-words.ts';
-import { measuredByKind, standingOf } from '../../calibration/measured-by-kind.ts';
+import { calibratedSensors, calibrationRows, kindWord } from '../../calibration/calibration-rows.ts';
+import { standingOf } from '../../calibration/measured-by-kind.ts';
 import {
   calibrationApart,
   calibrationMissing,
@@ -35,7 +34,7 @@ const sensorsToMeasure = (plan: Plan) =>
     calibratedSensors(plan, kind)
       .filter(({ id, shown }) => shown && standingOf(plan, kind, id).state === 'missing')
       .map(({ id, name }) => ({
-        what: `calibrate ${name}: ${kindWords[kind].toLowerCase()}`,
+        what: `calibrate ${name}: ${kindWord(kind).toLowerCase()}`,
         target: at('calibrations', kind, id),
       })),
   );
@@ -89,7 +88,7 @@ export const calibrateStage = defineStage({
           ...sensorsToMeasure(plan),
           ...alarmToSet(plan),
         ],
-  results: [measuredOffset, ...Object.values(measuredByKind)],
+  results: [measuredOffset, ...Object.values(calibrationRows).map(({ result }) => result)],
   exercises: Object.values(calibrateExercises),
   // A depth offset taken over by mistake grounds the other boat.
   forAnotherBoat: () => ({

@@ -21,7 +21,6 @@ export const beamsGroups: Partial<Record<BeamsTab, string>> = {
 };
 
 export const beamsViews: StageViews = {
-  stage: 'beams',
   tabs: beamsTabs,
   pictures: [
     { name: 'beams', theme: 'shop', press: ['.ways p-togglebutton:nth-of-type(4)'] },

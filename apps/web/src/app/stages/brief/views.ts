@@ -1,7 +1,6 @@
 import type { StageViews } from '../stage-views.ts';
 
 export const briefViews: StageViews = {
-  stage: 'brief',
   tabs: [],
   pictures: [
     { name: 'brief', theme: 'shop', press: [] },

@@ -29,7 +29,7 @@ export const drillKey = 'drill';
           [attr.aria-current]="chosen() === one.key"
           (click)="choose.emit(one.key)"
           [attr.data-calibration]="one.key"
-          [attr.data-tab]="one.key"
+          [attr.data-tab]="one.kind"
         >
           <strong>{{ one.word }}</strong>
           <span class="small name" [title]="one.name">{{ one.name }}</span>

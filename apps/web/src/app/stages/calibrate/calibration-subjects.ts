@@ -1,5 +1,6 @@
-import { calibratedSensors, depthGivers, kindWords, measuredOffset, standingOf, toleranceOf } from '@grey-keel/core';
+import { calibratedSensors, depthGivers, kindWord, measuredOffset, standingOf, toleranceOf } from '@grey-keel/core';
 import type { ResultStanding } from '@grey-keel/core';
+import { procedures } from './procedures/procedures.ts';
 import { type CalibrationKind, calibrationKinds, type Path, type Plan, type Quantity } from '@grey-keel/model';
 
 /** What is calibrated: a depth, or what one of the procedures finds, by what gives it. */
@@ -22,14 +23,6 @@ export interface ListedSubject extends Subject {
 
 /** What has no sign worth showing. */
 const unsigned: readonly Quantity[] = ['fraction', 'soundSpeed', 'level'];
-
-/** In the order they are done, by groups. */
-const groups: readonly { readonly word: string; readonly kinds: readonly Subject['kind'][] }[] = [
-  { word: 'Depth', kinds: ['depth', 'step', 'sound speed'] },
-  { word: 'Water and way', kinds: ['speed', 'temperature', 'heading', 'deviation'] },
-  { word: 'Pictures and marks', kinds: ['sides', 'pointing', 'range', 'tilt', 'antenna'] },
-  { word: 'Noise and power', kinds: ['noise', 'battery'] },
-];
 
 export const subjectKey = (kind: string, id: string): string => `${kind.replace(' ', '-')}-${id}`;
 
@@ -60,7 +53,7 @@ export const calibrationSubjects = (plan: Plan): ListedSubject[] => [
         kind,
         id,
         key: subjectKey(kind, id),
-        word: kindWords[kind],
+        word: kindWord(kind),
         name,
         state: standingOf(plan, kind, id).state,
         value: plan.calibrations[kind][id]?.entered?.values[0] ?? null,
@@ -71,15 +64,19 @@ export const calibrationSubjects = (plan: Plan): ListedSubject[] => [
   ),
 ];
 
+/** By what they are listed under, in the order they are done: depths before all else. */
 export const inGroups = (
   subjects: readonly ListedSubject[],
-): { readonly word: string; readonly subjects: ListedSubject[] }[] =>
-  groups
-    .map(({ word, kinds }) => ({
-      word,
-      subjects: kinds.flatMap((kind) => subjects.filter((one) => one.kind === kind)),
-    }))
-    .filter((group) => group.subjects.length > 0);
+): { readonly word: string; readonly subjects: ListedSubject[] }[] => {
+  const listed = (['depth', ...Object.keys(procedures)] as const).flatMap((kind) =>
+    subjects.filter((one) => one.kind === kind),
+  );
+  const groupOf = ({ kind }: ListedSubject): string => (kind === 'depth' ? 'Depth' : procedures[kind].group);
+  return [...new Set(listed.map(groupOf))].map((word) => ({
+    word,
+    subjects: listed.filter((one) => groupOf(one) === word),
+  }));
+};
 
 /** The one to look at first: one that a stop speaks of, then one that is not fresh. */
 export const mostPressing = (subjects: readonly ListedSubject[], stopped: readonly string[]): string =>

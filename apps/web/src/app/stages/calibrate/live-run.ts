@@ -12,6 +12,8 @@ import {
 import type { CalibrationKind, LiveQuantity, Sentence, TakenFrom } from '@grey-keel/model';
 import { Store } from '@ngrx/store';
 import { ProgressBar } from 'primeng/progressbar';
+import { listensTo, type Live } from './procedures/procedure.ts';
+import { procedures } from './procedures/procedures.ts';
 import { selectInstruments, selectListened } from '../../live/instruments.ts';
 import { LiveSamples } from '../../live/live-samples.ts';
 import { FigurePipe, SentencePipe } from '../../shared/figure-pipe.ts';
@@ -28,37 +30,16 @@ export interface TakenReading {
 const averageS = 20;
 /** A depth is averaged over three waves of 8 s: over one it is that wave’s. */
 const threeWavesS = 24;
-const settledWithinC = 0.15;
 /** A run back is nearer to opposite than to across. */
 const leastApartDeg = 120;
 
-const headings = ['headingTrueDeg', 'headingMagneticDeg'] as const;
-/** What a reading of a kind can be taken from; where nothing is named it is typed. */
-const needs: Partial<Readonly<Record<ListenedKind, readonly LiveQuantity[]>>> = {
-  depth: ['depthM'],
-  heading: [...headings, 'cogDeg', 'sogMps'],
-  speed: [...headings, 'cogDeg', 'sogMps', 'logMps'],
-  temperature: ['temperatureC'],
-  deviation: ['compassDeg', 'headingTrueDeg'],
-  antenna: [...headings, 'latitudeDeg', 'longitudeDeg'],
-  battery: ['voltageV'],
-};
+/** What is held against a lead line comes in as a depth. */
+const depth: Live = { by: 'one value', quantity: 'depthM', figure: 'displayedM', near: 0.6, averageS: threeWavesS };
 export type ListenedKind = 'depth' | CalibrationKind;
-export const listensTo = (kind: ListenedKind): readonly LiveQuantity[] => needs[kind] ?? [];
+const liveOf = (kind: ListenedKind): Live | null => (kind === 'depth' ? depth : procedures[kind].live);
+/** What a reading of a kind can be taken from; nothing where it is typed. */
+export const heardFor = (kind: ListenedKind): readonly LiveQuantity[] => listensTo(liveOf(kind));
 
-/** What one instrument is waited for: how near its figures have to lie before they are averaged, and for how long. */
-const single: Partial<
-  Readonly<
-    Record<
-      ListenedKind,
-      { readonly quantity: LiveQuantity; readonly figure: string; readonly near: number; readonly averageS: number }
-    >
-  >
-> = {
-  depth: { quantity: 'depthM', figure: 'displayedM', near: 0.6, averageS: threeWavesS },
-  temperature: { quantity: 'temperatureC', figure: 'displayedC', near: settledWithinC, averageS },
-  battery: { quantity: 'voltageV', figure: 'voltsV', near: 0.1, averageS: 5 },
-};
 /** A heading that is held for so long, within so much of its middle, is read off. */
 const heldS = 8;
 const heldWithinDeg = 4;
@@ -177,20 +158,21 @@ export class LiveRun {
     const nowS = this.live.nowS();
     const kind = this.kind();
     const of = (quantity: LiveQuantity) => this.live.of(this.listened()[quantity]?.id);
-    const alone = single[kind];
-    if (alone) {
-      const it = steadyValue(of(alone.quantity), nowS, {
+    const live = liveOf(kind);
+    if (live === null) return { state: 'waiting', why: ['Its readings are typed.'] };
+    if (live.by === 'one value') {
+      const it = steadyValue(of(live.quantity), nowS, {
         lagS: this.lagS(),
         // A practice boat's clock may run faster than ours: three of its waves are over sooner.
-        averageS: alone.averageS / this.pace(),
-        near: alone.near,
+        averageS: live.averageS / this.pace(),
+        near: live.near,
         notBeforeS: this.takenAtS(),
       });
-      return 'value' in it ? { ...it, figures: { [alone.figure]: to(it.value + this.addsM(), 0.001) } } : it;
+      return 'value' in it ? { ...it, figures: { [live.figure]: to(it.value + this.addsM(), 0.001) } } : it;
     }
     const trueDeg = of('headingTrueDeg');
     const heading =
-      kind === 'deviation'
+      live.by === 'held compass'
         ? compassFrom({ compassDeg: of('compassDeg'), trueDeg })
         : headingFrom(this.north(), {
             trueDeg,
@@ -198,7 +180,7 @@ export class LiveRun {
             variationDeg: of('variationDeg'),
           });
     if ('why' in heading) return { state: 'waiting', why: heading.why };
-    if (kind === 'deviation' || kind === 'antenna') {
+    if (live.by !== 'run') {
       const held = heldHeading(heading.samples, nowS, {
         averageS: heldS,
         withinDeg: heldWithinDeg,
@@ -206,25 +188,26 @@ export class LiveRun {
       });
       if (!('value' in held)) return held;
       const headingDeg = to(held.value, 0.05) % 360;
-      if (kind === 'deviation') return { ...held, figures: { compassDeg: headingDeg } };
+      if (live.by === 'held compass') return { ...held, figures: { compassDeg: headingDeg } };
       const [latitudeDeg, longitudeDeg] = [this.newest('latitudeDeg'), this.newest('longitudeDeg')];
       return latitudeDeg === null || longitudeDeg === null
         ? { state: 'waiting', why: ['No position comes in. Choose where it comes from.'] }
         : { ...held, figures: { headingDeg, latitudeDeg, longitudeDeg } };
     }
+    const byLog = live.follows === 'log';
     const run = steadyRun(
       {
         headingDeg: heading.samples,
         cogDeg: of('cogDeg'),
         sogMps: of('sogMps'),
-        ...(kind === 'speed' ? { logMps: of('logMps') } : {}),
+        ...(byLog ? { logMps: of('logMps') } : {}),
       },
       nowS,
       {
         lagS: {
-          heading: kind === 'heading' ? this.lagS() : this.quickS(),
-          position: kind === 'heading' ? this.lagS() : this.quickS(),
-          log: kind === 'speed' ? this.lagS() : 0,
+          heading: byLog ? this.quickS() : this.lagS(),
+          position: byLog ? this.quickS() : this.lagS(),
+          log: byLog ? this.lagS() : 0,
         },
         averageS,
         notBeforeS: this.takenAtS(),
@@ -233,7 +216,7 @@ export class LiveRun {
     if (!('average' in run)) return run;
     const before = this.headingBeforeDeg();
     // Runs of a heading are pairs: the second one goes back.
-    if (kind === 'heading' && this.next() % 2 === 0 && before !== null) {
+    if (!byLog && this.next() % 2 === 0 && before !== null) {
       const apart = Math.abs(wrapped(run.average.headingDeg - before));
       if (apart < leastApartDeg)
         return {
@@ -278,7 +261,7 @@ export class LiveRun {
     });
   });
   private readonly sources = computed(() => {
-    const ids = new Set(listensTo(this.kind()).flatMap((quantity) => this.listened()[quantity]?.sourceId ?? []));
+    const ids = new Set(heardFor(this.kind()).flatMap((quantity) => this.listened()[quantity]?.sourceId ?? []));
     return this.instruments().sources.filter(({ id }) => ids.has(id));
   });
   protected readonly source = computed(() =>
@@ -306,7 +289,7 @@ export class LiveRun {
   protected take(): void {
     const it = this.averages();
     if (it?.state !== 'ready' || this.barred() !== '') return;
-    const talkers = listensTo(this.kind()).flatMap((quantity) => {
+    const talkers = heardFor(this.kind()).flatMap((quantity) => {
       const channel = this.listened()[quantity];
       return channel ? [`${channel.talker} ${channel.type}`] : [];
     });

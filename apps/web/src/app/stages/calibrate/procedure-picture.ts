@@ -5,15 +5,11 @@ import { openBoat } from '../open-boat.ts';
 import { BatteryPicture, type PicturedVoltage } from './battery-picture.ts';
 import { BearingsPicture, type PicturedBearing } from './bearings-picture.ts';
 import { DeviationPicture } from './deviation-picture.ts';
+import { procedures } from './procedures/procedures.ts';
 import { MarksPicture, type PicturedMark } from './marks-picture.ts';
 import { type PicturedTarget, RangePicture } from './range-picture.ts';
 import { type PicturedRun, RunsPicture } from './runs-picture.ts';
 import type { SensorRow } from './sensor-rows.ts';
-
-const withoutPicture: readonly CalibrationKind[] = ['temperature', 'sound speed', 'step', 'tilt', 'noise'];
-
-/** What a picture says better than words has one. */
-export const isPictured = (kind: CalibrationKind): boolean => !withoutPicture.includes(kind);
 
 /** The readings of one sensor drawn as what they are: runs, bearings, marks, targets, voltages. */
 @Component({
@@ -21,29 +17,26 @@ export const isPictured = (kind: CalibrationKind): boolean => !withoutPicture.in
   imports: [BatteryPicture, BearingsPicture, DeviationPicture, MarksPicture, RangePicture, RunsPicture],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    @switch (kind()) {
+    @switch (picture()) {
       @case ('deviation') {
         <gk-deviation-picture [coefficients]="coefficients()" [readings]="swing()" />
       }
-      @case ('pointing') {
+      @case ('bearings') {
         <gk-bearings-picture [bearings]="bearings()" [units]="units()" />
       }
       @case ('sides') {
         <gk-bearings-picture [bearings]="bearings()" [units]="units()" />
       }
-      @case ('range') {
+      @case ('targets') {
         <gk-range-picture [targets]="targets()" [units]="units()" />
       }
-      @case ('antenna') {
+      @case ('marks') {
         <gk-marks-picture [marks]="marks()" [vector]="vector()" [units]="units()" />
       }
-      @case ('battery') {
+      @case ('voltages') {
         <gk-battery-picture [readings]="voltages()" [restV]="restV()" [holdsAh]="holdsAh()" [units]="units()" />
       }
-      @case ('speed') {
-        <gk-runs-picture [runs]="runs()" [current]="known()?.current ?? null" [units]="units()" />
-      }
-      @case ('heading') {
+      @case ('runs') {
         <gk-runs-picture [runs]="runs()" [current]="known()?.current ?? null" [units]="units()" />
       }
     }
@@ -54,6 +47,7 @@ export class ProcedurePicture {
   readonly sensorId = input.required<string>();
   readonly rows = input.required<readonly SensorRow[]>();
 
+  protected readonly picture = computed(() => procedures[this.kind()].picture);
   private readonly open = openBoat();
   private readonly plan = this.open.plan;
   protected readonly units = this.open.units;
@@ -91,7 +85,7 @@ export class ProcedurePicture {
     });
   }
   protected readonly bearings = computed<PicturedBearing[]>(() => {
-    if (this.kind() === 'pointing') return this.whole('knownDeg', 'shownDeg');
+    if (this.picture() === 'bearings') return this.whole('knownDeg', 'shownDeg');
     const side = (value: unknown): number => (value === 'port' ? -90 : 90);
     return this.rows().flatMap(({ place, leftOut, figures }) =>
       leftOut || figures['known'] == null || figures['shown'] == null
@@ -107,7 +101,7 @@ export class ProcedurePicture {
   protected readonly vector = computed((): readonly [number, number] | null => {
     const it = this.known();
     const settings = this.settings();
-    if (this.kind() !== 'antenna' || !it || !('setForwardM' in settings)) return null;
+    if (this.picture() !== 'marks' || !it || !('setForwardM' in settings)) return null;
     const [forward, starboard] = it.enter;
     return [(forward?.value ?? 0) - settings.setForwardM, (starboard?.value ?? 0) - settings.setStarboardM];
   });
@@ -116,7 +110,7 @@ export class ProcedurePicture {
   );
   private readonly battery = computed(() => this.plan().power.batteries[this.sensorId()] ?? null);
   protected readonly holdsAh = computed(() => {
-    const share = this.kind() === 'battery' ? (this.known()?.measured.value ?? 1) : 1;
+    const share = this.picture() === 'voltages' ? (this.known()?.measured.value ?? 1) : 1;
     return (this.battery()?.capacityAh ?? 100) * share;
   });
   protected readonly restV = computed(() => {

@@ -9,6 +9,7 @@ import { catchError, forkJoin, map, type Observable, of, Subject, switchMap } fr
 import * as z from 'zod';
 import { problemOf } from '../../api/problem.ts';
 import { Recordings } from '../../live/recordings.ts';
+import { procedures } from './procedures/procedures.ts';
 import { axisLabels, Chart, chartFrame, type Colour } from '../../shared/chart.ts';
 import { ChoiceField } from '../../shared/choice-field.ts';
 import { FigurePipe, SentencePipe } from '../../shared/figure-pipe.ts';
@@ -236,7 +237,8 @@ export class RecordedRun {
       map(({ cogDeg, sogMps, logMps, ...headings }): CutRun => {
         const heading = headingFrom(this.north(), headings);
         if ('why' in heading) return { why: heading.why, few: false };
-        const log = this.kind() === 'speed' ? { logMps } : {};
+        const { live } = procedures[this.kind()];
+        const log = live?.by === 'run' && live.follows === 'log' ? { logMps } : {};
         return averagedRun({ headingDeg: heading.samples, cogDeg, sogMps, ...log }, fromS, toS);
       }),
     );

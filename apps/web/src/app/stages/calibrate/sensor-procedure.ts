@@ -21,10 +21,11 @@ import { PlanFields } from '../../shared/plan-fields.ts';
 import { PlanPlace } from '../../shared/plan-place.ts';
 import { newId } from '../../state/open-plan.ts';
 import { openBoat } from '../open-boat.ts';
-import { listensTo, LiveRun, type TakenReading } from './live-run.ts';
+import { heardFor, LiveRun, type TakenReading } from './live-run.ts';
 import { RecordedRun } from './recorded-run.ts';
-import { isPictured, ProcedurePicture } from './procedure-picture.ts';
-import { procedureWords, severalOf } from './procedure-words.ts';
+import { ProcedurePicture } from './procedure-picture.ts';
+import { severalOf } from './procedures/procedure.ts';
+import { procedures } from './procedures/procedures.ts';
 import { type Residual, ResidualStrip } from './residual-strip.ts';
 import { SensorReadings } from './sensor-readings.ts';
 import { SensorResult } from './sensor-result.ts';
@@ -185,7 +186,7 @@ export class SensorProcedure {
   protected readonly units = this.open.units;
   private readonly instruments = inject(Store).selectSignal(selectInstruments);
   private readonly sources = computed(() => this.instruments().sources);
-  protected readonly words = computed(() => procedureWords[this.kind()]);
+  protected readonly words = computed(() => procedures[this.kind()]);
   protected readonly title = computed(() => {
     const several = severalOf(this.words().reading);
     return `${several.charAt(0).toUpperCase()}${several.slice(1)}`;
@@ -222,7 +223,7 @@ export class SensorProcedure {
     ),
   );
 
-  protected readonly pictured = computed(() => isPictured(this.kind()));
+  protected readonly pictured = computed(() => this.words().picture !== null);
   protected readonly residuals = computed<Residual[]>(() =>
     this.rows().flatMap(({ place, left, apart }) => (left ? [{ place, left, apart }] : [])),
   );
@@ -234,9 +235,9 @@ export class SensorProcedure {
   protected readonly other = computed(() => heldAgainst(this.plan(), this.sensorId()) ?? '');
 
   protected readonly listens = computed(
-    () => listensTo(this.kind()).length > 0 && this.sources().some(({ wanted }) => wanted),
+    () => heardFor(this.kind()).length > 0 && this.sources().some(({ wanted }) => wanted),
   );
-  protected readonly cuts = computed(() => this.kind() === 'heading' || this.kind() === 'speed');
+  protected readonly cuts = computed(() => this.words().live?.by === 'run');
   protected readonly cutting = signal(false);
   protected readonly headingBefore = computed(() => this.rows().at(-1)?.figures['headingDeg'] ?? null);
   protected readonly lagS = computed(() => {

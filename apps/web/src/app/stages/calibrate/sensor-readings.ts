@@ -9,7 +9,7 @@ import { QuantityField } from '../../shared/quantity-field.ts';
 import { Wide } from '../../shared/wide.ts';
 import { newId } from '../../state/open-plan.ts';
 import { openBoat } from '../open-boat.ts';
-import { procedureWords } from './procedure-words.ts';
+import { procedures } from './procedures/procedures.ts';
 import { ReadingActs } from './reading-acts.ts';
 import type { SensorRow } from './sensor-rows.ts';
 
@@ -147,7 +147,7 @@ export class SensorReadings {
 
   private readonly open = openBoat();
   protected readonly units = this.open.units;
-  protected readonly word = computed(() => procedureWords[this.kind()].reading);
+  protected readonly word = computed(() => procedures[this.kind()].reading);
   protected readonly columns = computed(() => {
     const shape: Readonly<Record<string, z.ZodType>> = calibrationParts[this.kind()].reading.shape;
     return Object.entries(shape)
@@ -161,7 +161,7 @@ export class SensorReadings {
       }));
   });
   /** Sides agree or not: nothing of them is left over. */
-  protected readonly compares = computed(() => this.kind() !== 'sides' && this.kind() !== 'sound speed');
+  protected readonly compares = computed(() => procedures[this.kind()].comparesReadings ?? true);
   private readonly nextId = signal(newId());
   protected readonly shown = computed<SensorRow[]>(() => [
     ...this.rows(),

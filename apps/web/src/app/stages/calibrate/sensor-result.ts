@@ -8,7 +8,7 @@ import {
   entryOf,
   followsFrom,
   isHeld,
-  kindWords,
+  kindWord,
   type Measurement,
   moreFor,
   standingOf,
@@ -22,7 +22,8 @@ import { PressButton } from '../../shared/press-button.ts';
 import { openBoat } from '../open-boat.ts';
 import { EnteredBy } from './entered-by.ts';
 import { EnteredByField } from './entered-by-field.ts';
-import { procedureWords, severalOf } from './procedure-words.ts';
+import { severalOf } from './procedures/procedure.ts';
+import { procedures } from './procedures/procedures.ts';
 import { SeenAgain } from './seen-again.ts';
 
 /** What the readings of a sensor give: the figure to enter, what it changes, how sure it is, and the way to enter it. */
@@ -43,7 +44,7 @@ import { SeenAgain } from './seen-again.ts';
                 <span class="small faint each">{{ one.word }}</span>
               }
               <gk-number
-                [of]="one.word || kindWords[kind()]"
+                [of]="one.word || kindWord()"
                 [value]="one.figure.value"
                 [quantity]="one.figure.quantity"
                 [decimals]="decimals()"
@@ -56,7 +57,7 @@ import { SeenAgain } from './seen-again.ts';
               <span class="mono faint">
                 ±
                 <gk-number
-                  [of]="'Half of the 95 % interval, ' + kindWords[kind()]"
+                  [of]="'Half of the 95 % interval, ' + kindWord()"
                   [value]="half.value"
                   [quantity]="half.quantity"
                   [decimals]="decimals()"
@@ -175,16 +176,16 @@ export class SensorResult {
   private readonly open = openBoat();
   private readonly plan = this.open.plan;
   protected readonly units = this.open.units;
-  protected readonly kindWords = kindWords;
+  protected readonly kindWord = computed(() => kindWord(this.kind()));
   private readonly by = inject(EnteredBy).name;
-  protected readonly words = computed(() => procedureWords[this.kind()]);
+  protected readonly words = computed(() => procedures[this.kind()]);
   protected readonly word = computed(() => this.words().reading);
   protected readonly follows = computed(() => {
     const it = this.known();
     return it ? followsFrom(this.plan(), this.kind(), this.sensorId(), it) : [];
   });
   protected readonly several = computed(() => severalOf(this.word()));
-  protected readonly curve = computed(() => this.kind() === 'deviation');
+  protected readonly curve = computed(() => this.words().picture === 'deviation');
   protected readonly settings = computed(() => calibrationOf(this.plan(), this.kind(), this.sensorId()));
   protected readonly standing = computed(() => standingOf(this.plan(), this.kind(), this.sensorId()));
   protected readonly tolerance = computed(() => toleranceOf(this.plan(), this.kind(), this.sensorId()));
@@ -209,8 +210,8 @@ export class SensorResult {
     () =>
       !this.curve() && ['angle', 'length', 'temperatureDifference'].includes(this.shown()[0]?.figure.quantity ?? ''),
   );
-  protected readonly decimals = computed(() =>
-    this.kind() === 'temperature' || this.shown()[0]?.figure.quantity === 'length' ? 2 : 1,
+  protected readonly decimals = computed(
+    () => this.words().decimals ?? (this.shown()[0]?.figure.quantity === 'length' ? 2 : 1),
   );
   /** Of a curve, by rows of four headings. */
   protected readonly card = computed(() => {
@@ -261,7 +262,7 @@ export class SensorResult {
     const it = this.known();
     if (!entered || !it) return;
     this.open.edits.edit(
-      `enter ${kindWords[this.kind()].toLowerCase()}`,
+      `enter ${this.kindWord().toLowerCase()}`,
       {
         type: 'enterCalibration',
         of: this.kind(),

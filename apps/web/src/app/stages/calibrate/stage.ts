@@ -1,4 +1,4 @@
-import { at, calibratedSensors, inOrder, kindWords } from '@grey-keel/core';
+import { at, calibratedSensors, inOrder, kindWord } from '@grey-keel/core';
 import { calibrationKinds } from '@grey-keel/model';
 import type { WebStage } from '../web-stage.ts';
 
@@ -24,7 +24,7 @@ export const calibrateStage: WebStage = {
     ...calibrationKinds.flatMap((kind) =>
       calibratedSensors(plan, kind).map(({ id, name }) => ({
         kind: 'setting' as const,
-        name: `${kindWords[kind]}, ${name}`,
+        name: `${kindWord(kind)}, ${name}`,
         target: at('calibrations', kind, id),
       })),
     ),

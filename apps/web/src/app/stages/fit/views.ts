@@ -4,7 +4,6 @@ export const fitTabs = ['hull', 'power', 'network', 'who transmits', 'sheets'] a
 export type FitTab = (typeof fitTabs)[number];
 
 export const fitViews: StageViews = {
-  stage: 'fit',
   tabs: fitTabs,
   pictures: [
     { name: 'fit', theme: 'shop', press: [] },

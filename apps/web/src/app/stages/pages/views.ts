@@ -1,7 +1,6 @@
 import type { StageViews } from '../stage-views.ts';
 
 export const pagesViews: StageViews = {
-  stage: 'pages',
   tabs: [],
   pictures: [{ name: 'pages', theme: 'shop', press: ['#cell-a-helm-port-searching'] }],
 };

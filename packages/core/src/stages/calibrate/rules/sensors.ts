@@ -1,7 +1,7 @@
 import { type CalibrationKind, calibrationKinds, type Figure, type Plan } from '@grey-keel/model';
 import { wrapped } from '../../../calibration/bearings.ts';
-import { calibratedSensors, type CalibratedSensor } from '../../../calibration/calibrated-sensors.ts';
-import { kindWords } from '../../../calibration/kind-words.ts';
+import type { CalibratedSensor } from '../../../calibration/calibrated-sensors.ts';
+import { calibratedSensors, calibrationRows, kindWord } from '../../../calibration/calibration-rows.ts';
 import {
   heldValue,
   isHeld,
@@ -46,17 +46,20 @@ const offBy = ({ plan, kind, sensor, it }: Each): { readonly held: Figure; reado
   const held = heldValue(plan, kind, sensor.id);
   if (!enter || held === null || !isHeld(kind)) return null;
   const apart = enter.value - held;
-  const off = kind === 'speed' ? enter.value / held - 1 : enter.quantity === 'angle' ? wrapped(apart) : apart;
+  const off =
+    enter.quantity === 'fraction' ? enter.value / held - 1 : enter.quantity === 'angle' ? wrapped(apart) : apart;
   return { held: figure(held, enter.quantity), off: figure(off, enter.quantity) };
 };
+
+/** What is added has a sign that can be the wrong one; a factor and a speed of sound have no other. */
+const isAdded = ({ quantity }: Figure): boolean => quantity !== 'fraction' && quantity !== 'soundSpeed';
 
 const isTurned = (each: Each): boolean => {
   const { plan, kind, sensor, it } = each;
   const enter = it?.enter[0];
   const found = offBy(each);
   const tolerance = toleranceOf(plan, kind, sensor.id)?.value ?? 0;
-  // A factor and a speed of sound have no other sign.
-  if (!enter || !found || kind === 'speed' || kind === 'sound speed') return false;
+  if (!enter || !found || !isAdded(enter)) return false;
   const allowance = Math.max(tolerance, it.half?.value ?? 0);
   return (
     found.held.value * enter.value < 0 &&
@@ -76,7 +79,7 @@ export const calibrationMissing: Rule<'calibrate'> = {
     return [
       {
         ...of(each),
-        title: `${kindWords[kind]} is not calibrated yet`,
+        title: `${kindWord(kind)} is not calibrated yet`,
         reason: it
           ? [`${sensor.name} is off by `, it.measured, ', which is worked out and not yet entered on the display.']
           : [
@@ -103,13 +106,14 @@ export const calibrationStale: Rule<'calibrate'> = {
     if (standing.state !== 'stale' || entered === undefined) return [];
     const quantity = it?.enter[0]?.quantity ?? toleranceOf(plan, kind, sensor.id)?.quantity ?? 'count';
     const value = figure(entered, quantity);
+    const { wasEntered } = calibrationRows[kind];
     return [
       {
         ...of(each),
-        title: `${kindWords[kind]} is out of date`,
+        title: `${kindWord(kind)} is out of date`,
         reason: [
           `${sensor.name}: `,
-          ...(kind === 'sides' ? ['they were looked at'] : [value, ' was entered']),
+          ...(wasEntered === undefined ? [value, ' was entered'] : [wasEntered]),
           `; since then ${standing.changed.join(' and ') || 'the calculation'} changed.`,
         ],
         figure: value,
@@ -131,7 +135,7 @@ export const calibrationUncertain: Rule<'calibrate'> = {
     return [
       {
         ...of(each),
-        title: `${kindWords[kind]} is not sure enough`,
+        title: `${kindWord(kind)} is not sure enough`,
         reason: [
           `${sensor.name} is known to `,
           it.half,
@@ -161,7 +165,7 @@ export const calibrationTurned: Rule<'calibrate'> = {
     return [
       {
         ...of(each),
-        title: `${kindWords[each.kind]} has the wrong sign`,
+        title: `${kindWord(each.kind)} has the wrong sign`,
         reason: [
           `${each.sensor.name} is set to `,
           found.held,
@@ -194,7 +198,7 @@ export const calibrationOff: Rule<'calibrate'> = {
     return [
       {
         ...of(each),
-        title: `${kindWords[kind]} is off by more than your tolerance`,
+        title: `${kindWord(kind)} is off by more than your tolerance`,
         reason: [
           `${sensor.name} holds `,
           found.held,
@@ -253,7 +257,7 @@ export const calibrationApart: Rule<'calibrate'> = {
             {
               subject: `${kind}-${sensor.id}-${readingId}`,
               of: [sensor.id, readingId],
-              title: `${kindWords[kind]}: reading ${nth} stands apart`,
+              title: `${kindWord(kind)}: reading ${nth} stands apart`,
               reason: [`${sensor.name}: it lies `, sized(left), ' from what the others say together.'],
               figure: sized(left),
               fix: {
