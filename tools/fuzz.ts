@@ -71,7 +71,7 @@ console.log(`sensible edits: ${sound.taken} of ${sound.sent} taken`);
 console.log(`slowest answer that is not long work: ${slowestMs.toFixed(0)} ms`);
 const kinds = new Map<string, number>();
 for (const { door, what, sent } of all) {
-  const kind = `${door.replace(/[^ ]*\/api\//, '').split('/')[0] ?? ''} ${what}`;
+  const kind = `${door.replace(/[^ ]*\/api\//, '').split('/')[0] ?? ''} ${what.replace(/\d+/g, 'N')}`;
   kinds.set(kind, (kinds.get(kind) ?? 0) + 1);
   if ((kinds.get(kind) ?? 0) <= 4) console.log(`FAULT ${door}: ${what}\n      ${sent}`);
 }
