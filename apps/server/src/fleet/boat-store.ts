@@ -247,9 +247,10 @@ export class BoatStore {
         await snapshots.create({ boat_id: id, number, plan: JSON.stringify(applied.plan) }, { transaction });
       return true;
     };
-    // The same revision id may come for another boat at the same moment.
     const written = await this.database.write(write).catch((error: unknown) => {
-      if (error instanceof UniqueConstraintError) return false;
+      // The same revision id may come for another boat at the same moment.
+      if (error instanceof UniqueConstraintError && error.errors.some(({ path }) => path === 'revision_id'))
+        return false;
       throw error;
     });
     if (!written) return 'overtaken';
