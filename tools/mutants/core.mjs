@@ -113,10 +113,18 @@ export const mutants = [
     to: '',
   },
   { file: 'calibration/measured-by-kind.ts', from: 'words?.role === role', to: 'words?.role' },
-  { file: 'calibration/measured-by-kind.ts', from: 'settingsFor(kind, \'set\')[0]?.[0] ?? \'\'', to: '\'\'' },
+  { file: 'calibration/measured-by-kind.ts', from: "settingsFor(kind, 'set')[0]?.[0] ?? ''", to: "''" },
   { file: 'calibration/define-calibration.ts', from: 'entered(plan)[id]?.entered ?? null', to: 'null' },
-  { file: 'stages/calibrate/rules/sensors.ts', from: "quantity !== 'fraction' && quantity !== 'soundSpeed'", to: 'true' },
-  { file: 'stages/calibrate/rules/sensors.ts', from: "enter.quantity === 'fraction' ? enter.value / held - 1", to: "enter.quantity === 'level' ? enter.value / held - 1" },
+  {
+    file: 'stages/calibrate/rules/sensors.ts',
+    from: "quantity !== 'fraction' && quantity !== 'soundSpeed'",
+    to: 'true',
+  },
+  {
+    file: 'stages/calibrate/rules/sensors.ts',
+    from: "enter.quantity === 'fraction' ? enter.value / held - 1",
+    to: "enter.quantity === 'level' ? enter.value / held - 1",
+  },
   { file: 'handover/entered-aboard.ts', from: 'if (inWords) return inWords(values);', to: '' },
   {
     file: 'calibration/battery-calibration.ts',
