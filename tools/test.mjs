@@ -129,7 +129,7 @@ const suites = {
 };
 
 /** The specs in the browser in two parts that take about as long as each other; what is new goes into the second. */
-const inFirst = /^(looks|fixes|views|find|phone|tab-walk|text-faults|practice|instruments)\./;
+const inFirst = /^(looks|fixes|views|find|phone|tab-walk|text-faults|practice)\./;
 const inTheBrowser = readdirSync(join(root, 'e2e')).filter((name) => name.endsWith('.spec.ts'));
 const part = (first) => inTheBrowser.filter((name) => inFirst.test(name) === first).map((name) => `e2e/${name}`);
 
