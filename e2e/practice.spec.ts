@@ -166,8 +166,9 @@ describe('the procedures on a practice copy', () => {
       const depth = (
         await until('#result', (words) => words.includes('aground') || words.includes('strikes'), 'it')
       ).replaceAll('\u2212', '-');
-      // The sound speed of the boat's own water is not that of the simulated one: a few hundredths at this depth.
-      expect(Math.abs(Number(/([+-]\d+\.\d+)/.exec(depth)?.[1]) - hidden.faceDepthM)).toBeLessThan(0.25);
+      // The sound speed of the boat's own water is not that of the simulated one: a few hundredths at this depth. And on a
+      // busy machine the lead goes down when the boat has drifted on; a wrong sign would be off by twice the depth.
+      expect(Math.abs(Number(/([+-]\d+\.\d+)/.exec(depth)?.[1]) - hidden.faceDepthM)).toBeLessThan(0.45);
       expect(await textOf(drive(), 'gk-offset-readings')).toContain('simulated');
 
       await open('temperature-a-wide');
