@@ -1,4 +1,4 @@
-import { Key, type WebDriver, type WebElement } from 'selenium-webdriver';
+import { error, Key, type WebDriver, type WebElement } from 'selenium-webdriver';
 import { eventually, find, whileFresh, type Browser } from './browser.ts';
 
 /** A way of working the interface: the same job is done with a pointer and with the keyboard alone. */
@@ -71,10 +71,30 @@ const untilChosen = async (driver: WebDriver, css: string, label: string, once: 
   await gone(driver);
 };
 
+/** Waits while what is around it slides or fades in: a press would land where it was. One that is drawn anew no longer moves. */
+const still = (driver: WebDriver, element: WebElement): Promise<boolean> =>
+  eventually(
+    () =>
+      driver
+        .executeScript<boolean>(
+          `const [element] = arguments;
+         return !element.isConnected || document.getAnimations().every(({ playState, effect }) =>
+           playState !== 'running' || effect.getTiming().iterations === Infinity || !effect.target?.contains(element));`,
+          element,
+        )
+        .catch((fault: unknown) => {
+          if (fault instanceof error.StaleElementReferenceError) return true;
+          throw fault;
+        }),
+    (stands) => stands,
+    'it to stand still',
+  );
+
 export const pointer = (driver: WebDriver): Hands => {
   const inView = async (css: string): Promise<WebElement> => {
     const element = await find(driver, css);
     await driver.executeScript('arguments[0].scrollIntoView({block: "center"})', element);
+    await still(driver, element);
     return element;
   };
   return {
