@@ -1,8 +1,6 @@
 import { findings, nextStep, stageStates, workingWater } from '@grey-keel/core';
 import { stageNames, stageNumber, type FleetEntry, type Plan } from '@grey-keel/model';
-
-/** Goes up whenever the same plan would get another line in the fleet; kept lines of an older version are made anew. */
-export const fleetEntryVersion = 4;
+import { fleetEntryVersion } from './entry-version.ts';
 
 type Kept = Pick<FleetEntry, 'id' | 'number' | 'keptAt'>;
 

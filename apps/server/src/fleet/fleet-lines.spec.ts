@@ -136,7 +136,7 @@ describe('the pages of the fleet', () => {
     expect(await names({ search: 'hull 2' })).toEqual([]);
   });
 
-  it('say how many lines an older program left, and have made them all a little later', async () => {
+  it('say how many lines another program left, and have made them all a little later', async () => {
     for (let i = 0; i < 30; i++) await make(`More ${i}`, 10 + i);
     await database.write((transaction) =>
       database.tables.boats.update({ entry_version: 1 }, { where: {}, transaction }),

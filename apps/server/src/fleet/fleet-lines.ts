@@ -10,7 +10,8 @@ import { col, fn, Op, where, type Order, type WhereOptions } from 'sequelize';
 import * as z from 'zod';
 import type { Database } from '../database/open-database.ts';
 import type { BoatRow } from '../database/tables.ts';
-import { allDone, fleetColumnsOf, fleetEntryOf, fleetEntryVersion, searchText } from './fleet-entry.ts';
+import { fleetEntryVersion } from './entry-version.ts';
+import { allDone, fleetColumnsOf, fleetEntryOf, searchText } from './fleet-entry.ts';
 
 /** How long after the last edit the fleet's lines are made anew. */
 const judgeAfterMs = 1500;
@@ -111,7 +112,7 @@ export class FleetLines {
 
   /** Makes a few lines that are not up to date, and says how many are left for later. */
   private async makeDue(): Promise<number> {
-    const due = { removed_at: null, entry_version: { [Op.lt]: fleetEntryVersion } };
+    const due = { removed_at: null, entry_version: { [Op.ne]: fleetEntryVersion } };
     const rows = await this.rows({ where: due, limit: judgedAtOnce });
     for (const row of rows) await this.judged(row);
     if (rows.length < judgedAtOnce) return 0;

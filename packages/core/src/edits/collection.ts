@@ -1,5 +1,6 @@
 import type { Plan } from '@grey-keel/model';
 import { EditRefused } from './edit-refused.ts';
+import { takeAlong } from './holds.ts';
 
 export const has = (record: object, key: string): boolean => Object.prototype.hasOwnProperty.call(record, key);
 
@@ -9,6 +10,7 @@ export interface Collection<T extends object> {
   readonly get: (plan: Plan, id: string) => T;
   readonly add: (plan: Plan, id: string, value: T) => void;
   readonly describe: (plan: Plan, id: string, changes: { readonly [K in keyof T]?: T[K] | undefined }) => void;
+  /** Takes along what hangs on it. */
   readonly remove: (plan: Plan, id: string) => T;
 }
 
@@ -40,6 +42,7 @@ export const collection = <T extends object>(
     remove: (plan, id) => {
       const removed = get(plan, id);
       delete of(plan)[id];
+      takeAlong(plan, path, id);
       return removed;
     },
   };

@@ -13,7 +13,8 @@ import { fieldErrors, type FieldError } from '../calculation/field-errors.ts';
 import type { EditRow } from '../edits/edit-row.ts';
 import { EditRefused, type RefusalCode } from '../edits/edit-refused.ts';
 import { NoSuchPlace } from '../edits/put-patches.ts';
-import { dangling, straighten } from '../edits/what-edits-keep-true.ts';
+import { dangling } from '../edits/holds.ts';
+import { straighten } from '../edits/what-edits-keep-true.ts';
 import { assumedTouched, confirmPlaces } from '../plan/assumed.ts';
 import { allEditRows } from './edit-rows.ts';
 

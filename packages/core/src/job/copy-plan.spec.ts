@@ -1,4 +1,5 @@
-import { planSchema } from '@grey-keel/model';
+import { noCalibrations, planSchema } from '@grey-keel/model';
+import { newSource } from '../edits/new-parts.ts';
 import { findings } from './findings.ts';
 import { whoseBoat } from '../handover/whose-boat.ts';
 import { aPlan, edited, seeded, withEntered } from '../testing/sample-plan.ts';
@@ -7,11 +8,14 @@ import { copyPlan } from './copy-plan.ts';
 import { stageStates } from './stage-states.ts';
 
 describe('copyPlan', () => {
-  const first = edited(withEntered(aPlan(), 'a-wide'), {
-    type: 'printCard',
-    id: 'card',
-    card: { at: '2026-05-01T10:00:00Z', fingerprint: 'a'.repeat(64) },
-  });
+  const at = '2026-05-01T10:00:00Z';
+  const first = edited(
+    withEntered(aPlan(), 'a-wide'),
+    { type: 'printCard', id: 'card', card: { at, fingerprint: 'a'.repeat(64) } },
+    { type: 'putRestorePoint', id: 'state', point: { name: 'Before', at, number: 1 } },
+    { type: 'describeSource', id: 'a-wide', changes: { name: 'Wide', tag: 'T 1', selected: 'T 1', appearsAfterS: 4 } },
+    { type: 'describeUnit', stationId: 'helm', changes: { waterType: 'salt' } },
+  );
   const copy = copyPlan(first, 'Second Hull');
 
   it('takes over the boat, its gear, pages and keys under another name', () => {
@@ -22,7 +26,9 @@ describe('copyPlan', () => {
   });
 
   it('takes over nothing that was measured, entered or printed: calibration starts anew', () => {
-    expect([copy.depthOffsets, copy.cards]).toEqual([{}, {}]);
+    expect([copy.depthOffsets, copy.cards, copy.calibrations, copy.units]).toEqual([{}, {}, noCalibrations(), {}]);
+    expect([copy.restorePoints, copy.photographs]).toEqual([undefined, undefined]);
+    expect(copy.sources['a-wide']).toEqual({ ...newSource(), name: 'Wide', appearsAfterS: 4 });
     const states = Object.fromEntries(stageStates(copy, findings(copy)).map(({ stage, state }) => [stage, state]));
     expect([states['calibrate'], states['handover']]).toEqual(['missing', 'missing']);
     expect(first.depthOffsets['a-wide']?.entered).not.toBeNull();

@@ -1,8 +1,11 @@
-import type { Edit, Patch, Plan } from '@grey-keel/model';
+import { calibrationKinds, planSchema, type Edit, type Patch, type Plan } from '@grey-keel/model';
+import { newCalibration, newDepthOffset, newSource } from '../edits/new-parts.ts';
+import { newNetworkDevice } from '../network/devices.ts';
 import { pageFor, pagesAt } from '../plan/pages-at.ts';
-import { aDisplay, aPage, aPlan, edited } from '../testing/sample-plan.ts';
+import { aDisplay, aPage, aPlan, edited, seeded } from '../testing/sample-plan.ts';
+import { soundBoat } from '../testing/sound-boat.ts';
 import { applyEdits, replayEdits } from './apply-edits.ts';
-import { dangling } from '../edits/what-edits-keep-true.ts';
+import { dangling } from '../edits/holds.ts';
 
 const restore = (...patches: Patch[]): Edit => ({ type: 'restore', patches });
 const boat = (): Plan =>
@@ -13,10 +16,68 @@ const boat = (): Plan =>
     { type: 'addPage', id: 'two', page: aPage({ name: 'Two', place: 2, shownIn: {} }) },
   );
 
+/** A boat on which something hangs on every thing there is. */
+const wholeBoat = (): Plan => {
+  const plan = soundBoat(seeded(32));
+  const sensors = [...Object.keys(plan.transducers), ...Object.keys(plan.equipment)];
+  const of = <T>(ids: readonly string[], value: T): Record<string, T> =>
+    Object.fromEntries(ids.map((id) => [id, value]));
+  const calibrated = [...sensors, ...Object.keys(plan.stations), ...Object.keys(plan.power.batteries)];
+  return planSchema.parse({
+    ...plan,
+    keys: of(['helm', 'bow'], {}),
+    sources: of(sensors, newSource()),
+    depthOffsets: of(Object.keys(plan.transducers), newDepthOffset()),
+    network: { ...plan.network, devices: of(['helm', 'bow', ...Object.keys(plan.equipment)], newNetworkDevice()) },
+    calibrations: Object.fromEntries(calibrationKinds.map((kind) => [kind, of(calibrated, newCalibration(kind))])),
+  });
+};
+
 describe('what edits keep true', () => {
   it('is true of a plan that edits made', () => {
     expect(dangling(boat())).toEqual([]);
-    expect(dangling(edited(boat(), { type: 'removeStation', id: 'helm' }))).toEqual([]);
+  });
+
+  it('takes along all that hung on what is taken away, and nothing that hung on another', () => {
+    const plan = wholeBoat();
+    const inside = (part: unknown, key: string): number =>
+      typeof part === 'object' && part !== null
+        ? Object.entries(part).reduce((sum, [name, value]) => sum + Number(name === key) + inside(value, key), 0)
+        : 0;
+    const removals: Edit[] = [
+      ...Object.keys(plan.stations).map((id) => ({ type: 'removeStation' as const, id })),
+      ...Object.keys(plan.transducers).map((id) => ({ type: 'removeTransducer' as const, id })),
+      ...Object.keys(plan.equipment).map((id) => ({ type: 'removeEquipment' as const, id })),
+      ...Object.keys(plan.power.batteries).map((id) => ({ type: 'removeBattery' as const, id })),
+      ...Object.keys(plan.waters).map((id) => ({ type: 'removeWater' as const, id })),
+    ];
+    for (const removal of removals) {
+      const { id } = removal as { readonly id: string };
+      const left = edited(plan, removal);
+      expect(dangling(left)).withContext(id).toEqual([]);
+      expect(inside(left, id)).withContext(id).toBe(0);
+      for (const other of removals) {
+        const { id: kept } = other as { readonly id: string };
+        if (kept !== id) expect(inside(left, kept)).withContext(`${kept} without ${id}`).toBe(inside(plan, kept));
+      }
+    }
+    const dark = edited(plan, { type: 'removeDisplay', stationId: 'helm' });
+    expect([dangling(dark), dark.stations['helm'], dark.calibrations.antenna['helm']]).toEqual([
+      [],
+      plan.stations['helm'],
+      plan.calibrations.antenna['helm'],
+    ]);
+    expect([dark.keys, dark.feeds, dark.units, dark.pages].map((part) => inside(part, 'helm'))).toEqual([0, 0, 0, 0]);
+    const dead = edited(plan, { type: 'removeBattery', id: 'house' });
+    expect(Object.values(dead.power.circuits).map(({ batteryId }) => batteryId)).not.toContain('house');
+    expect(Object.keys(dead.power.circuits)).toEqual(Object.keys(plan.power.circuits));
+  });
+
+  it('leaves what something else of the same name still holds', () => {
+    const plan = wholeBoat();
+    const both = { ...plan, equipment: { ...plan.equipment, helm: plan.equipment['c-compass']! } };
+    const left = edited(both, { type: 'removeEquipment', id: 'helm' });
+    expect([left.network, left.calibrations]).toEqual([plan.network, plan.calibrations]);
   });
 
   it('stays true when patches bring pages back: places 1 to n, and one page in a way of working', () => {
@@ -52,6 +113,7 @@ describe('what edits keep true', () => {
     if (!old.ok) throw new Error(old.errors[0]?.message);
     expect(dangling(old.plan)).toEqual([['keys', 'nowhere']]);
     expect(applyEdits(old.plan, [restore({ op: 'replace', path: ['boat', 'notes'], value: 'x' })]).ok).toBeTrue();
+    expect(dangling(edited(old.plan, { type: 'removeStation', id: 'helm' }))).toEqual([['keys', 'nowhere']]);
   });
 
   it('is asked of the schema first: a patch may hold anything', () => {

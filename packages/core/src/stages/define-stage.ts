@@ -17,14 +17,9 @@ export interface StageDefinition<S extends Stage = Stage> {
   readonly results: readonly Result[];
   /** What can be practised of it on the boat that is open, in the order it is asked. */
   readonly exercises: readonly AnyExercise[];
-  /** What of the plan says nothing about another boat, and what a copy has in its place. */
-  readonly forAnotherBoat: (plan: Plan) => Partial<Plan>;
 }
 
 /** A stage as it is registered. The kinds of its edits stay known to the compiler. */
 export const defineStage = <S extends Stage, E extends Record<keyof E, Pick<EditRow, 'schema'>>>(
   definition: StageDefinition<S> & { readonly edits: E },
 ): StageDefinition<S> & { readonly edits: E } => definition;
-
-/** Of a stage of which everything holds for any boat. */
-export const allOfIt = (): Partial<Plan> => ({});

@@ -1,13 +1,13 @@
 import * as z from 'zod';
 
-/** What a copy for another boat begins with in the place of such a field; left out where the field is left out then. */
+/** What a copy for another boat begins with in the place of such a part or field; left out where it is left out then. */
 export interface OfOneBoat {
-  readonly begins?: number;
+  readonly begins?: string | number | object;
 }
 
 /**
- * The fields that hold for one boat alone: what was measured on it, and whose it is. Declared on their schemas, so that a
- * copy cannot forget one.
+ * The parts and fields that hold for one boat alone: what was measured on it, entered in its displays or printed, and whose
+ * it is. Declared on their schemas, so that a copy cannot forget one.
  */
 export const ofOneBoat = z.registry<OfOneBoat>();
 

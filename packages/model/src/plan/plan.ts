@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { fieldWords } from '../fields/field-words.ts';
+import { ofOneBoat } from '../fields/of-one-boat.ts';
 import { adviceSchema } from './advice.ts';
 import { assumedSchema } from './assumed.ts';
 import { mostPhotographs, photographSchema } from './photograph.ts';
@@ -36,14 +37,14 @@ export const planShape = z.strictObject({
   format: z.literal('grey-keel-plan'),
   version: z.literal(planVersion),
   /** A copy to practise on: what is read on it is of the simulated boat, and nothing of it holds for a real one. */
-  practice: z.literal(true).optional(),
+  practice: z.literal(true).optional().register(ofOneBoat, {}),
   boat: boatSchema,
   /** What a template filled in and nobody has confirmed; left out where nothing is. */
   assumed: assumedSchema.optional(),
   /** States of this boat that were given a name; left out where none was. */
-  restorePoints: recordById(restorePointSchema, 100).optional(),
+  restorePoints: recordById(restorePointSchema, 100).optional().register(ofOneBoat, {}),
   /** Pictures of the boat and of the work; left out where none was taken. */
-  photographs: recordById(photographSchema, mostPhotographs).optional(),
+  photographs: recordById(photographSchema, mostPhotographs).optional().register(ofOneBoat, {}),
   /** Besides the draught of the brief, at which the boat was calibrated. */
   loadings: recordById(loadingSchema, 30),
   stations: recordById(stationSchema, 30),
@@ -60,10 +61,10 @@ export const planShape = z.strictObject({
       .register(fieldWords, { label: 'Working depth', quantity: 'depth', decimals: 1 }),
   }),
   transducers: recordById(transducerSchema, 60),
-  /** By transducer. */
-  depthOffsets: recordById(depthOffsetSchema, 60),
-  calibrations: calibrationsSchema,
-  cards: recordById(printedCardSchema, 1000),
+  /** By transducer. One taken over by mistake would ground the other boat. */
+  depthOffsets: recordById(depthOffsetSchema, 60).register(ofOneBoat, { begins: {} }),
+  calibrations: calibrationsSchema.register(ofOneBoat, { begins: noCalibrations() }),
+  cards: recordById(printedCardSchema, 1000).register(ofOneBoat, { begins: {} }),
   /** By station: each has one display at most. */
   displays: recordById(fittedDisplaySchema, 30),
   pages: recordById(pageSchema, 600),
@@ -81,8 +82,8 @@ export const planShape = z.strictObject({
   sources: recordById(sourceSchema, 180),
   /** By station: where each thing it shows comes from. */
   feeds: recordById(z.partialRecord(fedQuantitySchema, feedSchema), 30),
-  /** By station. */
-  units: recordById(unitSettingsSchema, 30),
+  /** By station. Looked at on each boat anew. */
+  units: recordById(unitSettingsSchema, 30).register(ofOneBoat, { begins: {} }),
 });
 
 /** What the simulated boat said stands on practice copies alone: of any other boat it would be a lie. */

@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { fieldWords } from '../fields/field-words.ts';
+import { ofOneBoat } from '../fields/of-one-boat.ts';
 import { idSchema, lineSchema } from './id.ts';
 
 /** What a station shows that some sensor has to feed. */
@@ -22,8 +23,8 @@ export const sourceSchema = z.strictObject({
   /** As the displays list it; empty while it has not been named. */
   name: lineSchema(40),
   /** The type as printed on the tag of its cable, and the type selected on the display; empty while not read, not selected. */
-  tag: lineSchema(60),
-  selected: lineSchema(60),
+  tag: lineSchema(60).register(ofOneBoat, { begins: '' }),
+  selected: lineSchema(60).register(ofOneBoat, { begins: '' }),
   temperature: z.enum(temperatureSensors),
   /** How long it takes to appear after power is on. */
   appearsAfterS: z

@@ -3,7 +3,6 @@ import { putOrDelete } from '../../edits/collection.ts';
 import { fish, transducers } from '../../edits/collections.ts';
 import { editRows } from '../../edits/edit-row.ts';
 import { putOnHull } from '../../edits/fitted-hull.ts';
-import { forgetSensor } from '../../edits/forget-sensor.ts';
 
 export const beamsEdits = editRows(beamsEditSchemas, {
   placeTransducer: (plan, { id, transducer }) => {
@@ -13,9 +12,6 @@ export const beamsEdits = editRows(beamsEditSchemas, {
   describeTransducer: (plan, { id, changes }) => transducers.describe(plan, id, changes),
   removeTransducer: (plan, { id }) => {
     transducers.remove(plan, id);
-    delete plan.depthOffsets[id];
-    forgetSensor(plan, id);
-    delete plan.network.links[id];
   },
   transmitIn: (plan, { id, way, transmits }) =>
     putOrDelete(transducers.get(plan, id).transmitsIn, way, transmits ? true : null),

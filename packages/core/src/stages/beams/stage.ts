@@ -1,5 +1,5 @@
 import { chooseTransducer } from '../../plan/usual-to-dos.ts';
-import { allOfIt, defineStage } from '../define-stage.ts';
+import { defineStage } from '../define-stage.ts';
 import { beamsEdits } from './edits.ts';
 import { beamsExercises } from './exercises/exercises.ts';
 import { absorptionHeavy } from './rules/absorption-heavy.ts';
@@ -35,5 +35,4 @@ export const beamsStage = defineStage({
   waitsFor: (plan) => (Object.keys(plan.transducers).length > 0 ? [] : [chooseTransducer]),
   results: [],
   exercises: Object.values(beamsExercises),
-  forAnotherBoat: allOfIt,
 });

@@ -1,10 +1,8 @@
 import { briefEditSchemas } from '@grey-keel/model';
-import { clearStation } from '../../edits/clear-station.ts';
 import { putOrDelete } from '../../edits/collection.ts';
 import { stations, targetSpecies, waters } from '../../edits/collections.ts';
 import { confirmPlaces } from '../../plan/assumed.ts';
 import { editRows } from '../../edits/edit-row.ts';
-import { forgetCalibrations } from '../../edits/forget-sensor.ts';
 
 export const briefEdits = editRows(briefEditSchemas, {
   describeBoat: (plan, { changes }) => {
@@ -25,8 +23,6 @@ export const briefEdits = editRows(briefEditSchemas, {
   describeStation: (plan, { id, changes }) => stations.describe(plan, id, changes),
   removeStation: (plan, { id }) => {
     stations.remove(plan, id);
-    forgetCalibrations(plan, id);
-    clearStation(plan, id);
   },
 
   addWater: (plan, { id, water }) => {
@@ -36,7 +32,6 @@ export const briefEdits = editRows(briefEditSchemas, {
   describeWater: (plan, { id, changes }) => waters.describe(plan, id, changes),
   removeWater: (plan, { id }) => {
     waters.remove(plan, id);
-    if (plan.working.waterId === id) plan.working.waterId = Object.keys(plan.waters).sort()[0] ?? null;
   },
 
   addSought: (plan, edit) => targetSpecies.add(plan, edit.id, edit.sought),

@@ -1,4 +1,4 @@
-import { allOfIt, defineStage } from '../define-stage.ts';
+import { defineStage } from '../define-stage.ts';
 import { briefEdits } from './edits.ts';
 import { assumedToConfirm, assumedValues } from './rules/assumed-values.ts';
 import { briefMissing, missingFacts } from './rules/brief-missing.ts';
@@ -16,5 +16,4 @@ export const briefStage = defineStage({
   ],
   results: [],
   exercises: [],
-  forAnotherBoat: allOfIt,
 });

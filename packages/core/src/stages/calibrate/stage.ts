@@ -1,4 +1,4 @@
-import { noCalibrations, type Plan } from '@grey-keel/model';
+import type { Plan } from '@grey-keel/model';
 import { chooseTransducer } from '../../plan/usual-to-dos.ts';
 import { depthGivers } from '../../sources/depth-givers.ts';
 import { defineStage } from '../define-stage.ts';
@@ -90,9 +90,4 @@ export const calibrateStage = defineStage({
         ],
   results: [measuredOffset, ...Object.values(calibrationRows).map(({ result }) => result)],
   exercises: Object.values(calibrateExercises),
-  // A depth offset taken over by mistake grounds the other boat.
-  forAnotherBoat: () => ({
-    depthOffsets: {},
-    calibrations: noCalibrations(),
-  }),
 });

@@ -2,7 +2,6 @@ import { fitEditSchemas } from '@grey-keel/model';
 import { has, putOrDelete } from '../../edits/collection.ts';
 import { batteries, circuits, equipment, transducers } from '../../edits/collections.ts';
 import { editRows } from '../../edits/edit-row.ts';
-import { forgetCalibrations, forgetSensor } from '../../edits/forget-sensor.ts';
 import { hullOf, putOnHull } from '../../edits/fitted-hull.ts';
 import { newNetworkDevice } from '../../network/devices.ts';
 
@@ -14,8 +13,6 @@ export const fitEdits = editRows(fitEditSchemas, {
   describeEquipment: (plan, { id, changes }) => equipment.describe(plan, id, changes),
   removeEquipment: (plan, { id }) => {
     equipment.remove(plan, id);
-    forgetSensor(plan, id);
-    delete plan.network.devices[id];
   },
   confirmPlaces: (plan) => {
     plan.fittedHull = hullOf(plan.boat);
@@ -25,8 +22,6 @@ export const fitEdits = editRows(fitEditSchemas, {
   describeBattery: (plan, { id, changes }) => batteries.describe(plan, id, changes),
   removeBattery: (plan, { id }) => {
     batteries.remove(plan, id);
-    forgetCalibrations(plan, id);
-    for (const circuit of Object.values(plan.power.circuits)) if (circuit.batteryId === id) circuit.batteryId = null;
   },
   addCircuit: (plan, { id, circuit }) => circuits.add(plan, id, circuit),
   describeCircuit: (plan, { id, changes }) => circuits.describe(plan, id, changes),

@@ -1,4 +1,4 @@
-import { allOfIt, defineStage } from '../define-stage.ts';
+import { defineStage } from '../define-stage.ts';
 import { fitEdits } from './edits.ts';
 import { fitRules } from './rules/fit.ts';
 import { networkRules } from './rules/network.ts';
@@ -14,5 +14,4 @@ export const fitStage = defineStage({
   waitsFor: fitWaitsFor,
   results: [placesLookedOver],
   exercises: [],
-  forAnotherBoat: allOfIt,
 });

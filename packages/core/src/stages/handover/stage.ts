@@ -14,5 +14,4 @@ export const handoverStage = defineStage({
       : [],
   results: [printedCard],
   exercises: [],
-  forAnotherBoat: () => ({ cards: {} }),
 });

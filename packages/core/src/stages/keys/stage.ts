@@ -1,7 +1,7 @@
 import { bindingsAt } from '../../keys/key-slots.ts';
 import { fittedStations } from '../../plan/fitted-stations.ts';
 import { fitDisplay } from '../../plan/usual-to-dos.ts';
-import { allOfIt, defineStage } from '../define-stage.ts';
+import { defineStage } from '../define-stage.ts';
 import { keysEdits } from './edits.ts';
 import { keyLost, keyOnTrailer, keyPlace, keySlip, keyTwice, pageWithoutKey } from './rules/keys.ts';
 import { at } from '../../plan/target.ts';
@@ -22,5 +22,4 @@ export const keysStage = defineStage({
   },
   results: [],
   exercises: [],
-  forAnotherBoat: allOfIt,
 });

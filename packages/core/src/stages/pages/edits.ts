@@ -1,5 +1,4 @@
 import { pagesEditSchemas, waysOfWorking } from '@grey-keel/model';
-import { clearStation } from '../../edits/clear-station.ts';
 import { putOrDelete } from '../../edits/collection.ts';
 import { displays, numbersOf, pages, stations } from '../../edits/collections.ts';
 import { editRows } from '../../edits/edit-row.ts';
@@ -13,8 +12,7 @@ export const pagesEdits = editRows(pagesEditSchemas, {
   },
   describeDisplay: (plan, { stationId, changes }) => displays.describe(plan, stationId, changes),
   removeDisplay: (plan, { stationId }) => {
-    displays.get(plan, stationId);
-    clearStation(plan, stationId);
+    displays.remove(plan, stationId);
   },
 
   addPage: (plan, { id, page }) => {

@@ -1,6 +1,6 @@
 import { pageFor, shownWays } from '../../plan/pages-at.ts';
 import { inOrder } from '../../plan/working-water.ts';
-import { allOfIt, defineStage } from '../define-stage.ts';
+import { defineStage } from '../define-stage.ts';
 import { pagesEdits } from './edits.ts';
 import {
   displayMissing,
@@ -32,5 +32,4 @@ export const pagesStage = defineStage({
   },
   results: [],
   exercises: [],
-  forAnotherBoat: allOfIt,
 });

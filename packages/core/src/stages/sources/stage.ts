@@ -9,12 +9,5 @@ export const sourcesStage = defineStage({
   rules: sourceRules,
   waitsFor: sourcesWaitFor,
   results: [],
-  // Tags are read and settings looked at on each boat anew.
   exercises: [],
-  forAnotherBoat: (plan) => ({
-    sources: Object.fromEntries(
-      Object.entries(plan.sources).map(([id, source]) => [id, { ...source, tag: '', selected: '' }]),
-    ),
-    units: {},
-  }),
 });

@@ -1,0 +1,40 @@
+import { emptyPlan, planShape, type Plan } from '../plan/plan.ts';
+import { forAnotherBoat } from './of-one-boat.ts';
+
+const at = '2026-05-01T10:00:00Z';
+
+describe('forAnotherBoat', () => {
+  it('leaves out what was measured, entered, printed and told of one boat, and keeps its gear and its names', () => {
+    const bare = emptyPlan('Grey Gull');
+    const source = { name: 'Wide', tag: 'T 1', selected: 'T 1', temperature: 'none', appearsAfterS: 4 } as const;
+    const plan: Plan = {
+      ...bare,
+      practice: true,
+      boat: { ...bare.boat, owner: 'Somebody', draughtM: 0.5 },
+      restorePoints: { before: { name: 'Before', number: 1, at } },
+      photographs: {},
+      depthOffsets: {
+        wide: {
+          reference: 'waterline',
+          offsetSetM: 0.4,
+          soundSpeedAssumedMps: null,
+          toleranceM: 0.1,
+          displayResolutionM: 0.1,
+          readings: {},
+          entered: null,
+        },
+      },
+      calibrations: { ...bare.calibrations, heading: { compass: {} as Plan['calibrations']['heading'][string] } },
+      cards: { first: { at, fingerprint: 'a'.repeat(64) } },
+      sources: { wide: source },
+      units: { helm: { waterType: 'salt', north: null, sidesRight: 'right', done: {} } },
+      feeds: { helm: { depth: { sourceId: 'wide', fallbackId: null } } },
+    };
+    expect(forAnotherBoat(planShape, plan) as Plan).toEqual({
+      ...bare,
+      boat: { ...bare.boat, draughtM: 0.5 },
+      sources: { wide: { ...source, tag: '', selected: '' } },
+      feeds: plan.feeds,
+    });
+  });
+});
