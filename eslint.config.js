@@ -102,6 +102,15 @@ const noEnums = {
   message: 'Write a union of words, or take the type from a schema.',
 };
 
+/** Where what a device holds is stored is known to its reader and its edits alone. */
+const askHeldBy = [
+  'MemberExpression[property.name="units"][object.name=/^(plan|draft)$/]',
+  'MemberExpression[property.name="units"] > CallExpression.object[callee.property.name="plan"]',
+  'MemberExpression[property.name="entered"][object.type=/^(MemberExpression|ChainExpression|CallExpression)$/]:not([object.callee.property.name="answer"]):not([object.property.name=/^(helm|question)$/])',
+  'VariableDeclarator[init.callee.name=/^(depthOffsetOf|calibrationOf)$/] > ObjectPattern > Property[key.name="entered"]',
+  'MemberExpression[property.name="selected"][object.name="source"]',
+].map((selector) => ({ selector, message: 'Ask heldBy: where what a device holds is stored is its business alone.' }));
+
 /** What a pure package may not reach for. */
 const impure = [
   {
@@ -190,6 +199,11 @@ export default tseslint.config(
   },
   {
     files: ['apps/*/src/**/*.ts', 'packages/*/src/**/*.ts'],
+    ignores: ['**/*.spec.ts', '**/testing/**'],
+    rules: { 'no-restricted-syntax': ['error', wholeZod, noEnums, ...retiredWords, ...askHeldBy] },
+  },
+  {
+    files: ['packages/core/src/plan/held-by.ts', 'packages/core/src/stages/*/edits.ts', 'packages/model/src/**/*.ts'],
     ignores: ['**/*.spec.ts', '**/testing/**'],
     rules: { 'no-restricted-syntax': ['error', wholeZod, noEnums, ...retiredWords] },
   },

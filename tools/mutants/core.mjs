@@ -90,7 +90,7 @@ export const mutants = [
   },
   {
     file: 'calibration/deviation-calibration.ts',
-    from: "compassOffsetDeg: heldBy(plan, '', 'heading-offset', id),",
+    from: "compassOffsetDeg: heldCalibration(plan, 'heading', id) ?? 0,",
     to: 'compassOffsetDeg: 0,',
   },
   {
@@ -112,9 +112,9 @@ export const mutants = [
     from: 'shared: byCurve.map((moved) => normal95 * Math.abs(moved[k] ?? 0)),',
     to: '',
   },
-  { file: 'calibration/measured-by-kind.ts', from: 'words?.role === role', to: 'words?.role' },
-  { file: 'calibration/measured-by-kind.ts', from: "settingsFor(kind, 'set')[0]?.[0] ?? ''", to: "''" },
-  { file: 'calibration/define-calibration.ts', from: 'entered(plan)[id]?.entered ?? null', to: 'null' },
+  { file: 'plan/settings-for.ts', from: 'words?.role === role', to: 'words?.role' },
+  { file: 'plan/held-by.ts', from: "settingsFor(kind, 'set')[0]?.[0] ?? ''", to: "''" },
+  { file: 'calibration/define-calibration.ts', from: 'enteredCalibration(plan, kind, id)', to: 'null' },
   {
     file: 'stages/calibrate/rules/sensors.ts',
     from: "quantity !== 'fraction' && quantity !== 'soundSpeed'",
@@ -245,11 +245,6 @@ export const mutants = [
     file: 'stages/keys/rules/keys.ts',
     from: 'Math.abs(other.key - risky.key) === 1',
     to: 'Math.abs(other.key - risky.key) === 2',
-  },
-  {
-    file: 'stages/calibrate/stage.ts',
-    from: '    depthOffsets: {},\n    calibrations: noCalibrations(),',
-    to: '    calibrations: noCalibrations(),',
   },
   { file: 'units/display-units.ts', from: 'const foot = 0.3048;', to: 'const foot = 0.3;' },
   { file: 'edits/rebase.ts', from: 'Math.min(a.length, b.length)', to: 'Math.max(a.length, b.length)' },
@@ -589,11 +584,7 @@ export const mutants = [
     from: 'if (of(plan) !== was) return false;',
     to: 'if (of(plan) === was) return true;',
   },
-  {
-    file: 'stages/fit/edits.ts',
-    from: 'if (circuit.batteryId === id) circuit.batteryId = null;',
-    to: 'void circuit;',
-  },
+  { file: 'edits/holds.ts', from: 'if (circuit) circuit.batteryId = null;', to: 'void circuit;' },
   {
     file: 'calibration/least-squares.ts',
     from: 'rows.length - values.length;',
@@ -715,11 +706,17 @@ export const mutants = [
     to: 'equations * n - fitted) / n',
   },
   {
-    file: 'calibration/measured-by-kind.ts',
-    from: 'Math.abs(then - set) > 1e-6 ? set :',
-    to: 'Math.abs(then - set) > 1e6 ? set :',
+    file: 'plan/held-by.ts',
+    from: 'Math.abs(setThen - setNow) > 1e-6',
+    to: 'Math.abs(setThen - setNow) > 1e6',
   },
-  { file: 'edits/forget-sensor.ts', from: 'delete plan.calibrations[kind][id];', to: 'void kind;' },
+  {
+    file: 'edits/holds.ts',
+    from: "takeAlong(draft, one.path.slice(0, -1).join('.'), String(one.path.at(-1)));",
+    to: 'void one;',
+  },
+  { file: 'edits/holds.ts', from: 'one.id === goneId && dangles', to: 'dangles' },
+  { file: 'edits/holds.ts', from: 'one.id === goneId && dangles(draft, hold, one)', to: 'one.id === goneId' },
   {
     file: 'instruments/measured-quantities.ts',
     from: "checksumOk === false || fields['valid'] === false",

@@ -14,6 +14,27 @@ export const mutants = [
     from: '    ...Object.values(depthOffsets).flatMap(({ readings }) => Object.values(readings)),',
     to: '    ...Object.values(depthOffsets).slice(1e9).flatMap(({ readings }) => Object.values(readings)),',
   },
+  {
+    file: 'plan/plan.ts',
+    from: 'recordById(depthOffsetSchema, 60).register(ofOneBoat, { begins: {} })',
+    to: 'recordById(depthOffsetSchema, 60)',
+  },
+  {
+    file: 'plan/plan.ts',
+    from: 'calibrationsSchema.register(ofOneBoat, { begins: noCalibrations() })',
+    to: 'calibrationsSchema',
+  },
+  {
+    file: 'plan/plan.ts',
+    from: 'z.literal(true).optional().register(ofOneBoat, {})',
+    to: 'z.literal(true).optional()',
+  },
+  {
+    file: 'plan/source.ts',
+    from: "tag: lineSchema(60).register(ofOneBoat, { begins: '' })",
+    to: 'tag: lineSchema(60)',
+  },
+  { file: 'fields/of-one-boat.ts', from: 'own ??= ofOneBoat.get(inner);', to: 'void inner;' },
   { file: 'plan/id.ts', from: '(?!constructor$)', to: '' },
   { file: 'plan/id.ts', from: 'Object.keys(record).length <= most', to: 'Object.keys(record).length <= most + 1' },
   { file: 'plan/id.ts', from: '/[^\\s\\p{C}]/u', to: '/[^\\s]/u' },

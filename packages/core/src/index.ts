@@ -38,7 +38,7 @@ export { speedTable, type AtSpeed, type SpeedRow } from './beams/speed-table.ts'
 export { compareBeams, type PlainBeam, type TwoBeams } from './beams/two-beams.ts';
 export { act, at } from './plan/target.ts';
 export { usualChargingV } from './power/charging.ts';
-export { heldBy } from './plan/held-by.ts';
+export { enteredCalibration, enteredOffset, heldBy } from './plan/held-by.ts';
 export { offsetForDisplay } from './sources/offset-for-display.ts';
 export { depthAtSpeed, faceSinksM } from './calibration/face-at-speed.ts';
 export { groundingToleranceM } from './calibration/grounding-tolerance.ts';
@@ -152,7 +152,6 @@ export {
   withoutApart,
   entryOf,
   followsFrom,
-  heldValue,
   isHeld,
   measurementOf,
   moreFor,

@@ -1,4 +1,5 @@
-import type { CalibrationKind, EnteredCalibration, Plan, Quantity, Sentence } from '@grey-keel/model';
+import type { CalibrationKind, Plan, Quantity, Sentence } from '@grey-keel/model';
+import { enteredCalibration } from '../plan/held-by.ts';
 import { defineResult, type Result, type ResultParts } from '../plan/define-result.ts';
 import type { CalibratedSensor } from './calibrated-sensors.ts';
 import type { Measured, Measurement } from './sensor-calibration.ts';
@@ -52,8 +53,6 @@ export const defineCalibration = <K extends CalibrationKind, S extends WithReadi
   ...said
 }: CalibrationDefinition<K, S>): CalibrationRow<K> => {
   const { kind, of } = said;
-  const entered = (plan: Plan): Readonly<Record<string, { readonly entered: EnteredCalibration | null }>> =>
-    plan.calibrations[kind];
   return {
     ...(said as Said<K>),
     result: defineResult({
@@ -61,7 +60,7 @@ export const defineCalibration = <K extends CalibrationKind, S extends WithReadi
       slice,
       version,
       compute,
-      noted: (plan, id) => entered(plan)[id]?.entered ?? null,
+      noted: (plan, id) => enteredCalibration(plan, kind, id),
       words,
     }),
   };

@@ -1,7 +1,7 @@
 import type { DepthOffset, DepthPair, Plan, ReadingWater, Transducer } from '@grey-keel/model';
 import { type Answer, calculate } from '../calculation/calculation.ts';
 import { newDepthOffset } from '../edits/new-parts.ts';
-import { heldBy } from '../plan/held-by.ts';
+import { enteredOffset, heldBy } from '../plan/held-by.ts';
 import { inOrder, soundSpeedDownTo, workingWater } from '../plan/working-water.ts';
 import { displaySound, type DisplayWater, readAt, soundOfType } from '../sources/display-sound.ts';
 import { depthOffset } from './depth-offset.ts';
@@ -192,7 +192,7 @@ export const measuredOffset = defineResult({
   slice: inputsOf,
   version: depthOffset.version,
   compute: offsetOf,
-  noted: (plan, transducerId) => plan.depthOffsets[transducerId]?.entered ?? null,
+  noted: enteredOffset,
   words: {
     reference: 'what depth is counted from',
     offsetSetM: 'the offset set while reading',

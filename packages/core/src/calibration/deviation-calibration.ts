@@ -1,6 +1,6 @@
 import type { Plan, swingReferences } from '@grey-keel/model';
 import { calculate } from '../calculation/calculation.ts';
-import { heldBy } from '../plan/held-by.ts';
+import { heldCalibration } from '../plan/held-by.ts';
 import { feeding } from './calibrated-sensors.ts';
 import { defineCalibration } from './define-calibration.ts';
 import { headingDeviation } from './heading-deviation.ts';
@@ -100,7 +100,7 @@ export const deviationCalibration = defineCalibration({
       ? {
           readings: wholeReadings<'deviation'>(readings),
           sensor,
-          compassOffsetDeg: heldBy(plan, '', 'heading-offset', id),
+          compassOffsetDeg: heldCalibration(plan, 'heading', id) ?? 0,
           heldAgainst: heldAgainst ?? null,
         }
       : null;

@@ -5,6 +5,7 @@ import { requirementsOf } from '../beams/requirements.ts';
 import { workingBeamOf } from '../beams/working-beam.ts';
 import { hoursUntilOut } from '../power/hours-until-out.ts';
 import { restVoltageV } from '../power/battery-curve.ts';
+import { heldCalibration } from '../plan/held-by.ts';
 import { aPlan, aTransducer, edited, seeded } from '../testing/sample-plan.ts';
 import { equipment } from '../testing/sound-boat.ts';
 import { pairsFrom, simulatedRuns } from '../testing/simulated-runs.ts';
@@ -14,7 +15,6 @@ import {
   alsoEntered,
   followsFrom,
   entryOf,
-  heldValue,
   measurementOf,
   moreFor,
   standingOf,
@@ -107,14 +107,14 @@ describe('what is entered on a display', () => {
     const { readings } = headingReadings(seeded(6), 2);
     const plan = edited(aboard(), ...recorded('heading', 'compass', readings));
     expect(standingOf(plan, 'heading', 'compass').state).toBe('missing');
-    expect(heldValue(plan, 'heading', 'compass')).toBe(0);
+    expect(heldCalibration(plan, 'heading', 'compass')).toBe(0);
     const entered = entryOf(plan, 'heading', 'compass', { at: '2026-05-01T09:30:00Z', by: 'Installer' })!;
     const done = edited(plan, { type: 'enterCalibration', of: 'heading', sensorId: 'compass', entered });
     expect(standingOf(done, 'heading', 'compass').state).toBe('fresh');
-    expect(heldValue(done, 'heading', 'compass')).toBe(entered.values[0]!);
+    expect(heldCalibration(done, 'heading', 'compass')).toBe(entered.values[0]!);
     const moved = edited(done, { type: 'describeEquipment', id: 'compass', changes: { forwardM: 4 } });
     expect(standingOf(moved, 'heading', 'compass')).toEqual({ state: 'stale', changed: ['the sensor or its place'] });
-    expect(heldValue(edited(done, described('heading', 'compass', { setDeg: 1 })), 'heading', 'compass')).toBe(1);
+    expect(heldCalibration(edited(done, described('heading', 'compass', { setDeg: 1 })), 'heading', 'compass')).toBe(1);
     const gone = edited(done, { type: 'removeEquipment', id: 'compass' });
     expect(gone.calibrations.heading).toEqual({});
     expect(entryOf(aboard(), 'heading', 'compass', { at: '2026-05-01T09:30:00Z', by: '' })).toBeNull();

@@ -1,16 +1,13 @@
 import {
-  calibrationParts,
   type CalibrationKind,
   type Edit,
   type EnteredCalibration,
-  type FieldWords,
   type Figure,
   type Plan,
   type Sentence,
-  wordsOf,
 } from '@grey-keel/model';
-import type * as z from 'zod';
 import type { ResultStanding } from '../plan/define-result.ts';
+import { settingsFor } from '../plan/settings-for.ts';
 import { capacityDiffers } from './battery-calibration.ts';
 import { calibrationRows } from './calibration-rows.ts';
 import { moreReadings } from './more-readings.ts';
@@ -22,51 +19,17 @@ export const measurementOf = (plan: Plan, kind: CalibrationKind, id: string): Me
 export const standingOf = (plan: Plan, kind: CalibrationKind, id: string): ResultStanding =>
   calibrationRows[kind].result.standing(plan, id);
 
-type Role = NonNullable<FieldWords['role']>;
-/** The settings of a kind that have a role, by name, in their order. */
-const settingsFor = (kind: CalibrationKind, role: Role): readonly (readonly [string, FieldWords])[] =>
-  Object.entries<z.ZodType>(calibrationParts[kind].settings.shape).flatMap(([name, schema]) => {
-    const words = wordsOf(schema);
-    return words?.role === role ? [[name, words] as const] : [];
-  });
-
-/** The first setting of a kind with a role, as a figure; null where there is none, or it is not set. */
-const settingOf = (plan: Plan, kind: CalibrationKind, id: string, role: Role): Figure | null => {
-  const [first] = settingsFor(kind, role);
+/** What it may be off by, as the user said it; null for what is no measure, such as which side is which. */
+export const toleranceOf = (plan: Plan, kind: CalibrationKind, id: string): Figure | null => {
+  const [first] = settingsFor(kind, 'tolerance');
   if (!first) return null;
   const [name, words] = first;
   const value = (calibrationOf(plan, kind, id) as unknown as Readonly<Record<string, unknown>>)[name];
   return typeof value === 'number' ? { value, quantity: words.quantity ?? 'count' } : null;
 };
 
-/** What it may be off by, as the user said it; null for what is no measure, such as which side is which. */
-export const toleranceOf = (plan: Plan, kind: CalibrationKind, id: string): Figure | null =>
-  settingOf(plan, kind, id, 'tolerance');
-
-/** What was set in the display while the readings were taken; null for what no display is set to. */
-const setWhileReading = (plan: Plan, kind: CalibrationKind, id: string): number | null =>
-  settingOf(plan, kind, id, 'set')?.value ?? null;
-
-const setThen = (kind: CalibrationKind, inputs: unknown): number | null => {
-  const then = new Map(Object.entries(typeof inputs === 'object' && inputs !== null ? inputs : {}));
-  const set: unknown = then.get(settingsFor(kind, 'set')[0]?.[0] ?? '');
-  return typeof set === 'number' ? set : null;
-};
-
 /** Whether a device takes it, and may lose it with its power; a card and the plan do not. */
 export const isHeld = (kind: CalibrationKind): boolean => calibrationRows[kind].heldByDevice;
-
-/**
- * What the display holds now: what was entered, until something else was set in it while new readings were taken. The
- * entry remembers what was set when it was worked out.
- */
-export const heldValue = (plan: Plan, kind: CalibrationKind, id: string): number | null => {
-  const set = setWhileReading(plan, kind, id);
-  const { entered } = calibrationOf(plan, kind, id);
-  if (!entered) return set;
-  const then = setThen(kind, entered.inputs);
-  return set !== null && then !== null && Math.abs(then - set) > 1e-6 ? set : (entered.values[0] ?? set);
-};
 
 /** How many more readings bring it within the tolerance; null where none say so, or too many would be needed. */
 export const moreFor = (plan: Plan, kind: CalibrationKind, id: string, it: Measured): number | null => {

@@ -3,14 +3,14 @@ import { sectionAt } from '../beams/section.ts';
 import { type Aground, agroundOf } from '../calibration/aground.ts';
 import { actionInWords } from '../keys/action-words.ts';
 import { bindingsAt } from '../keys/key-slots.ts';
-import { heldBy } from '../plan/held-by.ts';
+import { enteredOffset, heldBy } from '../plan/held-by.ts';
 import { pagesAt, usedWays } from '../plan/pages-at.ts';
 import { faceDepthM, soundSpeedDownTo, workingWater } from '../plan/working-water.ts';
 import { asShown, depthDisplayOf } from '../sources/depth-display.ts';
 import { depthGivers } from '../sources/depth-givers.ts';
 import { type FittedStation, fittedStations } from '../plan/fitted-stations.ts';
 import { displayDepthError } from '../sources/display-depth-error.ts';
-import { measuredOffset } from '../calibration/depth-offset-subject.ts';
+import { depthOffsetOf, measuredOffset } from '../calibration/depth-offset-subject.ts';
 import { defineResult } from '../plan/define-result.ts';
 
 /** Goes up when the card shows other things from the same plan. */
@@ -87,9 +87,8 @@ const withoutWorking = ({ working: _working, ...aground }: Aground): Omit<Agroun
 
 const offsetOn = (plan: Plan, id: string): CardTransducer['offset'] => {
   const { state, changed } = measuredOffset.standing(plan, id);
-  const settings = plan.depthOffsets[id];
-  const entered = settings?.entered ?? null;
-  const reference = settings?.reference ?? 'waterline';
+  const entered = enteredOffset(plan, id);
+  const { reference } = depthOffsetOf(plan, id);
   const result = state === 'fresh' ? measuredOffset.of(plan, id) : null;
   const aground = agroundOf(plan, id);
   return {

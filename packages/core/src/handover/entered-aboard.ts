@@ -9,8 +9,8 @@ import {
 import { calibratedSensors, calibrationRows, kindWord } from '../calibration/calibration-rows.ts';
 import { measuredOffset } from '../calibration/depth-offset-subject.ts';
 import { isHeld, standingOf } from '../calibration/measured-by-kind.ts';
-import { calibrationOf } from '../calibration/sensor-calibration.ts';
 import type { ResultStanding } from '../plan/define-result.ts';
+import { enteredCalibration, enteredOffset } from '../plan/held-by.ts';
 import { depthGivers } from '../sources/depth-givers.ts';
 
 /** A calibration that was entered: what, on what, by whom and when, and whether it was looked at again after power off. */
@@ -34,7 +34,7 @@ const signed = (figure: Figure): Sentence => [figure.value > 0 && added.includes
 
 /** What was entered, in words, with the sign of what is added; null while nothing is. */
 export const enteredInWords = (plan: Plan, kind: CalibrationKind, id: string): Sentence | null => {
-  const values = calibrationOf(plan, kind, id).entered?.values;
+  const values = enteredCalibration(plan, kind, id)?.values;
   if (!values) return null;
   const { enters, inWords } = calibrationRows[kind];
   if (inWords) return inWords(values);
@@ -47,7 +47,7 @@ export const enteredInWords = (plan: Plan, kind: CalibrationKind, id: string): S
 /** All that was entered on a boat, depths first. */
 export const enteredAboard = (plan: Plan): EnteredAboard[] => [
   ...depthGivers(plan).flatMap(({ id, name }): EnteredAboard[] => {
-    const it = plan.depthOffsets[id]?.entered;
+    const it = enteredOffset(plan, id);
     if (!it) return [];
     return [
       {
@@ -64,7 +64,7 @@ export const enteredAboard = (plan: Plan): EnteredAboard[] => [
   }),
   ...calibrationKinds.flatMap((kind) =>
     calibratedSensors(plan, kind).flatMap(({ id, name }): EnteredAboard[] => {
-      const it = calibrationOf(plan, kind, id).entered;
+      const it = enteredCalibration(plan, kind, id);
       const value = enteredInWords(plan, kind, id);
       if (!it || !value) return [];
       return [

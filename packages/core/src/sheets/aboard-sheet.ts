@@ -85,7 +85,7 @@ export const aboardSheets = (plan: Plan, units: UnitChoice): AboardTable[] => {
         return [
           name,
           source?.tag ?? '',
-          source?.selected ?? '',
+          heldBy(plan, '', 'type', id) ?? '',
           source?.name ?? '',
           write(source?.appearsAfterS, 'wait'),
           write(plan.network.links[id]?.cableM, 'length'),

@@ -17,7 +17,9 @@ export const sourcesWaitFor = (plan: Plan): ToDo[] => {
       const source = plan.sources[id];
       return [
         ...(source?.tag ? [] : [{ what: `read the tag of ${name}`, target: at('sources', id, 'tag') }]),
-        ...(source?.selected ? [] : [{ what: `select the type of ${name}`, target: at('sources', id, 'selected') }]),
+        ...(heldBy(plan, '', 'type', id)
+          ? []
+          : [{ what: `select the type of ${name}`, target: at('sources', id, 'selected') }]),
         ...(source?.name ? [] : [{ what: `name ${name}`, target: at('sources', id, 'name') }]),
       ];
     }),

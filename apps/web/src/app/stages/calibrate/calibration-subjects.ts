@@ -1,4 +1,13 @@
-import { calibratedSensors, depthGivers, kindWord, measuredOffset, standingOf, toleranceOf } from '@grey-keel/core';
+import {
+  calibratedSensors,
+  depthGivers,
+  enteredCalibration,
+  enteredOffset,
+  kindWord,
+  measuredOffset,
+  standingOf,
+  toleranceOf,
+} from '@grey-keel/core';
 import type { ResultStanding } from '@grey-keel/core';
 import { procedures } from './procedures/procedures.ts';
 import { type CalibrationKind, calibrationKinds, type Path, type Plan, type Quantity } from '@grey-keel/model';
@@ -42,7 +51,7 @@ export const calibrationSubjects = (plan: Plan): ListedSubject[] => [
     word: 'Depth',
     name,
     state: measuredOffset.standing(plan, id).state,
-    value: plan.depthOffsets[id]?.entered?.offsetM ?? null,
+    value: enteredOffset(plan, id)?.offsetM ?? null,
     quantity: 'length',
     signed: true,
   })),
@@ -56,7 +65,7 @@ export const calibrationSubjects = (plan: Plan): ListedSubject[] => [
         word: kindWord(kind),
         name,
         state: standingOf(plan, kind, id).state,
-        value: plan.calibrations[kind][id]?.entered?.values[0] ?? null,
+        value: enteredCalibration(plan, kind, id)?.values[0] ?? null,
         quantity,
         signed: !unsigned.includes(quantity),
       };

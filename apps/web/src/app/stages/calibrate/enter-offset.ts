@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
 import {
   type DepthOffsetAnswer,
+  enteredOffset,
   entryDoubts,
   measuredOffset,
   offsetAtGrounding,
@@ -136,7 +137,7 @@ export class EnterOffset {
   });
 
   protected isHeld(offsetM: number): boolean {
-    const held = this.plan().depthOffsets[this.transducerId()]?.entered?.offsetM;
+    const held = enteredOffset(this.plan(), this.transducerId())?.offsetM;
     return held !== undefined && Math.abs(held - offsetM) < 1e-6;
   }
 }

@@ -9,6 +9,7 @@ import {
   type DepthOffsetAnswer,
   depthOffsetOf,
   type DepthOffsetResult,
+  enteredOffset,
   measuredOffset,
   offsetForDisplay,
   signInWords,
@@ -120,7 +121,7 @@ const noticeableError = 0.002;
         </p>
         <p class="caution" role="note">{{ caution }}</p>
       }
-      @if (settings().entered; as entered) {
+      @if (entered(); as entered) {
         <p class="small" [class.is-stale]="standing().state === 'stale'">
           {{ entered.offsetM | figure: 'length' : units() : { signed: true } }} entered
           {{ entered.at | date: 'yyyy-MM-dd HH:mm' }}{{ entered.by ? ' by ' + entered.by : ''
@@ -146,6 +147,7 @@ export class OffsetResult {
   protected readonly units = this.open.units;
   protected readonly caution = cautions.grounding;
   protected readonly settings = computed(() => depthOffsetOf(this.plan(), this.transducerId()));
+  protected readonly entered = computed(() => enteredOffset(this.plan(), this.transducerId()));
   protected readonly standing = computed(() => measuredOffset.standing(this.plan(), this.transducerId()));
   protected readonly answer = computed(() => {
     const result = this.result();

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, input } from '@angular/co
 import {
   depthOffsetOf,
   isLetDown,
+  heldBy,
   readAt,
   readingSetTo,
   readingSoundSpeedMps,
@@ -201,8 +202,7 @@ export class ReadingConditions {
   /** It is asked once: where Sources does not know the display's setting yet, it learns it from here. */
   private alsoInSources(changes: { waterType?: DisplayWater; ownSoundSpeedMps?: number }): Edit[] {
     const stationId = readAt(this.plan(), this.transducerId());
-    const unit = stationId === null ? undefined : this.plan().units[stationId];
-    if (stationId === null || unit?.waterType || unit?.ownSoundSpeedMps != null) return [];
+    if (stationId === null || heldBy(this.plan(), stationId, 'sound')) return [];
     return [{ type: 'describeUnit', stationId, changes }];
   }
 }

@@ -1,8 +1,8 @@
 import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import {
-  calibrationOf,
   deviationCard,
+  enteredCalibration,
   enteredInWords,
   alsoEntered,
   entryOf,
@@ -135,7 +135,7 @@ import { SeenAgain } from './seen-again.ts';
         </p>
         <p class="caution" role="note">{{ words().caution }}</p>
       }
-      @if (settings().entered; as entered) {
+      @if (entered(); as entered) {
         <p class="small" [class.is-stale]="standing().state === 'stale'">
           {{ held() | sentence: units() }} {{ words().done.toLowerCase() }} {{ entered.at | date: 'yyyy-MM-dd HH:mm'
           }}{{ entered.by ? ' by ' + entered.by : '' }}.
@@ -186,7 +186,7 @@ export class SensorResult {
   });
   protected readonly several = computed(() => severalOf(this.word()));
   protected readonly curve = computed(() => this.words().picture === 'deviation');
-  protected readonly settings = computed(() => calibrationOf(this.plan(), this.kind(), this.sensorId()));
+  protected readonly entered = computed(() => enteredCalibration(this.plan(), this.kind(), this.sensorId()));
   protected readonly standing = computed(() => standingOf(this.plan(), this.kind(), this.sensorId()));
   protected readonly tolerance = computed(() => toleranceOf(this.plan(), this.kind(), this.sensorId()));
   protected readonly known = computed(() => {

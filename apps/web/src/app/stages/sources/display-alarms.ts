@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
-import { inOrder, newUnitSettings, shallowLimits, voltageLimits } from '@grey-keel/core';
+import { heldBy, inOrder, shallowLimits, voltageLimits } from '@grey-keel/core';
 import { alarmsSchema, type Alarms } from '@grey-keel/model';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { QuantityField } from '../../shared/quantity-field.ts';
@@ -36,7 +36,7 @@ import { openBoat } from '../open-boat.ts';
                     [at]="['units', it.id, 'alarms', alarm.key]"
                     [quantity]="alarm.quantity"
                     [decimals]="1"
-                    [value]="it.unit.alarms?.[alarm.key] ?? null"
+                    [value]="it.alarms[alarm.key] ?? null"
                     [schema]="alarmShape[alarm.key]"
                     (changed)="setAlarm(it.id, it.name, alarm.key, $event)"
                   />
@@ -120,7 +120,7 @@ export class DisplayAlarms {
         lowVoltageV: voltageLimits(plan, id),
         engineTemperatureC: null,
       };
-      return [{ id, name, unit: plan.units[id] ?? newUnitSettings(), limits }];
+      return [{ id, name, alarms: heldBy(plan, id, 'alarms'), limits }];
     });
   });
 

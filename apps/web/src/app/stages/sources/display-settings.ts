@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
-import { displayDepthError, inOrder, newUnitSettings, workingWater, type DisplayWater } from '@grey-keel/core';
+import { displayDepthError, heldBy, inOrder, workingWater, type DisplayWater } from '@grey-keel/core';
 import {
   displayWaters,
   housekeeping,
@@ -63,17 +63,17 @@ const unset = { value: '' as const, label: 'not looked at' };
                   [labelHidden]="true"
                   [fieldId]="'unit-water-' + it.id"
                   [at]="['units', it.id, 'waterType']"
-                  [value]="it.unit.ownSoundSpeedMps != null ? 'own figure' : (it.unit.waterType ?? '')"
+                  [value]="it.setTo"
                   [choices]="waters"
                   (changed)="setWater(it.id, it.name, $event)"
                 />
-                @if (it.unit.ownSoundSpeedMps != null) {
+                @if (it.ownMps !== null) {
                   <gk-quantity-field
                     [label]="'Speed of sound of ' + it.name"
                     [labelHidden]="true"
                     [fieldId]="'unit-own-speed-' + it.id"
                     [at]="['units', it.id, 'ownSoundSpeedMps']"
-                    [value]="it.unit.ownSoundSpeedMps"
+                    [value]="it.ownMps"
                     [schema]="unitShape.ownSoundSpeedMps"
                     (changed)="setUnit(it.id, it.name, { ownSoundSpeedMps: $event })"
                   />
@@ -99,7 +99,7 @@ const unset = { value: '' as const, label: 'not looked at' };
                   [labelHidden]="true"
                   [fieldId]="'unit-depth-' + it.id"
                   [at]="['units', it.id, 'depthUnit']"
-                  [value]="depthOf(it.unit)"
+                  [value]="it.depth"
                   [choices]="depths"
                   (changed)="setDepth(it.id, it.name, $event)"
                 />
@@ -110,7 +110,7 @@ const unset = { value: '' as const, label: 'not looked at' };
                   [labelHidden]="true"
                   [fieldId]="'unit-north-' + it.id"
                   [at]="['units', it.id, 'north']"
-                  [value]="it.unit.north ?? ''"
+                  [value]="it.north"
                   [choices]="norths"
                   (changed)="setUnit(it.id, it.name, { north: $event || null })"
                 />
@@ -121,7 +121,7 @@ const unset = { value: '' as const, label: 'not looked at' };
                   [labelHidden]="true"
                   [fieldId]="'unit-sides-' + it.id"
                   [at]="['units', it.id, 'sidesRight']"
-                  [value]="it.unit.sidesRight"
+                  [value]="it.sides"
                   [choices]="sideChoices"
                   (changed)="setUnit(it.id, it.name, { sidesRight: $event })"
                 />
@@ -132,17 +132,17 @@ const unset = { value: '' as const, label: 'not looked at' };
                   [label]="'The antenna’s distance is entered at ' + it.name"
                   [fieldId]="'unit-antenna-' + it.id"
                   [at]="['units', it.id, 'antennaOffsetSet']"
-                  [value]="it.unit.antennaOffsetSet === true"
+                  [value]="it.antenna"
                   (changed)="setUnit(it.id, it.name, { antennaOffsetSet: $event })"
                 />
               </td>
               <td class="left">
-                <gk-fold [heading]="it.done + ' of ' + items.length + ' done'">
+                <gk-fold [heading]="it.doneCount + ' of ' + items.length + ' done'">
                   @for (item of items; track item) {
                     <gk-tick-field
                       [label]="item"
-                      [value]="it.unit.done[item] === true"
-                      (changed)="tick(it.id, it.unit, item, $event)"
+                      [value]="it.done[item] === true"
+                      (changed)="tick(it.id, item, $event)"
                     />
                   }
                 </gk-fold>
@@ -198,10 +198,26 @@ export class DisplaySettings {
     return inOrder(plan.stations).flatMap(([id, { name }]) => {
       const display = plan.displays[id];
       if (!display) return [];
-      const unit = plan.units[id] ?? newUnitSettings();
-      const error = displayDepthError(plan, id, plan.working.depthM)?.step ?? null;
-      const done = this.items.filter((item) => unit.done[item]).length;
-      return [{ id, name, display: display.name, unit, done, error }];
+      const [sound, depth] = [heldBy(plan, id, 'sound'), heldBy(plan, id, 'depth-display')];
+      const done = heldBy(plan, id, 'housekeeping');
+      const ownMps = sound && 'soundSpeedMps' in sound ? sound.soundSpeedMps : null;
+      return [
+        {
+          id,
+          name,
+          display: display.name,
+          ownMps,
+          setTo:
+            sound && 'waterType' in sound ? sound.waterType : ownMps === null ? ('' as const) : ('own figure' as const),
+          depth: depth ? `${depth.unit} ${depth.step}` : '',
+          north: heldBy(plan, id, 'north') ?? ('' as const),
+          sides: heldBy(plan, id, 'sides') ?? ('not looked at' as const),
+          antenna: heldBy(plan, id, 'antenna-offset'),
+          done,
+          doneCount: this.items.filter((item) => done[item]).length,
+          error: displayDepthError(plan, id, plan.working.depthM)?.step ?? null,
+        },
+      ];
     });
   });
 
@@ -224,12 +240,8 @@ export class DisplaySettings {
     if (shown) this.setUnit(stationId, name, { depthUnit: shown.depthUnit, depthStep: shown.depthStep });
   }
 
-  protected depthOf({ depthUnit, depthStep }: UnitSettings): string {
-    return depthShown.find((one) => one.depthUnit === depthUnit && one.depthStep === depthStep)?.value ?? '';
-  }
-
-  protected tick(stationId: string, unit: UnitSettings, item: Housekeeping, on: boolean): void {
-    const { [item]: _was, ...others } = unit.done;
+  protected tick(stationId: string, item: Housekeeping, on: boolean): void {
+    const { [item]: _was, ...others } = heldBy(this.plan(), stationId, 'housekeeping');
     this.setUnit(stationId, item, { done: on ? { ...others, [item]: true } : others });
   }
 }

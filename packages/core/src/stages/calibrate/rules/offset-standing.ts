@@ -1,5 +1,6 @@
 import { figure, type Rule } from '../../../findings/rule.ts';
 import { answerFor, eachGiver } from './offset-answers.ts';
+import { enteredOffset } from '../../../plan/held-by.ts';
 import { at } from '../../../plan/target.ts';
 import { measuredOffset } from '../../../calibration/depth-offset-subject.ts';
 
@@ -32,7 +33,7 @@ export const offsetStale: Rule<'calibrate'> = {
   severity: 'check',
   find: eachGiver(({ id, name, plan }) => {
     const standing = measuredOffset.standing(plan, id);
-    const entered = plan.depthOffsets[id]?.entered;
+    const entered = enteredOffset(plan, id);
     if (standing.state !== 'stale' || !entered) return [];
     const changed = standing.changed.join(' and ') || 'the calculation';
     return [

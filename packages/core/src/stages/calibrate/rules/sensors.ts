@@ -2,16 +2,10 @@ import { type CalibrationKind, calibrationKinds, type Figure, type Plan } from '
 import { wrapped } from '../../../calibration/bearings.ts';
 import type { CalibratedSensor } from '../../../calibration/calibrated-sensors.ts';
 import { calibratedSensors, calibrationRows, kindWord } from '../../../calibration/calibration-rows.ts';
-import {
-  heldValue,
-  isHeld,
-  measurementOf,
-  moreFor,
-  standingOf,
-  toleranceOf,
-} from '../../../calibration/measured-by-kind.ts';
+import { isHeld, measurementOf, moreFor, standingOf, toleranceOf } from '../../../calibration/measured-by-kind.ts';
 import { calibrationOf, type Measured } from '../../../calibration/sensor-calibration.ts';
 import { type Found, figure, type Rule } from '../../../findings/rule.ts';
+import { enteredCalibration, heldCalibration } from '../../../plan/held-by.ts';
 import { at } from '../../../plan/target.ts';
 import { inOrder } from '../../../plan/working-water.ts';
 
@@ -43,7 +37,7 @@ const sized = ({ value, quantity }: Figure): Figure => figure(Math.abs(value), q
 /** How far what the display holds lies from what was measured: the sign says which way. Null for what no display holds. */
 const offBy = ({ plan, kind, sensor, it }: Each): { readonly held: Figure; readonly off: Figure } | null => {
   const enter = it?.enter[0];
-  const held = heldValue(plan, kind, sensor.id);
+  const held = heldCalibration(plan, kind, sensor.id);
   if (!enter || held === null || !isHeld(kind)) return null;
   const apart = enter.value - held;
   const off =
@@ -102,7 +96,7 @@ export const calibrationStale: Rule<'calibrate'> = {
   find: eachSensor((each) => {
     const { plan, kind, sensor, it } = each;
     const standing = standingOf(plan, kind, sensor.id);
-    const entered = calibrationOf(plan, kind, sensor.id).entered?.values[0];
+    const entered = enteredCalibration(plan, kind, sensor.id)?.values[0];
     if (standing.state !== 'stale' || entered === undefined) return [];
     const quantity = it?.enter[0]?.quantity ?? toleranceOf(plan, kind, sensor.id)?.quantity ?? 'count';
     const value = figure(entered, quantity);

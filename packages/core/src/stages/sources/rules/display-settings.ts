@@ -84,8 +84,8 @@ export const twoNorths: Rule<'sources'> = {
   stage: 'sources',
   severity: 'check',
   find: (plan) => {
-    const set = inOrder(plan.units).flatMap(([id]) => {
-      const north = plan.displays[id] ? heldBy(plan, id, 'north') : null;
+    const set = inOrder(plan.displays).flatMap(([id]) => {
+      const north = heldBy(plan, id, 'north');
       return north ? [{ id, north }] : [];
     });
     const trues = set.filter(({ north }) => north === 'true');

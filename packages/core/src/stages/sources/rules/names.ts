@@ -2,6 +2,7 @@ import type { Edit, Plan, Target } from '@grey-keel/model';
 import { inOrder } from '../../../plan/working-water.ts';
 import { isFactoryName, suggestSourceName } from '../../../sources/source-names.ts';
 import { figure, type Found, type Rule } from '../../../findings/rule.ts';
+import { heldBy } from '../../../plan/held-by.ts';
 import { at } from '../../../plan/target.ts';
 
 export const thingName = (plan: Plan, id: string): string =>
@@ -72,8 +73,9 @@ export const typeWrong: Rule<'sources'> = {
   severity: 'stop',
   find: (plan) =>
     inOrder(plan.sources)
-      .filter(([, { tag, selected }]) => tag !== '' && selected !== '' && plain(tag) !== plain(selected))
-      .map(([id, { tag, selected }]) => ({
+      .map(([id, { tag }]) => ({ id, tag, selected: heldBy(plan, '', 'type', id) ?? '' }))
+      .filter(({ tag, selected }) => tag !== '' && selected !== '' && plain(tag) !== plain(selected))
+      .map(({ id, tag, selected }) => ({
         subject: id,
         title: 'The wrong type is selected',
         reason: [
