@@ -1,9 +1,19 @@
+import * as z from 'zod';
 import { emptyPlan, planShape, type Plan } from '../plan/plan.ts';
-import { forAnotherBoat } from './of-one-boat.ts';
+import { forAnotherBoat, ofOneBoat } from './of-one-boat.ts';
 
 const at = '2026-05-01T10:00:00Z';
 
 describe('forAnotherBoat', () => {
+  it('finds what is declared within what may be left out or be null', () => {
+    const schema = z.strictObject({
+      hours: z.number().register(ofOneBoat, {}).nullable().optional(),
+      left: z.number().register(ofOneBoat, { begins: 1 }).optional(),
+      kept: z.number().optional(),
+    });
+    expect(forAnotherBoat(schema, { hours: 3, left: 0.4, kept: 2 })).toEqual({ left: 1, kept: 2 });
+  });
+
   it('leaves out what was measured, entered, printed and told of one boat, and keeps its gear and its names', () => {
     const bare = emptyPlan('Grey Gull');
     const source = { name: 'Wide', tag: 'T 1', selected: 'T 1', temperature: 'none', appearsAfterS: 4 } as const;
