@@ -1,4 +1,4 @@
-import { existsSync, readdirSync, writeFileSync } from 'node:fs';
+import { existsSync, readdirSync, utimesSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { emptyPlan } from '@grey-keel/model';
 import { BoatStore } from '../fleet/boat-store.ts';
@@ -66,6 +66,10 @@ describe('the backups that are made by themselves', () => {
     }
     const aside = backups.list().filter(({ kind }) => kind === 'put aside');
     expect(aside.length).toBe(mostPutAside);
+    // One put aside long ago stands behind the daily ones: whatever the kind, the newest come first.
+    const longAgo = new Date(0);
+    utimesSync(join(folder.path, aside.at(-1)?.name ?? ''), longAgo, longAgo);
+    expect(backups.list().at(-1)?.name).toBe(aside.at(-1)?.name);
     expect((await backups.restore(aside[0]?.name ?? ''))?.ok).toBeTrue();
     expect((await new BoatStore(database).fleet()).map(({ id }) => id)).toEqual([`hull-${mostPutAside + 1}`]);
   });

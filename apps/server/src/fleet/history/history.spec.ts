@@ -84,7 +84,10 @@ describe('a database of plan version 12', () => {
     const id = 'forty-nine';
     const notes = 'with a line\nunder it';
     await changed(id, 'a0000000-0000-4000-8000-000000000001', 49, [{ type: 'describeBoat', changes: { notes } }]);
-    const restored: Edit = { type: 'restore', patches: [{ op: 'replace', path: ['boat', 'notes'], value: 'a\nb' }] };
+    const restored = {
+      type: 'restore',
+      patches: [{ op: 'replace', path: ['boat', 'notes'], value: 'a\nb' }],
+    } satisfies Edit;
     await changed(id, 'a0000000-0000-4000-8000-000000000002', 50, [restored]);
     await changed('of-version-ten', 'a0000000-0000-4000-8000-000000000003', 5, [{ type: 'workAtDepth', depthM: 9 }]);
     const whole = await database.tables.snapshots.findAll({ order: ['boat_id', 'number'] });
@@ -104,7 +107,11 @@ describe('a database of plan version 12', () => {
     expect((await again.openAt(id, 51))?.boat.notes).toBe('a\nb');
     // What was told of it is what was sent, lines and all.
     expect((await again.revisionsSince(id, 50))[0]?.edits).toEqual([restored]);
-    expect((await stepsOf(id)).slice(-2).map((step) => step.planVersion)).toEqual([planVersion, planVersion]);
+    const [first, second] = (await stepsOf(id)).slice(-2);
+    expect([first?.planVersion, second?.planVersion]).toEqual([planVersion, planVersion]);
+    // What each changed is kept beside it: a later program needs nothing else.
+    expect(first?.patches).toEqual([{ op: 'replace', path: ['boat', 'notes'], value: notes }]);
+    expect(second?.patches).toEqual(restored.patches);
   });
 
   it('opens after a later version, in which an edit has another shape: old revisions stay in the shape of their time', async () => {
