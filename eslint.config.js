@@ -106,7 +106,7 @@ const noEnums = {
 const askHeldBy = [
   'MemberExpression[property.name="units"][object.name=/^(plan|draft)$/]',
   'MemberExpression[property.name="units"] > CallExpression.object[callee.property.name="plan"]',
-  'MemberExpression[property.name="entered"][object.type=/^(MemberExpression|ChainExpression|CallExpression)$/]:not([object.callee.property.name="answer"]):not([object.property.name=/^(helm|question)$/])',
+  'MemberExpression[property.name="entered"][object.type=/^(MemberExpression|ChainExpression|CallExpression)$/]:not([object.callee.property.name="answer"]):not([object.property.name=/^(helm|question|shape)$/])',
   'VariableDeclarator[init.callee.name=/^(depthOffsetOf|calibrationOf)$/] > ObjectPattern > Property[key.name="entered"]',
   'MemberExpression[property.name="selected"][object.name="source"]',
 ].map((selector) => ({ selector, message: 'Ask heldBy: where what a device holds is stored is its business alone.' }));
