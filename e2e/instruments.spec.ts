@@ -209,8 +209,12 @@ describe('instruments', () => {
         await calibrate('sable-wren', 'heading-e-compass');
         await hands.press('#instruments');
         await hands.give('#take-log', file);
-        await until('gk-recordings-list', (words) => words.includes('monday.nmea'), 'the log to be taken in');
-        expect(await textOf(drive(), 'gk-recordings-list')).toContain('1 no sentence');
+        // It is listed at once, while it is being taken in.
+        await until(
+          'gk-recordings-list',
+          (words) => words.includes('monday.nmea') && words.includes('1 no sentence'),
+          'the log to be taken in',
+        );
         await hands.press('gk-instruments-panel .p-drawer-header button');
         await deleteRuns();
         await hands.press('gk-sensor-procedure .p-accordionheader');
