@@ -4,7 +4,11 @@ module.exports = (config) => {
   config.set({
     frameworks: ['jasmine'],
     plugins: [require('karma-jasmine'), require('karma-chrome-launcher'), require('karma-coverage')],
-    client: { jasmine: { random: true, failSpecWithNoExpectations: true }, clearContext: true },
+    client: {
+      // Nothing waits for a server here: what takes this long hangs, on the busiest machine.
+      jasmine: { random: true, failSpecWithNoExpectations: true, timeoutInterval: 30_000 },
+      clearContext: true,
+    },
     reporters: ['dots'],
     colors: false,
     // The fonts are not served to the unit tests.
