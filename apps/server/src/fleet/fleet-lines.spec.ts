@@ -86,6 +86,9 @@ describe('the pages of the fleet', () => {
     await rename('hull2', 'Egret two');
     expect(await Promise.all([first, read('egret')])).toEqual([jasmine.any(Number), 2]);
     expect(judged).toBe(5);
+    await rename('zander', 'Bittern');
+    await Promise.all([lines.all(), lines.all()]);
+    expect(judged).toBe(6);
     lines.stop();
   });
 

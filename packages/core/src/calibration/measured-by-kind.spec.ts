@@ -6,7 +6,7 @@ import { workingBeamOf } from '../beams/working-beam.ts';
 import { hoursUntilOut } from '../power/hours-until-out.ts';
 import { restVoltageV } from '../power/battery-curve.ts';
 import { heldCalibration } from '../plan/held-by.ts';
-import { aPlan, aTransducer, edited, seeded } from '../testing/sample-plan.ts';
+import { aPlan, aTransducer, edited, fitted, seeded } from '../testing/sample-plan.ts';
 import { equipment } from '../testing/sound-boat.ts';
 import { pairsFrom, simulatedRuns } from '../testing/simulated-runs.ts';
 import { formatSentence } from '../units/format-sentence.ts';
@@ -174,26 +174,14 @@ describe('what is entered on a display', () => {
   });
 });
 
-const aCircuit = {
-  name: 'Screens',
-  batteryId: 'house',
-  oneWayLengthM: 3,
-  gauge: '6 mm2' as const,
-  conductor: 'stranded-tinned' as const,
-  temperatureC: 25,
-  fuseA: 15,
-  fuseFromPostM: 0.1,
-};
+const { batteries, circuits } = fitted(aPlan()).power;
+const aCircuit = { ...circuits['helm']!, name: 'Screens', fuseA: 15 };
 const battery: Battery = {
-  name: 'House',
+  ...batteries['house']!,
   chemistry: 'lead-acid',
-  nominalV: 12,
   capacityAh: 80,
-  capacityLeft: 1,
   peukert: 1.2,
   internalOhm: 0.01,
-  crankingA: 0,
-  chargingV: 14.4,
 };
 
 describe('the procedures of sonar, marks and battery', () => {

@@ -12,7 +12,6 @@ describe('copyPlan', () => {
   const first = edited(
     withEntered(aPlan(), 'a-wide'),
     { type: 'printCard', id: 'card', card: { at, fingerprint: 'a'.repeat(64) } },
-    { type: 'putRestorePoint', id: 'state', point: { name: 'Before', at, number: 1 } },
     { type: 'describeSource', id: 'a-wide', changes: { name: 'Wide', tag: 'T 1', selected: 'T 1', appearsAfterS: 4 } },
     { type: 'describeUnit', stationId: 'helm', changes: { waterType: 'salt' } },
   );
@@ -27,7 +26,6 @@ describe('copyPlan', () => {
 
   it('takes over nothing that was measured, entered or printed: calibration starts anew', () => {
     expect([copy.depthOffsets, copy.cards, copy.calibrations, copy.units]).toEqual([{}, {}, noCalibrations(), {}]);
-    expect([copy.restorePoints, copy.photographs]).toEqual([undefined, undefined]);
     expect(copy.sources['a-wide']).toEqual({ ...newSource(), name: 'Wide', appearsAfterS: 4 });
     const states = Object.fromEntries(stageStates(copy, findings(copy)).map(({ stage, state }) => [stage, state]));
     expect([states['calibrate'], states['handover']]).toEqual(['missing', 'missing']);

@@ -23,17 +23,7 @@ describe('forAnotherBoat', () => {
       boat: { ...bare.boat, owner: 'Somebody', draughtM: 0.5 },
       restorePoints: { before: { name: 'Before', number: 1, at } },
       photographs: {},
-      depthOffsets: {
-        wide: {
-          reference: 'waterline',
-          offsetSetM: 0.4,
-          soundSpeedAssumedMps: null,
-          toleranceM: 0.1,
-          displayResolutionM: 0.1,
-          readings: {},
-          entered: null,
-        },
-      },
+      depthOffsets: { wide: {} as Plan['depthOffsets'][string] },
       calibrations: { ...bare.calibrations, heading: { compass: {} as Plan['calibrations']['heading'][string] } },
       cards: { first: { at, fingerprint: 'a'.repeat(64) } },
       sources: { wide: source },

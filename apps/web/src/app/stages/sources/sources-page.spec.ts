@@ -1,4 +1,4 @@
-import { aDisplay } from '@grey-keel/core/testing';
+import { aDisplay, fitted } from '@grey-keel/core/testing';
 import { withFit } from '../../testing/plans.ts';
 import { stageHarness } from '../../testing/stage-harness.ts';
 import { SourcesPage } from './sources-page.ts';
@@ -83,38 +83,7 @@ describe('the sources', () => {
 
   it('say from where on an alarm is worth having, and keep the figure it is set to', async () => {
     const start = withFit();
-    const root = await page(SourcesPage, {
-      ...start,
-      power: {
-        batteries: {
-          house: {
-            name: 'House',
-            chemistry: 'lithium',
-            nominalV: 12,
-            capacityAh: 100,
-            capacityLeft: 1,
-            peukert: 1,
-            internalOhm: 0,
-            crankingA: 0,
-            chargingV: 14.4,
-          },
-        },
-        circuits: {
-          one: {
-            name: 'Helm',
-            batteryId: 'house',
-            oneWayLengthM: 2,
-            gauge: '6 mm2',
-            conductor: 'stranded-tinned',
-            temperatureC: 20,
-            fuseA: 10,
-            fuseFromPostM: 0.1,
-            loads: { a: { name: 'Screen', deviceId: 'helm', currentA: 3, lowestV: 10, highestV: 17, runsIn: {} } },
-          },
-        },
-        hours: {},
-      },
-    });
+    const root = await page(SourcesPage, { ...start, power: fitted(start).power });
     // Four cells of iron phosphate with a fifth left rest at 12.9 V.
     expect(text(root, '#alarm-voltage-helm-least')).toBe('12.9 V');
     await write(root, '#alarm-voltage-helm', '11');
