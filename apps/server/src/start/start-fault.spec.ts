@@ -18,6 +18,9 @@ import { FolderInUse, lockFolder } from '../database/folder-lock.ts';
 import { scratchFolder, serverProcess } from '../testing/test-server.ts';
 import { dataFault, portFault } from './start-fault.ts';
 
+/** What is to be refused ends at once; what is taken by mistake would run for ever. */
+const within = { encoding: 'utf8', timeout: 40_000 } as const;
+
 describe('what stands in the way of a start', () => {
   let folder: ReturnType<typeof scratchFolder>;
   let file: string;
@@ -64,7 +67,7 @@ describe('what stands in the way of a start', () => {
     await sql('DELETE FROM migrations');
     const { stderr, status } = spawnSync(process.execPath, ['--import', 'tsx', 'apps/server/src/main.ts'], {
       env: { ...process.env, GREY_KEEL_DATA: folder.path, GREY_KEEL_PORT: '0', GREY_KEEL_LOG: 'silent' },
-      encoding: 'utf8',
+      ...within,
     });
     expect(status).toBe(2);
     expect(stderr.trim().split('\n').length).toBe(1);
@@ -76,12 +79,12 @@ describe('what stands in the way of a start', () => {
     await expectAsync(lockFolder(file)).toBeRejectedWithError(FolderInUse, /in use by another Grey Keel/);
     const second = spawnSync(process.execPath, ['--import', 'tsx', 'apps/server/src/main.ts'], {
       env: { ...process.env, GREY_KEEL_DATA: folder.path, GREY_KEEL_PORT: '0', GREY_KEEL_LOG: 'silent' },
-      encoding: 'utf8',
+      ...within,
     });
     expect([second.status, second.stderr.trim()]).toEqual([2, new FolderInUse(folder.path).message]);
     const restoring = spawnSync(process.execPath, ['--import', 'tsx', 'apps/server/src/restore.ts', file], {
       env: { ...process.env, GREY_KEEL_DATA: folder.path },
-      encoding: 'utf8',
+      ...within,
     });
     expect([restoring.status, restoring.stderr.includes('in use by another Grey Keel')]).toEqual([1, true]);
     first.child.kill('SIGKILL');
