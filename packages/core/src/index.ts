@@ -191,7 +191,7 @@ export { simulatedSentences } from './simulated-boat/simulated-sentences.ts';
 export { agroundInWords, changeOnEntering, signInWords } from './calibration/offset-words.ts';
 export { cutoffFor, findOutliers, median } from './calibration/outliers.ts';
 export { applyEdits, replayEdits, undoing, type Applied, type Refused } from './job/apply-edits.ts';
-export { newDepthOffset, newSource, newUnitSettings } from './edits/new-parts.ts';
+export { newSource } from './edits/new-parts.ts';
 export { overlaps, splitPatches, touches, valueAt, type Conflict } from './edits/rebase.ts';
 export {
   csvColumns,

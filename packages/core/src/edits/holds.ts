@@ -23,8 +23,7 @@ type Entries = Record<string, object>;
 const at = (plan: Plan, path: Path): Entries =>
   path.reduce<unknown>((part, key) => (part as Record<string, unknown>)[key], plan) as Entries;
 const recordAt = (plan: Plan, place: Place): Entries => at(plan, place.split('.'));
-const has = (plan: Plan, place: Place, id: string): boolean =>
-  Object.prototype.hasOwnProperty.call(recordAt(plan, place), id);
+const has = (plan: Plan, place: Place, id: string): boolean => Object.hasOwn(recordAt(plan, place), id);
 const remove = (plan: Plan, path: Path): void => {
   delete at(plan, path.slice(0, -1))[String(path.at(-1))];
 };
