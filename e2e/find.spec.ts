@@ -13,7 +13,7 @@ const wanted: readonly (readonly [words: string, place: string])[] = [
   ['equipment heading sensor', 'equipment/e-compass/name'],
   ['socket narrow', 'network/links/b-narrow'],
   ['tag narrow', 'sources/b-narrow/tag'],
-  ['north at helm, port', 'units/a-helm-port/north'],
+  ['north at helm, port', 'held/a-helm-port/north/a-helm-port'],
   ['pointing', 'calibrations/pointing/d-ahead'],
   ['keys at helm, port', 'keys/a-helm-port/1-short'],
   ['dash cards', 'cards'],

@@ -89,7 +89,6 @@ describe('a newcomer', () => {
     await at.choose('Water type', 'fresh');
     await at.choose('Unit and step of depth', 'm');
     await at.choose('North', 'true');
-    await at.choose('Sides', 'right');
     await done('Sources', 'Calibrate');
 
     await asks('measure the depth offset');

@@ -45,6 +45,8 @@ export interface RunningServer {
 const keepHouseEveryMs = 3600e3;
 /** How long running requests may take to end when the server stops. */
 const graceMs = 1500;
+/** How long a connection is kept on which nothing is asked. */
+const keepAliveMs = 60e3;
 
 /**
  * Locks the folder, opens the database, ships the catalogue and listens. Throws FolderInUse where another server has the
@@ -131,6 +133,8 @@ const started = async (options: ServerOptions, unlock: () => Promise<void>): Pro
     ...(costlyAMinute === undefined ? {} : { costlyAMinute }),
   });
   const server = createServer(app);
+  // A slow sheet keeps its reader busy for seconds: a connection closed just as it asks again would be a failure to it.
+  server.keepAliveTimeout = keepAliveMs;
   await new Promise<void>((resolve, reject) => {
     server.once('error', reject);
     server.listen(options.port, options.host, resolve);

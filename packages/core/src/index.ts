@@ -38,7 +38,18 @@ export { speedTable, type AtSpeed, type SpeedRow } from './beams/speed-table.ts'
 export { compareBeams, type PlainBeam, type TwoBeams } from './beams/two-beams.ts';
 export { act, at } from './plan/target.ts';
 export { usualChargingV } from './power/charging.ts';
-export { enteredCalibration, enteredOffset, heldBy } from './plan/held-by.ts';
+export {
+  alarmKinds,
+  type AlarmsHeld,
+  alarmsHeld,
+  enteredResult,
+  goesInto,
+  heldBy,
+  heldLine,
+  isSet,
+  sidesHeld,
+  typeHeld,
+} from './plan/held-by.ts';
 export { offsetForDisplay } from './sources/offset-for-display.ts';
 export { depthAtSpeed, faceSinksM } from './calibration/face-at-speed.ts';
 export { groundingToleranceM } from './calibration/grounding-tolerance.ts';
@@ -207,6 +218,18 @@ export { findings, rules } from './job/findings.ts';
 export { findingsOf } from './findings/rule.ts';
 export { fitRules } from './stages/fit/rules/fit.ts';
 export { networkRules } from './stages/fit/rules/network.ts';
+export {
+  devicesWithSettings,
+  type EnteredLine,
+  entryOfLine,
+  keepAsItIs,
+  isDone,
+  linesOf,
+  type LineStanding,
+} from './job/entered-lines.ts';
+export { looksAside } from './calibration/calibrated-sensors.ts';
+export { foundSet } from './calibration/found-set.ts';
+export { keyedIn, offsetKeyedIn } from './calibration/keyed-in.ts';
 export { heldOffsetM } from './calibration/held-offset.ts';
 export { fittedStations, type FittedStation } from './plan/fitted-stations.ts';
 export { alarmsInWords } from './handover/alarm-words.ts';
@@ -272,7 +295,8 @@ export { voltageDrop } from './power/voltage-drop.ts';
 export { shallowLimits, voltageLimits, type ShallowLimits } from './alarms/alarm-limits.ts';
 export { depthGivers, type DepthGiver } from './sources/depth-givers.ts';
 export { asShown, depthDisplayOf, upToStepM, type DepthDisplay } from './sources/depth-display.ts';
-export { displaySound, readAt, soundOfType, type DisplayWater } from './sources/display-sound.ts';
+export { readAt, setUpIn } from './plan/read-at.ts';
+export { displaySound, soundOfType, type DisplayWater } from './sources/display-sound.ts';
 export { timeToAct, usualActInS, type TimeToAct } from './alarms/time-to-act.ts';
 export { agroundBy, agroundWith, agroundOf, type Aground } from './calibration/aground.ts';
 export { entryDoubts } from './calibration/entry-doubts.ts';

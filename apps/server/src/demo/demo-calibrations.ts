@@ -77,7 +77,7 @@ export const typedEdits = <K extends CalibrationKind>(
   );
 
 export const enterSensor = (plan: Plan, of: CalibrationKind, sensorId: string, at: string): Edit => {
-  const entered = entryOf(plan, of, sensorId, { at, by: 'Tarrowby Sonar Works' });
-  if (!entered) throw new Error(`Demo data: ${of} of ${sensorId} has nothing to enter.`);
-  return { type: 'enterCalibration', of, sensorId, entered: { ...entered, seenAgainAt: at } };
+  const entry = entryOf(plan, of, sensorId, { at, by: 'Tarrowby Sonar Works' });
+  if (!entry) throw new Error(`Demo data: ${of} of ${sensorId} has nothing to enter.`);
+  return entry.type === 'enterSetting' ? ({ ...entry, asLeft: { ...entry.asLeft, seenAgainAt: at } } as Edit) : entry;
 };

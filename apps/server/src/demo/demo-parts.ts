@@ -1,14 +1,16 @@
-import { displayOf } from '@grey-keel/core';
+import { alarmKinds, type AlarmsHeld, displayOf } from '@grey-keel/core';
 import type {
   Circuit,
   FittedDisplay,
+  Held,
   Layout,
   Load,
   PageNumber,
   Readout,
+  SettingKind,
+  SettingValue,
   Source,
   Transducer,
-  UnitSettings,
   View,
   WaySet,
 } from '@grey-keel/model';
@@ -69,23 +71,43 @@ export const circuit = (
 export const source = (name: string, tag: string, changes: Partial<Source> = {}): Source => ({
   name,
   tag,
-  selected: tag,
   temperature: 'none',
   appearsAfterS: 40,
   ...changes,
 });
 
-export const unit = (
-  waterType: UnitSettings['waterType'],
-  done: UnitSettings['done'],
-  alarms: UnitSettings['alarms'] = {},
-): UnitSettings => ({
-  waterType,
-  antennaOffsetSet: true,
-  depthUnit: 'm',
-  depthStep: 0.1,
-  north: 'true',
-  sidesRight: 'right',
-  done,
-  alarms,
-});
+const found = (value: unknown) => ({ asFound: { value, at: null, by: null }, asLeft: null });
+const left = (value: unknown) => ({ asFound: null, asLeft: { value, at: null, by: null, seenAgainAt: null } });
+
+interface Display {
+  readonly water: 'fresh' | 'brackish' | 'salt';
+  /** Whose picture has port on port, as far as anybody looked. */
+  readonly sides?: readonly string[];
+  readonly alarms?: AlarmsHeld;
+  /** What has been seen to, with how it was left. */
+  readonly seenTo?: { readonly [K in SettingKind]?: SettingValue<K> };
+  /** The sources that are set up in it, each by the type on its tag and its name. */
+  readonly sources: Readonly<Record<string, Source>>;
+}
+
+/** A device's sources, set up as their tags have it. */
+export const setUp = (sources: Readonly<Record<string, Source>>): Held[string] => {
+  const each = (of: (source: Source) => string) =>
+    Object.fromEntries(Object.entries(sources).map(([id, one]) => [id, left(of(one))]));
+  return { type: each(({ tag }) => tag), name: each(({ name }) => name) } as Held[string];
+};
+
+/** What a station's display was found set to, and what has been keyed into it since. */
+export const display = (id: string, { water, sides = [], alarms = {}, seenTo = {}, sources }: Display): Held[string] =>
+  ({
+    sound: { [id]: found({ waterType: water }) },
+    'depth-display': { [id]: found({ unit: 'm', step: 0.1 }) },
+    north: { [id]: found('true') },
+    'antenna-offset': { [id]: left(null) },
+    ...(sides.length ? { sides: Object.fromEntries(sides.map((of) => [of, found('right')])) } : {}),
+    ...Object.fromEntries(
+      Object.entries(alarms).map(([key, value]) => [alarmKinds[key as keyof AlarmsHeld], { [id]: left(value) }]),
+    ),
+    ...Object.fromEntries(Object.entries(seenTo).map(([kind, value]) => [kind, { [id]: left(value) }])),
+    ...setUp(sources),
+  }) as Held[string];

@@ -1,4 +1,4 @@
-import { applyEdits, measuredOffset, soundSpeedDownTo } from '@grey-keel/core';
+import { applyEdits, measuredOffset, offsetKeyedIn, soundSpeedDownTo } from '@grey-keel/core';
 import type { Edit, Plan, Water } from '@grey-keel/model';
 
 /** What a display shows in a water over a known bottom, with a face so far below the waterline. */
@@ -9,6 +9,8 @@ const shownOver = (water: Water, leadLineM: number, missedM: number, assumedMps:
 
 interface Readings {
   readonly transducerId: string;
+  /** On whose display they were read. */
+  readonly displayId: string;
   readonly water: Water;
   readonly assumedMps: number;
   readonly setM: number;
@@ -16,7 +18,7 @@ interface Readings {
   readonly pairs: readonly (readonly [leadLineM: number, missedM: number])[];
 }
 
-export const readingEdits = ({ transducerId, water, assumedMps, setM, pairs }: Readings): Edit[] => [
+export const readingEdits = ({ transducerId, displayId, water, assumedMps, setM, pairs }: Readings): Edit[] => [
   {
     type: 'describeDepthOffset',
     transducerId,
@@ -27,6 +29,13 @@ export const readingEdits = ({ transducerId, water, assumedMps, setM, pairs }: R
       offsetSetM: setM,
       displayResolutionM: 0.01,
     },
+  },
+  {
+    type: 'readAsFound',
+    kind: 'depth-offset',
+    deviceId: displayId,
+    ofId: transducerId,
+    asFound: { value: { offsetM: setM, reference: 'waterline' }, at: null, by: null },
   },
   ...pairs.map(([leadLineM, missedM], i): Edit => ({
     type: 'recordReading',
@@ -43,18 +52,10 @@ export const after = (plan: Plan, edits: readonly Edit[]): Plan => {
 };
 
 export const enter = (plan: Plan, transducerId: string, at: string): Edit => {
-  const inputs = measuredOffset.slice(plan, transducerId);
   const result = measuredOffset.of(plan, transducerId);
-  if (!inputs || !result?.known) throw new Error(`Demo data: ${transducerId} has no offset to enter.`);
-  return {
-    type: 'enterDepthOffset',
-    transducerId,
-    entered: {
-      offsetM: result.answer.offsetM,
-      standardErrorM: result.answer.standardErrorM,
-      at,
-      fingerprint: measuredOffset.fingerprint(inputs),
-      inputs: JSON.parse(JSON.stringify(inputs)) as never,
-    },
-  };
+  const entry = result?.known
+    ? offsetKeyedIn(plan, transducerId, result.answer.offsetM, { at, by: null, reason: null })
+    : null;
+  if (!entry) throw new Error(`Demo data: ${transducerId} has no offset to enter.`);
+  return entry;
 };

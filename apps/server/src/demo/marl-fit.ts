@@ -1,9 +1,9 @@
-import type { Plan, UnitSettings, WaySet } from '@grey-keel/model';
+import type { Plan, WaySet } from '@grey-keel/model';
 import { shippedSockets } from '../catalogue/shipped.ts';
-import { circuit, load, source, unit } from './demo-parts.ts';
+import { circuit, display, load, setUp, source } from './demo-parts.ts';
 
 /** Where everything is aboard Old Marl, what it hangs on and what each screen listens to. */
-export const marlFit = (): Pick<Plan, 'equipment' | 'power' | 'network' | 'sources' | 'feeds' | 'units'> => {
+export const marlFit = (): Pick<Plan, 'equipment' | 'power' | 'network' | 'sources' | 'feeds' | 'held' | 'chosen'> => {
   const awake: WaySet = { running: true, drifting: true, anchored: true };
   const feeds = {
     depth: { sourceId: 'deep', fallbackId: null },
@@ -12,15 +12,21 @@ export const marlFit = (): Pick<Plan, 'equipment' | 'power' | 'network' | 'sourc
     'water temperature': { sourceId: 'd-log', fallbackId: null },
     'speed through water': { sourceId: 'd-log', fallbackId: null },
   };
-  const done: UnitSettings['done'] = {
-    'nuisance alarms off': true,
-    'menus that hide off': true,
-    'unused pages hidden': true,
-    'brightness set': true,
-    'blank card in': true,
-    'chart card in': true,
-  };
+  const seenTo = {
+    'nuisance-alarms': 'off',
+    'hiding-menus': 'off',
+    'unused-pages': 'hidden',
+    brightness: 'set',
+    'blank-card': 'in',
+    'chart-card': 'in',
+  } as const;
   const alarms = { shallowM: 5, lowVoltageV: 24.3, engineTemperatureC: 95 };
+  const sources = {
+    deep: source('Hull starboard 45', 'Through-hull deep dual 45/95'),
+    'b-antenna': source('Mast antenna', 'Antenna'),
+    'c-compass': source('Forepeak compass', 'Heading sensor'),
+    'd-log': source('Hull port log', 'Log', { temperature: 'built in' }),
+  };
   const at = (forwardM: number, starboardM: number, aboveKeelM: number) => ({ forwardM, starboardM, aboveKeelM });
   return {
     equipment: {
@@ -85,13 +91,15 @@ export const marlFit = (): Pick<Plan, 'equipment' | 'power' | 'network' | 'sourc
       },
       backbone: { lengthM: 11, terminators: 2, supplies: 1, supplyA: 3 },
     },
-    sources: {
-      deep: source('Hull starboard 45', 'Through-hull deep dual 45/95'),
-      'b-antenna': source('Mast antenna', 'Antenna'),
-      'c-compass': source('Forepeak compass', 'Heading sensor'),
-      'd-log': source('Hull port log', 'Log', { temperature: 'built in' }),
-    },
+    sources,
     feeds: { 'a-wheelhouse': feeds, 'b-flybridge': feeds },
-    units: { 'a-wheelhouse': unit('salt', done, alarms), 'b-flybridge': unit('salt', done, alarms) },
+    chosen: { boat: { north: 'true', 'depth-display': { unit: 'm', step: 0.1 } }, devices: {} },
+    held: {
+      'a-wheelhouse': display('a-wheelhouse', { water: 'salt', alarms, seenTo, sources: { deep: sources.deep } }),
+      'b-flybridge': display('b-flybridge', { water: 'salt', alarms, seenTo, sources: {} }),
+      'b-antenna': setUp({ 'b-antenna': sources['b-antenna'] }),
+      'c-compass': setUp({ 'c-compass': sources['c-compass'] }),
+      'd-log': setUp({ 'd-log': sources['d-log'] }),
+    },
   };
 };

@@ -106,6 +106,7 @@ export const oldMarl = (now: Date): DemoBoat => {
   };
   const readings = readingEdits({
     transducerId: 'deep',
+    displayId: 'a-wheelhouse',
     water: gannetDeep,
     assumedMps: 1500,
     setM: 0,

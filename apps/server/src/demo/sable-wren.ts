@@ -98,6 +98,7 @@ export const sableWren = (now: Date): DemoBoat => {
   };
   const wide = readingEdits({
     transducerId: 'a-wide',
+    displayId: 'a-helm-port',
     water: lakeOstrel,
     assumedMps: 1443,
     setM: 0,
@@ -111,6 +112,7 @@ export const sableWren = (now: Date): DemoBoat => {
   const measured = after(start, wide);
   const narrow = readingEdits({
     transducerId: 'b-narrow',
+    displayId: 'a-helm-port',
     water: lakeOstrel,
     assumedMps: 1443,
     setM: -0.39,

@@ -1,12 +1,19 @@
 import type { Plan, WaySet } from '@grey-keel/model';
 import { shippedSockets } from '../catalogue/shipped.ts';
-import { circuit, load, source, unit } from './demo-parts.ts';
+import { circuit, display, load, source } from './demo-parts.ts';
 
 /** Where everything is and what it hangs on. Two sources share a name, and one screen takes its depth from the bow unit. */
-export const wrenFit = (): Pick<Plan, 'equipment' | 'power' | 'network' | 'sources' | 'feeds' | 'units'> => {
+export const wrenFit = (): Pick<Plan, 'equipment' | 'power' | 'network' | 'sources' | 'feeds' | 'held' | 'chosen'> => {
   const [port, starboard, bow] = ['a-helm-port', 'b-helm-starboard', 'c-bow'] as const;
   const awake: WaySet = { running: true, searching: true, trolling: true, 'on the spot': true };
   const { sounder, imaging, network } = shippedSockets;
+  const onPort = {
+    'a-wide': source('Hull port 190', 'Through-hull wide 190, built-in sensor', { temperature: 'built in' }),
+    'b-narrow': source('Stern 700', 'Transom narrow 95/210'),
+    'c-sides': source('Stern 700', 'Side-scan 380/700'),
+  };
+  const ahead = source('Bow motor 700', 'Forward-facing 700', { appearsAfterS: 150 });
+  const sides = ['c-sides', 'd-ahead'];
   return {
     equipment: {
       'a-propeller': {
@@ -150,12 +157,7 @@ export const wrenFit = (): Pick<Plan, 'equipment' | 'power' | 'network' | 'sourc
       },
       backbone: { lengthM: 8.5, terminators: 2, supplies: 1, supplyA: 3 },
     },
-    sources: {
-      'a-wide': source('Hull port 190', 'Through-hull wide 190, built-in sensor', { temperature: 'built in' }),
-      'b-narrow': source('Stern 700', 'Transom narrow 95/210'),
-      'c-sides': source('Stern 700', 'Side-scan 380/700'),
-      'd-ahead': source('Bow motor 700', 'Forward-facing 700', { appearsAfterS: 150 }),
-    },
+    sources: { ...onPort, 'd-ahead': ahead },
     feeds: {
       [port]: {
         depth: { sourceId: 'a-wide', fallbackId: 'b-narrow' },
@@ -172,10 +174,17 @@ export const wrenFit = (): Pick<Plan, 'equipment' | 'power' | 'network' | 'sourc
         heading: { sourceId: 'e-compass', fallbackId: null },
       },
     },
-    units: {
-      [port]: unit('fresh', { 'blank card in': true }, { shallowM: 1.5, lowVoltageV: 12.9 }),
-      [starboard]: unit('fresh', {}),
-      [bow]: { ...unit('fresh', {}), sidesRight: 'not looked at' },
+    chosen: { boat: { north: 'true', 'depth-display': { unit: 'm', step: 0.1 } }, devices: {} },
+    held: {
+      [port]: display(port, {
+        water: 'fresh',
+        sides,
+        seenTo: { 'blank-card': 'in' },
+        alarms: { shallowM: 1.5, lowVoltageV: 12.9 },
+        sources: onPort,
+      }),
+      [starboard]: display(starboard, { water: 'fresh', sides, sources: { 'd-ahead': ahead } }),
+      [bow]: display(bow, { water: 'fresh', sources: {} }),
     },
   };
 };

@@ -1,5 +1,5 @@
 import type { Plan, Way, WorkingStep } from '@grey-keel/model';
-import { heldBy } from '../plan/held-by.ts';
+import { alarmsHeld } from '../plan/held-by.ts';
 import { waySpeed, waysAfloat } from '../plan/way-speeds.ts';
 import { given, calculated } from '../calculation/working-step.ts';
 import { shallowLimits } from './alarm-limits.ts';
@@ -31,7 +31,7 @@ export interface TimeToAct {
 export const timeToAct = (plan: Plan, stationId: string): TimeToAct[] => {
   const limits = shallowLimits(plan, stationId);
   if (!limits) return [];
-  const actInS = heldBy(plan, stationId, 'alarms').actInS ?? usualActInS;
+  const actInS = plan.timeToActS[stationId] ?? usualActInS;
   const slopeDeg = Math.abs(plan.scene.slopeDeg) || usualSlopeDeg;
   return waysAfloat(plan).map((way) => {
     const { speedMps, said } = waySpeed(plan, way);
@@ -74,7 +74,8 @@ export interface TimeLeft {
 /** Null where no slope was said, no alarm is set, or it is not known what the display shows when the boat touches. */
 export const timeLeft = (plan: Plan, stationId: string): TimeLeft | null => {
   const limits = shallowLimits(plan, stationId);
-  const { shallowM, actInS = usualActInS } = heldBy(plan, stationId, 'alarms');
+  const { shallowM } = alarmsHeld(plan, stationId);
+  const actInS = plan.timeToActS[stationId] ?? usualActInS;
   const slopeDeg = Math.abs(plan.scene.slopeDeg);
   if (!limits || shallowM == null || slopeDeg === 0) return null;
   const { way, speedMps } = waysAfloat(plan)

@@ -1,5 +1,5 @@
 import type { CalibrationKind, Plan, Quantity, Sentence } from '@grey-keel/model';
-import { enteredCalibration } from '../plan/held-by.ts';
+import { enteredResult } from '../plan/held-by.ts';
 import { defineResult, type Result, type ResultParts } from '../plan/define-result.ts';
 import type { CalibratedSensor } from './calibrated-sensors.ts';
 import type { Measured, Measurement } from './sensor-calibration.ts';
@@ -34,6 +34,7 @@ export interface CalibrationRow<K extends CalibrationKind = CalibrationKind> ext
     readonly of: (plan: Plan, id: string) => Measurement | null;
     readonly slice: (plan: Plan, id: string) => WithReadings | null;
     readonly fingerprint: (of: never) => string;
+    readonly parts: (of: never) => Record<string, string>;
     readonly compute: (of: never) => Measurement;
   };
 }
@@ -60,7 +61,7 @@ export const defineCalibration = <K extends CalibrationKind, S extends WithReadi
       slice,
       version,
       compute,
-      noted: (plan, id) => enteredCalibration(plan, kind, id),
+      noted: (plan, id) => enteredResult(plan, kind, id),
       words,
     }),
   };

@@ -1,9 +1,10 @@
 import type { DepthOffset, DepthPair, Plan, ReadingWater, Transducer } from '@grey-keel/model';
 import { type Answer, calculate } from '../calculation/calculation.ts';
 import { newDepthOffset } from '../edits/new-parts.ts';
-import { enteredOffset, heldBy } from '../plan/held-by.ts';
+import { enteredResult, heldBy } from '../plan/held-by.ts';
 import { inOrder, soundSpeedDownTo, workingWater } from '../plan/working-water.ts';
-import { displaySound, type DisplayWater, readAt, soundOfType } from '../sources/display-sound.ts';
+import { readAt } from '../plan/read-at.ts';
+import { displaySound, type DisplayWater, soundOfType } from '../sources/display-sound.ts';
 import { depthOffset } from './depth-offset.ts';
 import { defineResult } from '../plan/define-result.ts';
 import { depthGivers } from '../sources/depth-givers.ts';
@@ -192,7 +193,7 @@ export const measuredOffset = defineResult({
   slice: inputsOf,
   version: depthOffset.version,
   compute: offsetOf,
-  noted: enteredOffset,
+  noted: (plan, transducerId) => enteredResult(plan, 'depth', transducerId),
   words: {
     reference: 'what depth is counted from',
     offsetSetM: 'the offset set while reading',

@@ -1,5 +1,6 @@
 import type { Edit, Plan, Sentence } from '@grey-keel/model';
 import { aPlan, edited, pair, waterSpeedMps } from '../testing/sample-plan.ts';
+import { enters } from '../testing/set-at.ts';
 import { type DepthOffsetAnswer, measuredOffset } from './depth-offset-subject.ts';
 import { entryDoubts } from './entry-doubts.ts';
 import { offsetAtGrounding } from './offset-at-grounding.ts';
@@ -41,12 +42,8 @@ describe('what speaks against entering an offset', () => {
   });
 
   it('is a display left at another speed of sound than the water, by more than a hundredth', () => {
-    const set = (ownSoundSpeedMps: number): Plan =>
-      edited(withReadings(eight), {
-        type: 'describeUnit',
-        stationId: 'helm',
-        changes: { waterType: null, ownSoundSpeedMps },
-      });
+    const set = (soundSpeedMps: number): Plan =>
+      edited(withReadings(eight), enters('helm', 'sound', { soundSpeedMps }));
     expect(doubts(set(1500)).join(' ')).toContain('Set its water first');
     expect(doubts(set(waterSpeedMps * 1.009))).toEqual([]);
     // Where nobody looked at the unit, what it was set to when it was read counts.

@@ -1,7 +1,7 @@
 import type { Plan } from '@grey-keel/model';
-import { heldBy } from '../plan/held-by.ts';
+import { offsetHeldM } from '../plan/held-by.ts';
 import { depthOffsetOf } from './depth-offset-subject.ts';
 
 /** The offset that the display of a transducer holds now; what it would begin with where none was spoken of. */
 export const heldOffsetM = (plan: Plan, id: string): number =>
-  heldBy(plan, '', 'depth-offset', id) ?? depthOffsetOf(plan, id).offsetSetM;
+  offsetHeldM(plan, id) ?? depthOffsetOf(plan, id).offsetSetM;

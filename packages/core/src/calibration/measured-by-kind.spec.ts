@@ -8,6 +8,7 @@ import { restVoltageV } from '../power/battery-curve.ts';
 import { heldCalibration } from '../plan/held-by.ts';
 import { aPlan, aTransducer, edited, fitted, seeded } from '../testing/sample-plan.ts';
 import { equipment } from '../testing/sound-boat.ts';
+import { finds } from '../testing/set-at.ts';
 import { pairsFrom, simulatedRuns } from '../testing/simulated-runs.ts';
 import { formatSentence } from '../units/format-sentence.ts';
 import { unitSets } from '../units/display-units.ts';
@@ -109,12 +110,14 @@ describe('what is entered on a display', () => {
     expect(standingOf(plan, 'heading', 'compass').state).toBe('missing');
     expect(heldCalibration(plan, 'heading', 'compass')).toBe(0);
     const entered = entryOf(plan, 'heading', 'compass', { at: '2026-05-01T09:30:00Z', by: 'Installer' })!;
-    const done = edited(plan, { type: 'enterCalibration', of: 'heading', sensorId: 'compass', entered });
+    const done = edited(plan, entered);
     expect(standingOf(done, 'heading', 'compass').state).toBe('fresh');
-    expect(heldCalibration(done, 'heading', 'compass')).toBe(entered.values[0]!);
+    expect(heldCalibration(done, 'heading', 'compass')).toBe(known(plan, 'heading', 'compass').enter[0]!.value);
     const moved = edited(done, { type: 'describeEquipment', id: 'compass', changes: { forwardM: 4 } });
     expect(standingOf(moved, 'heading', 'compass')).toEqual({ state: 'stale', changed: ['the sensor or its place'] });
-    expect(heldCalibration(edited(done, described('heading', 'compass', { setDeg: 1 })), 'heading', 'compass')).toBe(1);
+    const read = (when: string): Plan => edited(done, finds('compass', 'heading', 1, 'compass', when));
+    expect(heldCalibration(read('2026-05-02T09:30:00Z'), 'heading', 'compass')).toBe(1);
+    expect(heldCalibration(read('2026-04-02T09:30:00Z'), 'heading', 'compass')).not.toBe(1);
     const gone = edited(done, { type: 'removeEquipment', id: 'compass' });
     expect(gone.calibrations.heading).toEqual({});
     expect(entryOf(aboard(), 'heading', 'compass', { at: '2026-05-01T09:30:00Z', by: '' })).toBeNull();
@@ -144,12 +147,12 @@ describe('what is entered on a display', () => {
       described('deviation', 'compass', { heldAgainst: 'a bearing far off' }),
     );
     const card = entryOf(held, 'deviation', 'compass', { at: '2026-05-01T09:30:00Z', by: '' })!;
-    const made = edited(held, { type: 'enterCalibration', of: 'deviation', sensorId: 'compass', entered: card });
+    const made = edited(held, card);
     expect(standingOf(made, 'deviation', 'compass').state).toBe('fresh');
     const { readings } = headingReadings(seeded(6), 2);
     const run = edited(made, ...recorded('heading', 'compass', readings));
     const offset = entryOf(run, 'heading', 'compass', { at: '2026-05-02T09:30:00Z', by: '' })!;
-    const entered = edited(run, { type: 'enterCalibration', of: 'heading', sensorId: 'compass', entered: offset });
+    const entered = edited(run, offset);
     // The same on every heading, A, would stand in the offset and in the card.
     expect(standingOf(entered, 'deviation', 'compass')).toEqual({
       state: 'stale',

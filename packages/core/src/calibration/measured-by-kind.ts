@@ -3,11 +3,13 @@ import {
   type Edit,
   type EnteredCalibration,
   type Figure,
+  isNoted,
   type Plan,
   type Sentence,
 } from '@grey-keel/model';
 import type { ResultStanding } from '../plan/define-result.ts';
 import { settingsFor } from '../plan/settings-for.ts';
+import { keyedIn, measuredEntry } from './keyed-in.ts';
 import { capacityDiffers } from './battery-calibration.ts';
 import { calibrationRows } from './calibration-rows.ts';
 import { moreReadings } from './more-readings.ts';
@@ -49,26 +51,26 @@ export const moreFor = (plan: Plan, kind: CalibrationKind, id: string, it: Measu
   return more === null ? null : more * it.together;
 };
 
-/** What is entered of a result: the figures, and all they depended on. */
+/** The edit that enters a result: in the device that takes it, else on the card or in the plan. Null where there is none yet. */
 export const entryOf = (
   plan: Plan,
   kind: CalibrationKind,
   id: string,
   { at, by }: Pick<EnteredCalibration, 'at' | 'by'>,
-): EnteredCalibration | null => {
+): Edit | null => {
   const { result } = calibrationRows[kind];
   const inputs = result.slice(plan, id);
   const it = measurementOf(plan, kind, id);
   if (!inputs || !it?.known) return null;
-  return {
-    values: it.enter.map(({ value }) => value),
-    halfInterval95: it.half?.value ?? null,
-    at,
-    by,
-    seenAgainAt: null,
-    fingerprint: result.fingerprint(inputs as never),
-    inputs: JSON.parse(JSON.stringify(inputs)) as EnteredCalibration['inputs'],
-  };
+  const figures = it.enter.map(({ value }) => value);
+  if (isNoted(kind)) {
+    const whole = JSON.parse(JSON.stringify(inputs)) as EnteredCalibration['inputs'];
+    const fingerprint = result.fingerprint(inputs as never);
+    const entered = { values: figures, halfInterval95: it.half?.value ?? null, at, by, fingerprint, inputs: whole };
+    return { type: 'noteCalibration', of: kind, sensorId: id, entered };
+  }
+  const measured = measuredEntry(plan, kind, id);
+  return measured && keyedIn(plan, kind, id, figures, { at, by: by || null, seenAgainAt: null, measured });
 };
 
 /** What the readings give without those that stand apart, and which these are; null where none does, or too few are left. */

@@ -2,7 +2,8 @@ import type { Plan, WorkingStep } from '@grey-keel/model';
 import { calculated, given } from '../calculation/working-step.ts';
 import { heldBy } from '../plan/held-by.ts';
 import { inOrder, soundSpeedDownTo, workingWater } from '../plan/working-water.ts';
-import { displaySound, readAt } from '../sources/display-sound.ts';
+import { readAt } from '../plan/read-at.ts';
+import { displaySound } from '../sources/display-sound.ts';
 import { readingSoundSpeedMps } from './depth-offset-subject.ts';
 
 /** A speed of sound off by more makes every depth wrong by more than any offset puts right. */

@@ -1,3 +1,4 @@
+import { pruneEmpty } from './by-leaf.ts';
 import { calibrationKinds, type Path, type Plan } from '@grey-keel/model';
 
 /** Where a record of things by id stands in the plan, with dots. */
@@ -35,6 +36,27 @@ const each = (place: Place, ...on: Place[]): Hold => ({
   letGo: remove,
 });
 
+/** What something is keyed into. */
+const devices: readonly Place[] = ['displays', 'transducers', 'equipment'];
+
+/** Lines of what devices hold: each hangs on its device, and on what it is of. */
+const heldLines = (idOf: (line: readonly [deviceId: string, kind: string, ofId: string]) => string): Hold => ({
+  on: devices,
+  hanging: (plan) =>
+    Object.entries(plan.held).flatMap(([deviceId, kinds]) =>
+      Object.entries(kinds as Readonly<Record<string, object>>).flatMap(([kind, lines]) =>
+        Object.keys(lines).map((ofId) => ({
+          path: ['held', deviceId, kind, ofId],
+          id: idOf([deviceId, kind, ofId]),
+        })),
+      ),
+    ),
+  letGo: (plan, path) => {
+    remove(plan, path);
+    pruneEmpty(plan, path.slice(0, 2));
+  },
+});
+
 /**
  * What hangs on what, once for all: what would dangle and what a deletion takes along follow from it. A feed, a cable or a
  * key that names something gone stays: it was somebody's choice, and a finding says that it leads nowhere.
@@ -43,7 +65,11 @@ const holds: readonly Hold[] = [
   each('displays', 'stations'),
   each('keys', 'displays'),
   each('feeds', 'displays'),
-  each('units', 'displays'),
+  each('timeToActS', 'displays'),
+  each('resets', ...devices),
+  each('chosen.devices', ...devices),
+  heldLines(([deviceId]) => deviceId),
+  heldLines(([, , ofId]) => ofId),
   each('network.devices', 'displays', 'equipment'),
   each('network.links', 'transducers'),
   each('depthOffsets', 'transducers'),

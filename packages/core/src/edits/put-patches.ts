@@ -1,4 +1,5 @@
 import type { Patch, Path } from '@grey-keel/model';
+import { aboveLeaf } from './by-leaf.ts';
 
 /** A patch that speaks of a place which is not there. */
 export class NoSuchPlace extends Error {
@@ -35,8 +36,11 @@ const inList = (list: unknown[], key: string | number, { op, path, value }: Patc
 export const putPatches = (draft: object, patches: readonly Patch[]): void => {
   for (const patch of patches) {
     let at: unknown = draft;
-    for (const key of patch.path.slice(0, -1)) {
+    for (const [depth, key] of patch.path.slice(0, -1).entries()) {
       if (!isHolder(at)) throw new NoSuchPlace(patch.path);
+      // A line of a register brings the records it stands in.
+      if (patch.op !== 'remove' && !Array.isArray(at) && !has(at, key) && aboveLeaf(patch.path.slice(0, depth + 1)))
+        at[String(key)] = {};
       at = owned(at, key);
     }
     const key = patch.path[patch.path.length - 1];

@@ -1,4 +1,6 @@
 import { waysOfWorking, type Plan } from '@grey-keel/model';
+import { pruneAll } from './by-leaf.ts';
+import { goWithDisplay } from './go-with-display.ts';
 import { pagesAt } from '../plan/pages-at.ts';
 
 /** Gives each station's pages the places 1 to n in the order they stand. */
@@ -18,6 +20,8 @@ const oneForAWay = (draft: Plan, stationId: string): void => {
 
 /** Puts right in a draft what patches from elsewhere can leave crooked without anyone having meant it. */
 export const straighten = (draft: Plan): void => {
+  goWithDisplay(draft);
+  pruneAll(draft);
   for (const stationId of new Set(Object.values(draft.pages).map((page) => page.stationId))) {
     closePlaces(draft, stationId);
     oneForAWay(draft, stationId);

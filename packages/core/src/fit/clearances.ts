@@ -3,7 +3,7 @@ import { elementAcoustics } from '../beams/element-acoustics.ts';
 import { sideFanFromDownDeg } from '../beams/section.ts';
 import { keelLinesM } from '../beams/silhouette.ts';
 import { workingBeamOf } from '../beams/working-beam.ts';
-import { heldBy } from '../plan/held-by.ts';
+import { isSet } from '../plan/held-by.ts';
 import { inOrder } from '../plan/working-water.ts';
 import { given, calculated } from '../calculation/working-step.ts';
 
@@ -157,7 +157,7 @@ export const markingAntennas = (plan: Plan): MarkingAntenna[] => {
       id,
       antenna,
       stationIds: inOrder(plan.displays).flatMap(([stationId]) =>
-        (plan.feeds[stationId]?.position?.sourceId ?? first?.[0]) === id && !heldBy(plan, stationId, 'antenna-offset')
+        (plan.feeds[stationId]?.position?.sourceId ?? first?.[0]) === id && !isSet(plan, stationId, 'antenna-offset')
           ? [stationId]
           : [],
       ),

@@ -1,8 +1,9 @@
-import type { Alarms, Figure, Sentence } from '@grey-keel/model';
+import type { Figure, Sentence } from '@grey-keel/model';
+import type { AlarmsHeld } from '../plan/held-by.ts';
 
 /** At what a display's alarms call, in one sentence; null where none is set. */
 export const alarmsInWords = (
-  { lowVoltageV, engineTemperatureC }: Alarms,
+  { lowVoltageV, engineTemperatureC }: AlarmsHeld,
   shallowShown: string | null,
 ): Sentence | null => {
   const set: { before: string; figure: Figure | string; after: string }[] = [

@@ -1,9 +1,9 @@
-import type { Alarms, DepthReference, Layout, Plan, Press, Way, WorkingStep } from '@grey-keel/model';
+import type { DepthReference, Layout, Plan, Press, Way, WorkingStep } from '@grey-keel/model';
 import { sectionAt } from '../beams/section.ts';
 import { type Aground, agroundOf } from '../calibration/aground.ts';
 import { actionInWords } from '../keys/action-words.ts';
 import { bindingsAt } from '../keys/key-slots.ts';
-import { enteredOffset, heldBy } from '../plan/held-by.ts';
+import { type AlarmsHeld, alarmsHeld, enteredResult } from '../plan/held-by.ts';
 import { pagesAt, usedWays } from '../plan/pages-at.ts';
 import { faceDepthM, soundSpeedDownTo, workingWater } from '../plan/working-water.ts';
 import { asShown, depthDisplayOf } from '../sources/depth-display.ts';
@@ -47,7 +47,7 @@ export interface CardStation {
   readonly name: string;
   readonly display: string;
   readonly screen: { readonly pixelsWide: number; readonly pixelsHigh: number };
-  readonly alarms: Alarms;
+  readonly alarms: AlarmsHeld & { readonly actInS?: number };
   /** At what the shallow alarm sounds, in the display's own unit; null where it is off. */
   readonly shallowShown: string | null;
   /** The speed of sound the display is set to and by how much it shows the working depth too deep; null where unknown. */
@@ -87,16 +87,16 @@ const withoutWorking = ({ working: _working, ...aground }: Aground): Omit<Agroun
 
 const offsetOn = (plan: Plan, id: string): CardTransducer['offset'] => {
   const { state, changed } = measuredOffset.standing(plan, id);
-  const entered = enteredOffset(plan, id);
+  const entered = enteredResult(plan, 'depth', id);
   const { reference } = depthOffsetOf(plan, id);
   const result = state === 'fresh' ? measuredOffset.of(plan, id) : null;
   const aground = agroundOf(plan, id);
   return {
     state,
     changed,
-    offsetM: entered?.offsetM ?? null,
+    offsetM: entered?.values[0] ?? null,
     working: result?.known ? [...result.soundSpeed.working, ...result.answer.working] : [],
-    standardErrorM: entered?.standardErrorM ?? null,
+    standardErrorM: entered?.standardError ?? null,
     reference,
     aground: aground && withoutWorking(aground),
     agroundWorking: aground?.working ?? [],
@@ -105,7 +105,8 @@ const offsetOn = (plan: Plan, id: string): CardTransducer['offset'] => {
 
 const cardStation = ({ id, station, display, plan }: FittedStation): CardStation => {
   const bindings = bindingsAt(plan, id);
-  const shallowM = heldBy(plan, id, 'alarms').shallowM;
+  const shallowM = alarmsHeld(plan, id).shallowM;
+  const actInS = plan.timeToActS[id];
   const sound = displayDepthError(plan, id, plan.working.depthM);
   const does = (key: number, press: Press): string => {
     const found = bindings.find((one) => one.key === key && one.press === press);
@@ -116,7 +117,7 @@ const cardStation = ({ id, station, display, plan }: FittedStation): CardStation
     name: station.name,
     display: display.name,
     screen: { pixelsWide: display.pixelsWide, pixelsHigh: display.pixelsHigh },
-    alarms: heldBy(plan, id, 'alarms'),
+    alarms: { ...alarmsHeld(plan, id), ...(actInS === undefined ? {} : { actInS }) },
     shallowShown: shallowM == null ? null : asShown(shallowM, depthDisplayOf(plan, id)),
     sound: sound && { setTo: sound.setTo, soundSpeedMps: sound.soundSpeedMps, errorM: sound.step.value },
     pages: pagesAt(plan, id).map(({ page: { place, name, shownIn, layout } }) => ({

@@ -10,7 +10,7 @@ import { calibratedSensors, calibrationRows, kindWord } from '../calibration/cal
 import { measuredOffset } from '../calibration/depth-offset-subject.ts';
 import { isHeld, standingOf } from '../calibration/measured-by-kind.ts';
 import type { ResultStanding } from '../plan/define-result.ts';
-import { enteredCalibration, enteredOffset } from '../plan/held-by.ts';
+import { enteredResult } from '../plan/held-by.ts';
 import { depthGivers } from '../sources/depth-givers.ts';
 
 /** A calibration that was entered: what, on what, by whom and when, and whether it was looked at again after power off. */
@@ -34,7 +34,7 @@ const signed = (figure: Figure): Sentence => [figure.value > 0 && added.includes
 
 /** What was entered, in words, with the sign of what is added; null while nothing is. */
 export const enteredInWords = (plan: Plan, kind: CalibrationKind, id: string): Sentence | null => {
-  const values = enteredCalibration(plan, kind, id)?.values;
+  const values = enteredResult(plan, kind, id)?.values;
   if (!values) return null;
   const { enters, inWords } = calibrationRows[kind];
   if (inWords) return inWords(values);
@@ -47,24 +47,24 @@ export const enteredInWords = (plan: Plan, kind: CalibrationKind, id: string): S
 /** All that was entered on a boat, depths first. */
 export const enteredAboard = (plan: Plan): EnteredAboard[] => [
   ...depthGivers(plan).flatMap(({ id, name }): EnteredAboard[] => {
-    const it = enteredOffset(plan, id);
+    const it = enteredResult(plan, 'depth', id);
     if (!it) return [];
     return [
       {
         key: `depth ${id}`,
         of: `Depth offset, ${name}`,
-        value: signed({ value: it.offsetM, quantity: 'length' }),
+        value: signed({ value: it.values[0] ?? 0, quantity: 'length' }),
         state: measuredOffset.standing(plan, id).state,
         by: it.by ?? '',
         at: it.at,
-        seenAgainAt: it.seenAgainAt ?? null,
+        seenAgainAt: it.seenAgainAt,
         held: true,
       },
     ];
   }),
   ...calibrationKinds.flatMap((kind) =>
     calibratedSensors(plan, kind).flatMap(({ id, name }): EnteredAboard[] => {
-      const it = enteredCalibration(plan, kind, id);
+      const it = enteredResult(plan, kind, id);
       const value = enteredInWords(plan, kind, id);
       if (!it || !value) return [];
       return [
@@ -73,7 +73,7 @@ export const enteredAboard = (plan: Plan): EnteredAboard[] => [
           of: `${kindWord(kind)}, ${name}`,
           value,
           state: standingOf(plan, kind, id).state,
-          by: it.by,
+          by: it.by ?? '',
           at: it.at,
           seenAgainAt: it.seenAgainAt,
           held: isHeld(kind),

@@ -1,7 +1,9 @@
-import type { Alarms, Edit, Patch, Plan } from '@grey-keel/model';
+import type { Edit, Patch, Plan } from '@grey-keel/model';
 import fc from 'fast-check';
 import { editSamples, samplePlan } from '../testing/edit-samples.ts';
 import { aPlan, aTransducer, aWater, edited, pair } from '../testing/sample-plan.ts';
+import { alarmsHeld } from '../plan/held-by.ts';
+import { calls } from '../testing/set-at.ts';
 import { applyEdits, undoing } from './apply-edits.ts';
 import { splitPatches, touches, valueAt } from '../edits/rebase.ts';
 
@@ -186,10 +188,12 @@ describe('splitPatches', () => {
   });
 
   it('sets one alarm of a display and leaves its others as they are', () => {
-    const set = (alarms: Alarms): Edit => ({ type: 'describeUnit', stationId: 'helm', changes: { alarms } });
-    const plan = edited(aPlan(), set({ shallowM: 2, lowVoltageV: 11 }));
-    expect(edited(plan, set({ shallowM: null })).units['helm']?.alarms).toEqual({ shallowM: null, lowVoltageV: 11 });
-    const third = applyEdits(plan, [set({ shallowM: 3 })]);
-    expect(third.ok && third.patches.map(({ path }) => path)).toEqual([['units', 'helm', 'alarms', 'shallowM']]);
+    const plan = edited(aPlan(), ...calls('helm', { shallowM: 2, lowVoltageV: 11 }));
+    const off = edited(plan, ...calls('helm', { shallowM: null }));
+    expect(alarmsHeld(off, 'helm')).toEqual({ shallowM: null, lowVoltageV: 11 });
+    const third = applyEdits(plan, calls('helm', { shallowM: 3 }));
+    expect(third.ok && third.patches.map(({ path }) => path.slice(0, 4))).toEqual([
+      ['held', 'helm', 'shallow-alarm', 'helm'],
+    ]);
   });
 });

@@ -13,6 +13,8 @@ import { fieldErrors, type FieldError } from '../calculation/field-errors.ts';
 import type { EditRow } from '../edits/edit-row.ts';
 import { EditRefused, type RefusalCode } from '../edits/edit-refused.ts';
 import { NoSuchPlace } from '../edits/put-patches.ts';
+import { backByLeaf, forwardByLeaf } from '../edits/by-leaf.ts';
+import { goWithDisplay } from '../edits/go-with-display.ts';
 import { dangling } from '../edits/holds.ts';
 import { straighten } from '../edits/what-edits-keep-true.ts';
 import { assumedTouched, confirmPlaces } from '../plan/assumed.ts';
@@ -92,12 +94,15 @@ export const replayEdits = (plan: Plan, edits: readonly Edit[]): Applied | Refus
       const step = (change: (draft: Plan) => void): Patch[] => {
         const [next, forward, back] = changing(current, change);
         current = next;
-        const made = toPatches(forward);
+        const made = forwardByLeaf(toPatches(forward));
         patches.push(...made);
-        inverse = [...toPatches(back), ...inverse];
+        inverse = [...backByLeaf(toPatches(back), next), ...inverse];
         return made;
       };
-      const made = step((draft) => applyOne(draft, edit));
+      const made = step((draft) => {
+        applyOne(draft, edit);
+        if (edit.type !== 'restore') goWithDisplay(draft);
+      });
       if (edit.type !== 'restore') {
         const given = assumedTouched(current, made);
         if (given.length) step((draft) => confirmPlaces(draft, given));

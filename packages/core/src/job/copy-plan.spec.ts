@@ -4,6 +4,8 @@ import { findings } from './findings.ts';
 import { whoseBoat } from '../handover/whose-boat.ts';
 import { aPlan, edited, seeded, withEntered } from '../testing/sample-plan.ts';
 import { soundBoat } from '../testing/sound-boat.ts';
+import { enteredResult } from '../plan/held-by.ts';
+import { enters } from '../testing/set-at.ts';
 import { copyPlan } from './copy-plan.ts';
 import { stageStates } from './stage-states.ts';
 
@@ -12,8 +14,10 @@ describe('copyPlan', () => {
   const first = edited(
     withEntered(aPlan(), 'a-wide'),
     { type: 'printCard', id: 'card', card: { at, fingerprint: 'a'.repeat(64) } },
-    { type: 'describeSource', id: 'a-wide', changes: { name: 'Wide', tag: 'T 1', selected: 'T 1', appearsAfterS: 4 } },
-    { type: 'describeUnit', stationId: 'helm', changes: { waterType: 'salt' } },
+    { type: 'describeSource', id: 'a-wide', changes: { name: 'Wide', tag: 'T 1', appearsAfterS: 4 } },
+    enters('helm', 'sound', { waterType: 'salt' }),
+    { type: 'chooseSetting', kind: 'north', line: null, value: 'true' },
+    { type: 'chooseSetting', kind: 'shallow-alarm', line: { deviceId: 'helm', ofId: 'helm' }, value: 2 },
   );
   const copy = copyPlan(first, 'Second Hull');
 
@@ -25,11 +29,12 @@ describe('copyPlan', () => {
   });
 
   it('takes over nothing that was measured, entered or printed: calibration starts anew', () => {
-    expect([copy.depthOffsets, copy.cards, copy.calibrations, copy.units]).toEqual([{}, {}, noCalibrations(), {}]);
+    expect([copy.depthOffsets, copy.cards, copy.calibrations, copy.held]).toEqual([{}, {}, noCalibrations(), {}]);
+    expect(copy.chosen).toEqual({ boat: { north: 'true' }, devices: {} });
     expect(copy.sources['a-wide']).toEqual({ ...newSource(), name: 'Wide', appearsAfterS: 4 });
     const states = Object.fromEntries(stageStates(copy, findings(copy)).map(({ stage, state }) => [stage, state]));
     expect([states['calibrate'], states['handover']]).toEqual(['missing', 'missing']);
-    expect(first.depthOffsets['a-wide']?.entered).not.toBeNull();
+    expect(enteredResult(first, 'depth', 'a-wide')).not.toBeNull();
   });
 
   it('takes over neither what was measured on the first boat nor whose it is, to a practice copy as little', () => {

@@ -1,5 +1,6 @@
 import { editSchemas, type EditKind, type EditOf } from '@grey-keel/model';
 import { editRows, type EditRow } from '../edits/edit-row.ts';
+import { heldEdits } from '../edits/held-edits.ts';
 import { putPatches } from '../edits/put-patches.ts';
 import { stages } from './stages.ts';
 
@@ -13,5 +14,6 @@ export const allEditRows = {
   ...stages.pages.edits,
   ...stages.keys.edits,
   ...stages.handover.edits,
+  ...heldEdits,
   ...editRows({ restore: editSchemas.restore }, { restore: (plan, { patches }) => putPatches(plan, patches) }),
 } satisfies { readonly [K in EditKind]: EditRow<EditOf<K>> };

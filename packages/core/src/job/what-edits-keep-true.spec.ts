@@ -6,6 +6,10 @@ import { aDisplay, aPage, aPlan, edited, seeded } from '../testing/sample-plan.t
 import { soundBoat } from '../testing/sound-boat.ts';
 import { applyEdits, replayEdits } from './apply-edits.ts';
 import { dangling } from '../edits/holds.ts';
+import { setUpKinds } from '../edits/go-with-display.ts';
+import { offsetHeldM } from '../plan/held-by.ts';
+import { enters } from '../testing/set-at.ts';
+import { settings } from './settings.ts';
 
 const restore = (...patches: Patch[]): Edit => ({ type: 'restore', patches });
 const boat = (): Plan =>
@@ -33,6 +37,8 @@ const wholeBoat = (): Plan => {
   });
 };
 
+const rows = Object.values(settings);
+
 describe('what edits keep true', () => {
   it('is true of a plan that edits made', () => {
     expect(dangling(boat())).toEqual([]);
@@ -57,13 +63,13 @@ describe('what edits keep true', () => {
         const left = edited(plan, { type, id } as Edit);
         expect(dangling(left)).withContext(id).toEqual([]);
         for (const other of ids)
-          expect(inside(left, other))
+          expect(inside(id === other ? left : { ...left, held: {} }, other))
             .withContext(`${other} without ${id}`)
-            .toBe(other === id ? 0 : inside(plan, other));
+            .toBe(other === id ? 0 : inside({ ...plan, held: {} }, other));
       }
     const dark = edited(plan, { type: 'removeDisplay', stationId: 'helm' });
     expect([dangling(dark), dark.stations, dark.calibrations]).toEqual([[], plan.stations, plan.calibrations]);
-    expect([dark.keys, dark.feeds, dark.units, dark.pages].map((part) => inside(part, 'helm'))).toEqual([0, 0, 0, 0]);
+    expect([dark.keys, dark.feeds, dark.held, dark.pages].map((part) => inside(part, 'helm'))).toEqual([0, 0, 0, 0]);
     const dead = edited(plan, { type: 'removeBattery', id: 'house' });
     expect(Object.values(dead.power.circuits).map(({ batteryId }) => batteryId)).not.toContain('house');
     expect(Object.keys(dead.power.circuits)).toEqual(Object.keys(plan.power.circuits));
@@ -86,11 +92,51 @@ describe('what edits keep true', () => {
     expect(pageFor(back, 'helm', 'trolling')).not.toBeNull();
   });
 
+  it('lets what was keyed in before its display was known go with the display, and what is there later stay', () => {
+    const offset = (offsetM: number) => ({ offsetM, reference: 'waterline' as const });
+    const dark = edited(aPlan(), { type: 'removeDisplay', stationId: 'helm' });
+    const bare = { ...dark, sources: { 'a-wide': newSource() } };
+    const keyed = edited(bare, enters('a-wide', 'depth-offset', offset(0.4), 'a-wide'));
+    const now = (plan: Plan) => [offsetHeldM(plan, 'a-wide'), 'a-wide' in plan.held];
+    expect(now(keyed)).toEqual([0.4, true]);
+    const fit: Edit = { type: 'fitDisplay', stationId: 'helm', display: aDisplay() };
+    expect(now(edited(keyed, fit))).toEqual([0.4, false]);
+    const later = edited(keyed, fit, enters('helm', 'depth-offset', offset(0.5), 'a-wide', '2026-05-02T08:00:00Z'));
+    const sentLate = enters('a-wide', 'depth-offset', offset(0.3), 'a-wide');
+    expect(now(edited(later, sentLate))).toEqual([0.5, false]);
+    expect(
+      now(
+        edited(later, {
+          ...sentLate,
+          asLeft: { value: offset(0.3), at: '2026-05-03T08:00:00Z', by: null, seenAgainAt: null },
+        } as Edit),
+      ),
+    ).toEqual([0.3, false]);
+    // A line the transducer holds itself stays, and one of each kind that its display takes goes.
+    const all = edited(
+      bare,
+      ...setUpKinds.map((kind) => enters('a-wide', kind, null, 'a-wide')),
+      enters('a-wide', 'speed', 1.1),
+    );
+    expect(Object.keys(edited(all, fit).held['a-wide'] ?? {})).toEqual(['speed']);
+    const lists = (kind: 'sounder' | 'side-scan') => {
+      const plan = edited(bare, fit, { type: 'describeTransducer', id: 'a-wide', changes: { kind } });
+      return rows.flatMap((row) => (row.of(plan, 'helm').includes('a-wide') ? [row.kind] : []));
+    };
+    expect([...new Set([...lists('sounder'), ...lists('side-scan')])].sort()).toEqual([...setUpKinds].sort());
+    const undone = applyEdits(keyed, [fit]);
+    expect(undone.ok && edited(undone.plan, restore(...undone.inverse))).toEqual(keyed);
+  });
+
   it('is refused to be broken: nothing new hangs on what is not there, and the field is named', () => {
     const hanging: Patch[] = [
       { op: 'add', path: ['pages', 'lost'], value: aPage({ stationId: 'nowhere' }) },
       { op: 'add', path: ['keys', 'nowhere'], value: {} },
-      { op: 'add', path: ['units', 'nowhere'], value: { waterType: null, north: null, sidesRight: 'right', done: {} } },
+      {
+        op: 'add',
+        path: ['held', 'nowhere', 'north', 'nowhere'],
+        value: { asFound: null, asLeft: { value: 'true', at: null, by: null, seenAgainAt: null } },
+      },
       { op: 'replace', path: ['working', 'waterId'], value: 'nowhere' },
       { op: 'remove', path: ['displays', 'helm'] },
     ];

@@ -15,6 +15,13 @@ export interface Result {
   readonly standing: (plan: Plan, key: string) => ResultStanding;
 }
 
+/** What a result rested on when it was noted: as a whole, and by its parts, as short hashes or in full. */
+interface Noted {
+  readonly fingerprint: string;
+  readonly parts?: Readonly<Record<string, string>> | undefined;
+  readonly inputs?: unknown;
+}
+
 export interface ResultParts<S extends object, A> {
   /** What it is asked for: transducers by their ids; one key where there is one of it. */
   readonly keys: (plan: Plan) => readonly string[];
@@ -25,7 +32,7 @@ export interface ResultParts<S extends object, A> {
   /** Sees the slice alone. */
   readonly compute: (slice: S) => A;
   /** What was noted when it was entered or printed last; null while it never was. */
-  readonly noted: (plan: Plan, key: string) => { readonly fingerprint: string; readonly inputs?: unknown } | null;
+  readonly noted: (plan: Plan, key: string) => Noted | null;
   /** What the parts of the slice are called in what has changed. */
   readonly words: { readonly [K in keyof S]: string };
 }
@@ -51,6 +58,20 @@ export const defineResult = <S extends object, A>({
     return found && compute(found);
   });
   const fingerprintOf = (of: S): string => fingerprint(of, version);
+  /** Of each part by itself, so short that it only tells one from another. */
+  const partsOf = (of: S): Record<string, string> =>
+    Object.fromEntries(
+      Object.entries({ ...of } as Readonly<Record<string, unknown>>).map(([part, value]) => [
+        part,
+        fingerprint({ value }, 0).slice(0, 12),
+      ]),
+    );
+  const changedBetween = (then: Readonly<Record<string, string>>, now: S): string[] => {
+    const current = partsOf(now);
+    return [...new Set([...Object.keys(current), ...Object.keys(then)])]
+      .filter((part) => part in words && then[part] !== current[part])
+      .map((part) => words[part as keyof S]);
+  };
   const changedSince = (then: unknown, now: S): string[] => {
     const before = typeof then === 'object' && then !== null ? (then as Readonly<Record<string, unknown>>) : {};
     const current = now as Readonly<Record<string, unknown>>;
@@ -63,7 +84,9 @@ export const defineResult = <S extends object, A>({
     const [now, then] = [sliceOf(plan, key), noted(plan, key)];
     if (!now || !then) return { state: 'missing', changed: [] };
     if (fingerprintOf(now) === then.fingerprint) return { state: 'fresh', changed: [] };
-    return { state: 'stale', changed: then.inputs === undefined ? [] : changedSince(then.inputs, now) };
+    const { inputs, parts = {} } = then;
+    if (inputs !== undefined) return { state: 'stale', changed: changedSince(inputs, now) };
+    return { state: 'stale', changed: Object.keys(parts).length ? changedBetween(parts, now) : [] };
   });
-  return { keys, slice: sliceOf, of: answers, compute, fingerprint: fingerprintOf, standing };
+  return { keys, slice: sliceOf, of: answers, compute, fingerprint: fingerprintOf, parts: partsOf, standing };
 };

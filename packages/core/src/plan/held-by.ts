@@ -1,102 +1,198 @@
 import {
-  type Alarms,
+  type AsFound,
+  type AsLeft,
   type CalibrationKind,
   calibrationParts,
-  type displayWaters,
   type EnteredCalibration,
-  type EnteredOffset,
+  isNoted,
+  type MeasuredEntry,
+  type NotedKind,
   type Plan,
-  type UnitSettings,
+  type SettingKind,
+  type SettingValue,
 } from '@grey-keel/model';
 import { settingsFor } from './settings-for.ts';
+import { setUpIn } from './read-at.ts';
 
-type Water = (typeof displayWaters)[number];
-
-/** What the displays of a boat have been set to, by kind; each asked of one station, and of a transducer where it is one's. */
-interface Kinds {
-  /** A type of water, or a speed of sound of its own; null where nobody looked. */
-  readonly sound: { readonly waterType: Water } | { readonly soundSpeedMps: number } | null;
-  readonly north: 'true' | 'magnetic' | null;
-  readonly sides: 'right' | 'swapped' | null;
-  /** The antenna's distance to the transducer is in it. */
-  readonly 'antenna-offset': boolean;
-  readonly 'depth-display': { readonly unit: NonNullable<UnitSettings['depthUnit']>; readonly step: number } | null;
-  readonly alarms: Alarms;
-  /** What has been seen to in it, item by item. */
-  readonly housekeeping: UnitSettings['done'];
-  /** The offset in whatever display reads a transducer; null where none of its was spoken of. */
-  readonly 'depth-offset': number | null;
-  /** The type that is selected for a transducer; null where none is. */
-  readonly type: string | null;
+/** What is known of one setting of one device. */
+export interface HeldLine<K extends SettingKind = SettingKind> {
+  readonly asFound: AsFound<K> | null;
+  readonly asLeft: AsLeft<K> | null;
 }
-export type HeldKind = keyof Kinds;
 
-type EnteredById = Readonly<Record<string, { readonly entered: EnteredCalibration | null }>>;
+type Lines<K extends SettingKind> = Readonly<Record<string, HeldLine<K>>>;
 
-/** The depth offset entered last for a transducer, with when, by whom and from what; null where none was. */
-export const enteredOffset = (plan: Plan, transducerId: string): EnteredOffset | null =>
-  plan.depthOffsets[transducerId]?.entered ?? null;
+/** What was read off a device and entered in it, of one setting; null where nobody said anything of it. */
+export const heldLine = <K extends SettingKind>(
+  plan: Plan,
+  deviceId: string,
+  kind: K,
+  ofId = deviceId,
+): HeldLine<K> | null => (plan.held[deviceId]?.[kind] as Lines<K> | undefined)?.[ofId] ?? null;
 
-/** What was entered last of a kind of calibration, with when, by whom and from what; null where nothing was. */
-export const enteredCalibration = (plan: Plan, kind: CalibrationKind, id: string): EnteredCalibration | null =>
-  (plan.calibrations[kind] as EnteredById)[id]?.entered ?? null;
-
-const figureAt = (part: unknown, name: string): number | null => {
-  const value: unknown = new Map(Object.entries(typeof part === 'object' && part !== null ? part : {})).get(name);
-  return typeof value === 'number' ? value : null;
-};
-
-/** What was entered, until another was set while new readings were taken: the entry remembers what was set then. */
-const newest = (setNow: number, entered: number, setThen: number | null): number =>
-  setThen !== null && Math.abs(setThen - setNow) > 1e-6 ? setNow : entered;
-
-const offsetOf = (plan: Plan, transducerId: string): number | null => {
-  const offset = plan.depthOffsets[transducerId];
-  const entered = enteredOffset(plan, transducerId);
-  if (!offset || !entered) return offset?.offsetSetM ?? null;
-  return newest(offset.offsetSetM, entered.offsetM, figureAt(entered.inputs, 'offsetSetM'));
+/** The later of what was found and what was entered; what was found where both are of one moment. */
+const last = <K extends SettingKind>(line: HeldLine<K> | null): AsFound<K> | null => {
+  const { asFound = null, asLeft = null } = line ?? {};
+  if (!asFound || !asLeft) return asFound ?? asLeft;
+  return (asFound.at ?? '') >= (asLeft.at ?? '') ? asFound : asLeft;
 };
 
 /**
- * What a device holds of a kind of calibration, in the unit of its first figure: what was entered last, until something
- * else was set while new readings were taken; what was set then where nothing was entered; null where nothing is set.
+ * What a device holds, as far as anybody said: a display's settings by its station, a sensor's own by the sensor. `ofId` is
+ * what the setting is of where that is not the device: the transducer of a depth offset. Null where nobody said, or noted
+ * no figure. The one way to ask it: where it is stored is nobody else's business.
  */
-export const heldCalibration = (plan: Plan, kind: CalibrationKind, id: string): number | null => {
-  const calibration: unknown = plan.calibrations[kind][id] ?? calibrationParts[kind].begins;
-  const name = settingsFor(kind, 'set')[0]?.[0] ?? '';
-  const setNow = figureAt(calibration, name);
-  const entered = enteredCalibration(plan, kind, id);
-  if (!entered) return setNow;
-  const [first = setNow] = entered.values;
-  return setNow === null || first === null ? first : newest(setNow, first, figureAt(entered.inputs, name));
+export const heldBy = <K extends SettingKind>(
+  plan: Plan,
+  deviceId: string,
+  kind: K,
+  ofId = deviceId,
+): SettingValue<K> | null => last(heldLine(plan, deviceId, kind, ofId))?.value ?? null;
+
+/** Whether anybody set it, noted to what or not. */
+export const isSet = (plan: Plan, deviceId: string, kind: SettingKind, ofId = deviceId): boolean =>
+  last(heldLine(plan, deviceId, kind, ofId)) !== null;
+
+/** At what a display calls: the depth it shows, the voltage it sees, what the engine says. Null where off, left out where nobody said. */
+export interface AlarmsHeld {
+  readonly shallowM?: number | null;
+  readonly lowVoltageV?: number | null;
+  readonly engineTemperatureC?: number | null;
+}
+
+export const alarmKinds = {
+  shallowM: 'shallow-alarm',
+  lowVoltageV: 'low-voltage-alarm',
+  engineTemperatureC: 'engine-alarm',
+} as const satisfies Record<keyof AlarmsHeld, SettingKind>;
+
+export const alarmsHeld = (plan: Plan, stationId: string): AlarmsHeld =>
+  Object.fromEntries(
+    Object.entries(alarmKinds).flatMap(([key, kind]) => {
+      const value = heldBy(plan, stationId, kind);
+      return value === null ? [] : [[key, value === 'off' ? null : value]];
+    }),
+  );
+
+/** Whether a display draws port on port, of all that look aside: swapped where one is; null where nobody looked at one. */
+export const sidesHeld = (plan: Plan, stationId: string): 'right' | 'swapped' | null => {
+  const sides = Object.keys(plan.transducers).flatMap((id) => heldBy(plan, stationId, 'sides', id) ?? []);
+  if (sides.includes('swapped')) return 'swapped';
+  return sides.length > 0 ? 'right' : null;
 };
 
-const soundOf = (unit: UnitSettings | undefined): Kinds['sound'] => {
-  if (unit?.ownSoundSpeedMps != null) return { soundSpeedMps: unit.ownSoundSpeedMps };
-  return unit?.waterType ? { waterType: unit.waterType } : null;
+/** The offset in the display a transducer's depth is read on, m; null where nobody said. */
+export const offsetHeldM = (plan: Plan, transducerId: string): number | null =>
+  heldBy(plan, setUpIn(plan, transducerId), 'depth-offset', transducerId)?.offsetM ?? null;
+
+/** The type that is selected for a transducer or a sensor; null where none is. */
+export const typeHeld = (plan: Plan, id: string): string | null => heldBy(plan, setUpIn(plan, id), 'type', id);
+
+/** Where the result of a procedure is keyed in, and how its figures make a value there. */
+interface GoesInto<K extends SettingKind> {
+  readonly kind: K;
+  readonly deviceOf: (plan: Plan, id: string) => string;
+  readonly value: (figures: readonly number[], plan: Plan, id: string) => SettingValue<K> | null;
+  readonly figures: (value: SettingValue<K>) => readonly number[];
+}
+const into = <K extends SettingKind>(row: GoesInto<K>): GoesInto<SettingKind> => row;
+const itself = (_: Plan, id: string): string => id;
+const oneFigure = (kind: 'speed' | 'temperature' | 'heading' | 'pointing') =>
+  into({ kind, deviceOf: itself, value: ([first]) => first ?? null, figures: (value) => [value] });
+
+/** What a lead line or another unit found goes into the same line of a display. */
+const depthOffset = into({
+  kind: 'depth-offset',
+  deviceOf: setUpIn,
+  value: ([offsetM], plan, id) =>
+    offsetM === undefined ? null : { offsetM, reference: plan.depthOffsets[id]?.reference ?? 'waterline' },
+  figures: ({ offsetM }) => [offsetM],
+});
+
+export type MeasuredKind = MeasuredEntry['of'];
+
+/** The procedures whose result a device takes, by a calibration of that kind. */
+export type HeldCalibrationKind = Exclude<CalibrationKind, NotedKind>;
+
+export const goesInto: Readonly<Record<HeldCalibrationKind | 'depth', GoesInto<SettingKind>>> = {
+  depth: depthOffset,
+  step: depthOffset,
+  'sound speed': into({
+    kind: 'sound',
+    deviceOf: itself,
+    value: ([soundSpeedMps]) => (soundSpeedMps === undefined ? null : { soundSpeedMps }),
+    figures: (value) => ('soundSpeedMps' in value ? [value.soundSpeedMps] : []),
+  }),
+  speed: oneFigure('speed'),
+  temperature: oneFigure('temperature'),
+  heading: oneFigure('heading'),
+  pointing: oneFigure('pointing'),
+  antenna: into({
+    kind: 'antenna-offset',
+    deviceOf: itself,
+    value: ([forwardM, starboardM]) =>
+      forwardM === undefined || starboardM === undefined ? null : { forwardM, starboardM },
+    figures: ({ forwardM, starboardM }) => [forwardM, starboardM],
+  }),
+  sides: into({
+    kind: 'sides',
+    deviceOf: setUpIn,
+    // 1 is right, -1 is swapped; 0 where the readings say both.
+    value: ([first = 0]) => (first === 0 ? null : first > 0 ? 'right' : 'swapped'),
+    figures: (value) => [value === 'right' ? 1 : -1],
+  }),
 };
 
-const readers: { readonly [K in HeldKind]: (plan: Plan, stationId: string, ofId: string) => Kinds[K] } = {
-  sound: (plan, id) => soundOf(plan.units[id]),
-  north: (plan, id) => plan.units[id]?.north ?? null,
-  sides: (plan, id) => {
-    const sides = plan.units[id]?.sidesRight;
-    return sides === undefined || sides === 'not looked at' ? null : sides;
-  },
-  'antenna-offset': (plan, id) => plan.units[id]?.antennaOffsetSet === true,
-  'depth-display': (plan, id) => {
-    const unit = plan.units[id];
-    return unit?.depthUnit === undefined ? null : { unit: unit.depthUnit, step: unit.depthStep ?? 0.1 };
-  },
-  alarms: (plan, id) => plan.units[id]?.alarms ?? {},
-  housekeeping: (plan, id) => plan.units[id]?.done ?? {},
-  'depth-offset': (plan, _, ofId) => offsetOf(plan, ofId),
-  type: (plan, _, ofId) => plan.sources[ofId]?.selected || null,
+/** What a procedure's result was entered as last, with when, by whom and from what; null where it was not. */
+export interface EnteredResult {
+  readonly values: readonly number[];
+  readonly at: string;
+  readonly by: string | null;
+  /** Null where nobody looked, or no device keeps it. */
+  readonly seenAgainAt: string | null;
+  readonly reason: string | null;
+  readonly fingerprint: string;
+  readonly parts: Readonly<Record<string, string>>;
+  readonly half95: number | null;
+  readonly standardError: number | null;
+  readonly inputs: unknown;
+}
+
+const noted = (entered: EnteredCalibration): EnteredResult => ({
+  ...entered,
+  half95: entered.halfInterval95,
+  seenAgainAt: null,
+  reason: null,
+  parts: {},
+  standardError: null,
+});
+
+export const enteredResult = (plan: Plan, of: MeasuredKind, id: string): EnteredResult | null => {
+  if (of !== 'depth' && isNoted(of)) {
+    const entered = plan.calibrations[of][id]?.entered;
+    return entered ? noted(entered) : null;
+  }
+  const { kind, deviceOf, figures } = goesInto[of];
+  const left = heldLine(plan, deviceOf(plan, id), kind, id)?.asLeft;
+  if (left?.value == null || left.measured?.of !== of) return null;
+  const { at, by, seenAgainAt, reason = null, measured, value } = left;
+  return { inputs: undefined, ...measured, values: figures(value), at: at ?? '', by, seenAgainAt, reason };
+};
+
+/** What was set in the device while the readings were taken; null for what no device takes. */
+const setWhileReading = (plan: Plan, of: CalibrationKind, id: string): number | null => {
+  const calibration: unknown = plan.calibrations[of][id] ?? calibrationParts[of].begins;
+  const set = new Map(Object.entries(calibration as object)).get(settingsFor(of, 'set')[0]?.[0] ?? '') as unknown;
+  return typeof set === 'number' ? set : null;
 };
 
 /**
- * What a station's display holds, as far as anybody said. The one way to ask it: where a setting is stored is nobody else's
- * business. `ofId` is the transducer of a depth offset or a type, whose display need not be said.
+ * What a device holds of a kind of calibration, in the unit of its first figure: what is known of it, else what was set
+ * while readings were taken; null where neither is said, or no device takes it.
  */
-export const heldBy = <K extends HeldKind>(plan: Plan, stationId: string, kind: K, ofId = ''): Kinds[K] =>
-  readers[kind](plan, stationId, ofId);
+export const heldCalibration = (plan: Plan, of: CalibrationKind, id: string): number | null => {
+  if (isNoted(of)) return null;
+  const { kind, deviceOf, figures } = goesInto[of];
+  const value = heldBy(plan, deviceOf(plan, id), kind, id);
+  return (value === null ? null : figures(value)[0]) ?? setWhileReading(plan, of, id);
+};

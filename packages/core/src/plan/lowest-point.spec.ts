@@ -2,6 +2,8 @@ import type { Edit, Equipment, Plan } from '@grey-keel/model';
 import { agroundOf, groundingDepthM } from '../calibration/aground.ts';
 import { expectWorkingHolds } from '../testing/evaluated.ts';
 import { aPlan, aTransducer, edited, withEntered } from '../testing/sample-plan.ts';
+import { offsetKeyedIn } from '../calibration/keyed-in.ts';
+import { enteredResult } from './held-by.ts';
 import { usualPropellers } from '../fit/places.ts';
 import { deepestLoading, lowestPoint } from './lowest-point.ts';
 
@@ -103,12 +105,11 @@ describe('the lowest point of a boat', () => {
     expect(aground?.shownM).toBeCloseTo(1.13 - 0.6 + 0.4, 9);
     expectWorkingHolds(aground?.working ?? [], 'aground');
     // Entered a hand less than measured, to the display's step: it shows that much less water, aground too.
-    const entry = full.depthOffsets['a-wide']!.entered!;
-    const rounded = edited(full, {
-      type: 'enterDepthOffset',
-      transducerId: 'a-wide',
-      entered: { ...entry, offsetM: entry.offsetM - 0.07 },
-    });
+    const entered = enteredResult(full, 'depth', 'a-wide')!.values[0]!;
+    const rounded = edited(
+      full,
+      offsetKeyedIn(full, 'a-wide', entered - 0.07, { at: '2026-05-02T10:00:00Z', by: null, reason: null })!,
+    );
     expect(agroundOf(rounded, 'a-wide')?.shownM).toBeCloseTo((aground?.shownM ?? 0) - 0.07, 9);
     expectWorkingHolds(agroundOf(rounded, 'a-wide')?.working ?? [], 'aground, as entered');
     expect(deepestLoading(edited(full, { type: 'putLoading', id: 'a', loading: null }))?.name).toBe('as calibrated');

@@ -12,7 +12,7 @@ describe('what must be read aboard', () => {
     const plan = samplePlan();
     const { 'a-wide': gone, ...sources } = plan.sources;
     expect(gone).toBeDefined();
-    const tables = aboardSheets({ ...plan, sources }, unitSets.metric);
+    const tables = aboardSheets({ ...plan, sources, held: {} }, unitSets.metric);
     expect(rowOf(tables, 'Hull', 'Length')[1]).toMatch(/\sm, assumed$/);
     expect(rowOf(tables, 'Hull', 'Draught to the keel')[1]).toMatch(/\sm$/);
     expect(rowOf(tables, 'Cables and names', plan.transducers['a-wide']?.name ?? '').slice(1, 4)).toEqual(['', '', '']);

@@ -2,7 +2,7 @@ import { boatSchema, type Boat, type Plan, type Quantity, wordsOf } from '@grey-
 import { depthOffsetOf } from '../calibration/depth-offset-subject.ts';
 import { heldOffsetM } from '../calibration/held-offset.ts';
 import { fittedStations } from '../plan/fitted-stations.ts';
-import { heldBy } from '../plan/held-by.ts';
+import { heldBy, sidesHeld, typeHeld } from '../plan/held-by.ts';
 import { hasLegs, skegOf } from '../plan/skeg.ts';
 import { inOrder } from '../plan/working-water.ts';
 import { depthGivers } from '../sources/depth-givers.ts';
@@ -85,7 +85,7 @@ export const aboardSheets = (plan: Plan, units: UnitChoice): AboardTable[] => {
         return [
           name,
           source?.tag ?? '',
-          heldBy(plan, '', 'type', id) ?? '',
+          typeHeld(plan, id) ?? '',
           source?.name ?? '',
           write(source?.appearsAfterS, 'wait'),
           write(plan.network.links[id]?.cableM, 'length'),
@@ -106,7 +106,7 @@ export const aboardSheets = (plan: Plan, units: UnitChoice): AboardTable[] => {
           sound === null ? '' : 'waterType' in sound ? sound.waterType : write(sound.soundSpeedMps, 'soundSpeed'),
           shows ? `${shows.unit}, ${shows.step}` : '',
           heldBy(plan, id, 'north') ?? '',
-          heldBy(plan, id, 'sides') ?? '',
+          sidesHeld(plan, id) ?? '',
           (source && (plan.sources[source]?.name || plan.transducers[source]?.name)) ?? '',
         ];
       }),

@@ -1,8 +1,8 @@
-import type { Plan, UnitSettings } from '@grey-keel/model';
+import type { Plan, SettingValue } from '@grey-keel/model';
 import { heldBy } from '../plan/held-by.ts';
 import { depthUnits } from '../units/display-units.ts';
 
-type DepthUnit = NonNullable<UnitSettings['depthUnit']>;
+type DepthUnit = SettingValue<'depth-display'>['unit'];
 
 /** How a display writes depths: its unit, and the smallest step it shows and is set in. */
 export interface DepthDisplay {

@@ -1,7 +1,9 @@
-import type { Plan } from '@grey-keel/model';
+import type { Plan, SettingValue } from '@grey-keel/model';
 import { aPlan, aTransducer, edited } from '../testing/sample-plan.ts';
 import { heldBy } from '../plan/held-by.ts';
-import { displaySound, readAt, soundOfType } from './display-sound.ts';
+import { readAt } from '../plan/read-at.ts';
+import { enters } from '../testing/set-at.ts';
+import { displaySound, soundOfType } from './display-sound.ts';
 
 const pool = { temperatureC: 20, salinityPpt: 0 };
 
@@ -24,14 +26,11 @@ describe('the speed of sound a display uses', () => {
     );
   });
 
-  it('is its own figure before its type, and unknown where neither is', () => {
-    const set = (changes: Partial<Plan['units'][string]>) => {
-      const plan = edited(aPlan(), { type: 'describeUnit', stationId: 'helm', changes });
-      return displaySound(heldBy(plan, 'helm', 'sound'), pool, 5);
-    };
-    expect(set({ waterType: 'salt', ownSoundSpeedMps: 1463 })).toEqual({ setTo: 'own figure', soundSpeedMps: 1463 });
+  it('is its own figure or that of its type, and unknown where nobody looked', () => {
+    const set = (sound: SettingValue<'sound'>) =>
+      displaySound(heldBy(edited(aPlan(), enters('helm', 'sound', sound)), 'helm', 'sound'), pool, 5);
+    expect(set({ soundSpeedMps: 1463 })).toEqual({ setTo: 'own figure', soundSpeedMps: 1463 });
     expect(set({ waterType: 'salt' })?.setTo).toBe('salt');
-    expect(set({ waterType: null })).toBeNull();
     expect(displaySound(heldBy(aPlan(), 'nowhere', 'sound'), pool, 5)).toBeNull();
   });
 });

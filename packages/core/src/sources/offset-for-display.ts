@@ -1,13 +1,17 @@
 import type { Plan } from '@grey-keel/model';
 import { depthDisplayOf } from './depth-display.ts';
-import { readAt } from './display-sound.ts';
+import { readAt } from '../plan/read-at.ts';
 
 /**
  * The offset as a display takes it, m: to the step of its own unit, and to the safe side, so that it shows less water
  * rather than more. Where nobody looked at the display, the step its readings were taken with.
  */
-export const offsetForDisplay = (plan: Plan, transducerId: string, offsetM: number): number => {
-  const stationId = readAt(plan, transducerId);
+export const offsetForDisplay = (
+  plan: Plan,
+  transducerId: string,
+  offsetM: number,
+  stationId = readAt(plan, transducerId),
+): number => {
   const display = stationId === null ? null : depthDisplayOf(plan, stationId);
   const stepM = display?.said
     ? display.step * display.metresPerUnit

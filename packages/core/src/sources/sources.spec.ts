@@ -1,6 +1,7 @@
 import type { Plan } from '@grey-keel/model';
 import { expectWorkingHolds } from '../testing/evaluated.ts';
 import { aPlan, aTransducer, edited, fitted, withEntered } from '../testing/sample-plan.ts';
+import { enters } from '../testing/set-at.ts';
 import { findingsOf } from '../findings/rule.ts';
 import { shallowLimits, voltageLimits } from '../alarms/alarm-limits.ts';
 import { asShown, depthDisplayOf, upToStepM } from './depth-display.ts';
@@ -131,7 +132,7 @@ describe('the time to act on a shallow alarm', () => {
     expect(it?.neededM).toBeCloseTo(0.6 + (it?.costM ?? 0), 9);
     expectWorkingHolds(it?.working ?? [], 'time');
     expect(shallowLimits(plan, 'helm')?.least).toBeCloseTo(1.1, 9);
-    const twice = edited(plan, { type: 'describeUnit', stationId: 'helm', changes: { alarms: { actInS: 20 } } });
+    const twice = edited(plan, { type: 'setTimeToAct', stationId: 'helm', actInS: 20 });
     expect(running(twice)?.costM).toBeCloseTo(2 * (it?.costM ?? 0), 9);
   });
 
@@ -146,11 +147,7 @@ describe('the time to act on a shallow alarm', () => {
 });
 
 describe('a display that shows feet', () => {
-  const feet = edited(fitted(aPlan()), {
-    type: 'describeUnit',
-    stationId: 'helm',
-    changes: { depthUnit: 'ft', depthStep: 0.1 },
-  });
+  const feet = edited(fitted(aPlan()), enters('helm', 'depth-display', { unit: 'ft', step: 0.1 }));
   const display = depthDisplayOf(feet, 'helm');
 
   it('is set to its own next step at or over a limit, and writes it so', () => {
@@ -167,7 +164,7 @@ describe('what a display takes for sound', () => {
     const own = edited(
       fitted(aPlan()),
       { type: 'workAtDepth', depthM: 30 },
-      { type: 'describeUnit', stationId: 'helm', changes: { ownSoundSpeedMps: 1500 } },
+      enters('helm', 'sound', { soundSpeedMps: 1500 }),
     );
     // 30 x 1500 / 1443.6
     expect(30 + (displayDepthError(own, 'helm', 30)?.step.value ?? 0)).toBeCloseTo(31.17, 1);
@@ -178,7 +175,7 @@ describe('what a display takes for sound', () => {
       const plan = edited(
         fitted(aPlan()),
         { type: 'describeWater', id: 'pool', changes: { kind: 'brackish', salinityPpt } },
-        { type: 'describeUnit', stationId: 'helm', changes: { waterType: 'salt' } },
+        enters('helm', 'sound', { waterType: 'salt' }),
       );
       return findingsOf(waterType, plan)[0]?.fix.label ?? '';
     };

@@ -1,5 +1,5 @@
 import { fedQuantities, type Plan, type Stage, type Target, type View, type Way } from '@grey-keel/model';
-import { heldBy } from '../plan/held-by.ts';
+import { alarmKinds, alarmsHeld, heldBy } from '../plan/held-by.ts';
 import { pageFor, shownWays } from '../plan/pages-at.ts';
 import { inOrder } from '../plan/working-water.ts';
 import { act, at } from '../plan/target.ts';
@@ -69,9 +69,7 @@ const waterConflicts = (plan: Plan, a: string, b: string): Wanted[] => {
     return sound && 'waterType' in sound ? sound.waterType : null;
   };
   const [one, other] = [typeOf(a), typeOf(b)];
-  return one && other && one !== other
-    ? [{ what: 'water', stage: 'sources', target: at('units', b, 'waterType') }]
-    : [];
+  return one && other && one !== other ? [{ what: 'water', stage: 'sources', target: at('held', b, 'sound', b) }] : [];
 };
 
 const alarms = [
@@ -82,9 +80,9 @@ const alarms = [
 
 const alarmConflicts = (plan: Plan, a: string, b: string): Wanted[] =>
   alarms.flatMap(({ key, what }) => {
-    const [one, other] = [a, b].map((id) => heldBy(plan, id, 'alarms')[key] ?? null);
+    const [one, other] = [a, b].map((id) => alarmsHeld(plan, id)[key] ?? null);
     return one !== null && other !== null && one !== other
-      ? [{ what, stage: 'sources', target: at('units', b, 'alarms', key) }]
+      ? [{ what, stage: 'sources', target: at('held', b, alarmKinds[key], b) }]
       : [];
   });
 

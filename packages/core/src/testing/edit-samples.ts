@@ -1,4 +1,5 @@
 import type { Edit, EditKind, EditOf, Plan } from '@grey-keel/model';
+import { enters } from './set-at.ts';
 import { aDisplay, aNumber, aPage, aPlan, aTransducer, aWater, edited, fitted, pair } from './sample-plan.ts';
 
 /** What an edit of a kind is refused for by what the plan holds: for speaking of what is gone, or of what is there already. */
@@ -40,31 +41,8 @@ export const samplePlan = (): Plan => ({
     { type: 'addPage', id: 'p-run', page: aPage({ name: 'Run', place: 2, shownIn: { running: true } }) },
     { type: 'placeNumber', pageId: 'p-troll', id: 'n1', number: aNumber() },
     headingRun('run-1', 87),
-    {
-      type: 'enterCalibration',
-      of: 'heading',
-      sensorId: 'a-wide',
-      entered: {
-        values: [3],
-        halfInterval95: 1.2,
-        at: '2026-05-01T09:30:00Z',
-        by: 'Installer',
-        seenAgainAt: null,
-        fingerprint: 'c'.repeat(64),
-        inputs: null,
-      },
-    },
-    {
-      type: 'enterDepthOffset',
-      transducerId: 'a-wide',
-      entered: {
-        offsetM: 0.3,
-        standardErrorM: null,
-        at: '2026-05-01T09:40:00Z',
-        fingerprint: 'd'.repeat(64),
-        inputs: null,
-      },
-    },
+    enters('a-wide', 'heading', 3),
+    enters('helm', 'depth-offset', { offsetM: 0.3, reference: 'waterline' }, 'a-wide'),
     { type: 'addWater', id: 'mere', water: aWater({ name: 'Mere' }) },
     { type: 'describeBoat', changes: { beamM: 2.6 } },
   ),
@@ -160,7 +138,7 @@ export const editSamples: { readonly [K in EditKind]: EditSample<EditOf<K>> } = 
 
   describeSource: gone({ type: 'describeSource', id: 'a-wide', changes: { name: 'Wide, port' } }),
   feed: gone({ type: 'feed', stationId: 'helm', quantity: 'depth', feed: null }),
-  describeUnit: gone({ type: 'describeUnit', stationId: 'helm', changes: { north: 'magnetic' } }),
+  setTimeToAct: gone({ type: 'setTimeToAct', stationId: 'helm', actInS: 14 }),
 
   describeDepthOffset: gone({ type: 'describeDepthOffset', transducerId: 'a-wide', changes: { offsetSetM: -0.2 } }),
   recordReading: taken({
@@ -195,39 +173,61 @@ export const editSamples: { readonly [K in EditKind]: EditSample<EditOf<K>> } = 
     sensorId: 'a-wide',
     readingId: 'run-1',
   }),
-  enterCalibration: gone({
-    type: 'enterCalibration',
-    of: 'speed',
+  noteCalibration: gone({
+    type: 'noteCalibration',
+    of: 'tilt',
     sensorId: 'a-wide',
     entered: {
-      values: [1.08],
-      halfInterval95: 0.02,
+      values: [1.5],
+      halfInterval95: 0.2,
       at: '2026-05-01T09:30:00Z',
       by: 'Installer',
-      seenAgainAt: null,
       fingerprint: 'd'.repeat(64),
-      inputs: { setFactor: 1 },
-    },
-  }),
-  seeCalibrationAgain: gone({
-    type: 'seeCalibrationAgain',
-    of: 'heading',
-    sensorId: 'a-wide',
-    at: '2026-05-02T09:30:00Z',
-  }),
-  removeReading: gone({ type: 'removeReading', transducerId: 'a-wide', readingId: 'r4' }),
-  enterDepthOffset: gone({
-    type: 'enterDepthOffset',
-    transducerId: 'a-wide',
-    entered: {
-      offsetM: 0.4,
-      standardErrorM: 0.02,
-      at: '2026-05-01T10:00:00Z',
-      fingerprint: 'b'.repeat(64),
       inputs: {},
     },
   }),
-  seeOffsetAgain: gone({ type: 'seeOffsetAgain', transducerId: 'a-wide', at: '2026-05-02T09:30:00Z' }),
+  removeReading: gone({ type: 'removeReading', transducerId: 'a-wide', readingId: 'r4' }),
+
+  readAsFound: gone({
+    type: 'readAsFound',
+    kind: 'north',
+    deviceId: 'helm',
+    ofId: 'helm',
+    asFound: { value: 'magnetic', at: '2026-05-01T09:00:00Z', by: null },
+  }),
+  enterSetting: gone({
+    type: 'enterSetting',
+    kind: 'depth-offset',
+    deviceId: 'helm',
+    ofId: 'a-wide',
+    asLeft: {
+      value: { offsetM: 0.4, reference: 'waterline' },
+      at: '2026-05-01T10:00:00Z',
+      by: 'Installer',
+      seenAgainAt: null,
+      measured: { of: 'depth', fingerprint: 'b'.repeat(64), parts: {}, half95: 0.05, standardError: 0.02 },
+    },
+  }),
+  seeAgain: gone({
+    type: 'seeAgain',
+    kind: 'heading',
+    deviceId: 'a-wide',
+    ofId: 'a-wide',
+    at: '2026-05-02T09:30:00Z',
+  }),
+  forgetSetting: gone({ type: 'forgetSetting', kind: 'heading', deviceId: 'a-wide', ofId: 'a-wide' }),
+  resetDevice: gone({
+    type: 'resetDevice',
+    deviceId: 'helm',
+    id: 'r1',
+    reset: { at: '2026-05-03T10:00:00Z', by: 'Installer', why: 'update', firmware: '4.1' },
+  }),
+  chooseSetting: gone({
+    type: 'chooseSetting',
+    kind: 'shallow-alarm',
+    line: { deviceId: 'helm', ofId: 'helm' },
+    value: 2,
+  }),
 
   fitDisplay: gone({ type: 'fitDisplay', stationId: 'helm', display: aDisplay({ name: 'Another' }) }),
   describeDisplay: gone({ type: 'describeDisplay', stationId: 'helm', changes: { keys: 2 } }),

@@ -38,11 +38,6 @@ export const device = (changes: Partial<Plan['network']['devices'][string]>): Ed
   id: 'bow',
   changes,
 });
-export const unit = (changes: Partial<Plan['units'][string]>): Edit => ({
-  type: 'describeUnit',
-  stationId: 'helm',
-  changes,
-});
 export const load = (plan: Plan, changes: Partial<Circuit['loads'][string]>): Edit => ({
   type: 'putLoad',
   circuitId: 'a-helm',

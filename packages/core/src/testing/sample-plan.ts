@@ -11,6 +11,8 @@ import {
   type Water,
 } from '@grey-keel/model';
 import { applyEdits } from '../job/apply-edits.ts';
+import { offsetKeyedIn } from '../calibration/keyed-in.ts';
+import { calls, enters } from './set-at.ts';
 import { measuredOffset } from '../calibration/depth-offset-subject.ts';
 
 /** Test data builders of the core: a small boat that is complete enough for every stage. */
@@ -139,7 +141,6 @@ export const aPlan = (): Plan => ({
       toleranceM: 0.1,
       displayResolutionM: 0.01,
       readings: { r1: pair(5.2, 4.83), r2: pair(8.1, 7.69), r3: pair(13.41, 13.02), r4: pair(16.2, 15.8) },
-      entered: null,
     },
   },
 });
@@ -204,7 +205,7 @@ export const fitted = (plan: Plan): Plan =>
     ...Object.keys(plan.transducers).map((id): Edit => ({
       type: 'describeSource',
       id,
-      changes: { name: `Hull ${id}`, tag: `Type ${id}`, selected: `Type ${id}` },
+      changes: { name: `Hull ${id}`, tag: `Type ${id}` },
     })),
     {
       type: 'feed',
@@ -212,36 +213,24 @@ export const fitted = (plan: Plan): Plan =>
       quantity: 'depth',
       feed: { sourceId: Object.keys(plan.transducers)[0] ?? '', fallbackId: null },
     },
-    {
-      type: 'describeUnit',
-      stationId: 'helm',
-      changes: {
-        waterType: 'fresh',
-        depthUnit: 'm',
-        depthStep: 0.1,
-        north: 'true',
-        sidesRight: 'right',
-        alarms: { shallowM: 1.5 },
-      },
-    },
+    enters('helm', 'sound', { waterType: 'fresh' }),
+    enters('helm', 'depth-display', { unit: 'm', step: 0.1 }),
+    enters('helm', 'north', 'true'),
+    ...calls('helm', { shallowM: 1.5 }),
+    ...Object.keys(plan.transducers).flatMap((id) => [
+      enters('helm', 'type', `Type ${id}`, id),
+      enters('helm', 'sides', 'right', id),
+    ]),
   );
 
 /** The plan with a transducer's offset worked out and entered. */
 export const withEntered = (plan: Plan, transducerId: string): Plan => {
-  const inputs = measuredOffset.slice(plan, transducerId);
   const result = measuredOffset.of(plan, transducerId);
-  if (!inputs || !result?.known) throw new Error('There is no result to enter.');
-  return edited(plan, {
-    type: 'enterDepthOffset',
-    transducerId,
-    entered: {
-      offsetM: result.answer.offsetM,
-      standardErrorM: result.answer.standardErrorM,
-      at: '2026-05-01T09:30:00Z',
-      fingerprint: measuredOffset.fingerprint(inputs),
-      inputs: JSON.parse(JSON.stringify(inputs)) as never,
-    },
-  });
+  const entry = result?.known
+    ? offsetKeyedIn(plan, transducerId, result.answer.offsetM, { at: '2026-05-01T09:30:00Z', by: null, reason: null })
+    : null;
+  if (!entry) throw new Error('There is no result to enter.');
+  return edited(plan, entry);
 };
 
 /** A seeded generator of uniform numbers (mulberry32), so that simulations in tests repeat exactly. */

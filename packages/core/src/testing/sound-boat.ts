@@ -1,5 +1,6 @@
 import type { Circuit, Edit, Equipment, Plan } from '@grey-keel/model';
 import { suggestSourceName } from '../sources/source-names.ts';
+import { calls, enters, selects } from './set-at.ts';
 import { aBeam, aPlan, aTransducer, edited, withEntered } from './sample-plan.ts';
 
 export type Random = () => number;
@@ -104,13 +105,6 @@ export const soundBoat = (random: Random): Plan => {
       hours: { trolling: 4 },
     },
   };
-  const unit = {
-    waterType: 'fresh',
-    antennaOffsetSet: true,
-    north: 'true',
-    sidesRight: 'right',
-    done: {},
-  } as const;
   const feed = { sourceId: 'a-hull', fallbackId: 'b-stern' };
   const device = { sockets: ['round S', 'round S'], onBackbone: true, dropM: 2, loads: 3 };
   const link = { to: 'helm', plug: 'round S', adapterDisables: null, cableM: 6 };
@@ -126,15 +120,27 @@ export const soundBoat = (random: Random): Plan => {
         edited(made, {
           type: 'describeSource',
           id,
-          changes: { name: suggestSourceName(made, id), tag: `Type ${id}`, selected: `type  ${id}` },
+          changes: { name: suggestSourceName(made, id), tag: `Type ${id}` },
         }),
       { ...plan, network },
     ),
     feeds: { helm: { depth: feed }, bow: { depth: feed } },
-    units: { helm: { ...unit, alarms: { shallowM: 1.5, lowVoltageV: lithium ? 13 : 12.3 } }, bow: unit },
     depthOffsets: { 'a-hull': offset, 'b-stern': offset },
   };
-  return withEntered(withEntered(made, 'a-hull'), 'b-stern');
+  const ids = Object.keys(made.transducers);
+  const set = edited(
+    made,
+    ...['helm', 'bow'].flatMap((id): Edit[] => [
+      enters(id, 'sound', { waterType: 'fresh' }),
+      enters(id, 'antenna-offset', null),
+      enters(id, 'north', 'true'),
+      enters(id, 'sides', 'right', 'c-sides'),
+      enters(id, 'sides', 'right', 'd-ahead'),
+    ]),
+    ...calls('helm', { shallowM: 1.5, lowVoltageV: lithium ? 13 : 12.3 }),
+    ...ids.map((id) => selects(made, id, `type  ${id}`)),
+  );
+  return withEntered(withEntered(set, 'a-hull'), 'b-stern');
 };
 
 /** One fault put in, and the same change made only nearly. */

@@ -5,12 +5,13 @@ import {
   calibrationKinds,
   calibrationKindSchema,
   calibrationParts,
+  notedKinds,
 } from '../plan/calibration-parts.ts';
-import { depthOffsetSchema, enteredOffsetSchema } from '../plan/depth-offset.ts';
-import { idSchema, instantSchema } from '../plan/id.ts';
+import { depthOffsetSchema } from '../plan/depth-offset.ts';
+import { idSchema } from '../plan/id.ts';
 import { depthPairSchema } from '../readings/depth-pair.ts';
 
-const depthOffsetSettings = depthOffsetSchema.omit({ readings: true, entered: true });
+const depthOffsetSettings = depthOffsetSchema.omit({ readings: true });
 
 const described = <K extends CalibrationKind>(of: K) =>
   z.strictObject({
@@ -47,7 +48,7 @@ const ofEachKind = <Of extends Readonly<Record<CalibrationKind, z.core.$ZodTypeD
   return z.discriminatedUnion('of', [of(first), ...rest.map(of)]);
 };
 
-/** Changes of calibrate: readings of depth, speed, temperature and heading, and what was entered. */
+/** Changes of calibrate: readings, and what is noted of them. */
 export const calibrateEditSchemas = {
   describeDepthOffset: z.strictObject({
     type: z.literal('describeDepthOffset'),
@@ -67,13 +68,6 @@ export const calibrateEditSchemas = {
     changes: depthPairSchema.partial(),
   }),
   removeReading: z.strictObject({ type: z.literal('removeReading'), transducerId: idSchema, readingId: idSchema }),
-  enterDepthOffset: z.strictObject({
-    type: z.literal('enterDepthOffset'),
-    transducerId: idSchema,
-    entered: enteredOffsetSchema,
-  }),
-  /** It was looked at again after power was off and on. */
-  seeOffsetAgain: z.strictObject({ type: z.literal('seeOffsetAgain'), transducerId: idSchema, at: instantSchema }),
   describeCalibration: ofEachKind<{ [K in CalibrationKind]: ReturnType<typeof described<K>> }>(
     described as (kind: CalibrationKind) => never,
   ),
@@ -89,17 +83,11 @@ export const calibrateEditSchemas = {
     sensorId: idSchema,
     readingId: idSchema,
   }),
-  enterCalibration: z.strictObject({
-    type: z.literal('enterCalibration'),
-    of: calibrationKindSchema,
+  /** What no device takes: it goes on the card or into the plan. */
+  noteCalibration: z.strictObject({
+    type: z.literal('noteCalibration'),
+    of: z.enum(notedKinds),
     sensorId: idSchema,
     entered: enteredCalibrationSchema,
-  }),
-  /** It was looked at again after power was off and on. */
-  seeCalibrationAgain: z.strictObject({
-    type: z.literal('seeCalibrationAgain'),
-    of: calibrationKindSchema,
-    sensorId: idSchema,
-    at: instantSchema,
   }),
 };

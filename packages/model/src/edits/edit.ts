@@ -4,6 +4,7 @@ import { briefEditSchemas } from './brief-edits.ts';
 import { calibrateEditSchemas } from './calibrate-edits.ts';
 import { fitEditSchemas } from './fit-edits.ts';
 import { handoverEditSchemas } from './handover-edits.ts';
+import { heldEditSchemas } from './held-edits.ts';
 import { keysEditSchemas } from './keys-edits.ts';
 import { pagesEditSchemas } from './pages-edits.ts';
 import { sourcesEditSchemas } from './sources-edits.ts';
@@ -33,6 +34,7 @@ export const editSchemas = {
   ...pagesEditSchemas,
   ...keysEditSchemas,
   ...handoverEditSchemas,
+  ...heldEditSchemas,
   /** Undo, redo and the settling of two people's changes: patches that lead back to, or on to, a known state. */
   restore: z.strictObject({ type: z.literal('restore'), patches: z.array(patchSchema).min(1).max(5000) }),
 };

@@ -1,8 +1,8 @@
 import * as z from 'zod';
 import { idSchema } from '../plan/id.ts';
-import { fedQuantitySchema, feedSchema, sourceSchema, unitSettingsSchema } from '../plan/source.ts';
+import { fedQuantitySchema, feedSchema, sourceSchema, timeToActSchema } from '../plan/source.ts';
 
-/** Changes of sources: names, feeds and what each display is set to. */
+/** Changes of sources: names, tags, feeds and the time to act. */
 export const sourcesEditSchemas = {
   /** Of a transducer or a piece of equipment. */
   describeSource: z.strictObject({ type: z.literal('describeSource'), id: idSchema, changes: sourceSchema.partial() }),
@@ -12,9 +12,9 @@ export const sourcesEditSchemas = {
     quantity: fedQuantitySchema,
     feed: feedSchema.nullable(),
   }),
-  describeUnit: z.strictObject({
-    type: z.literal('describeUnit'),
+  setTimeToAct: z.strictObject({
+    type: z.literal('setTimeToAct'),
     stationId: idSchema,
-    changes: unitSettingsSchema.partial(),
+    actInS: timeToActSchema.nullable(),
   }),
 };

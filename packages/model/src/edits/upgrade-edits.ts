@@ -1,9 +1,13 @@
 import { planVersion } from '../plan/plan.ts';
+import { editToHeld } from './upgrade-edits-to-held.ts';
 
 type Raw = Readonly<Record<string, unknown>>;
 
-/** Brings an edit of one version to the next: plain JSON, since its schema is gone by then. Null where there is no such edit any more. */
-export type EditUpgrade = (edit: Raw) => Raw | null;
+/**
+ * Brings an edit of one version to those of the next that do the same: plain JSON, since its schema is gone by then. Null
+ * where there is no like any more.
+ */
+export type EditUpgrade = (edit: Raw) => readonly Raw[] | null;
 
 const isObject = (value: unknown): value is Raw => typeof value === 'object' && value !== null && !Array.isArray(value);
 const overSeveral = (sought: unknown): unknown =>
@@ -27,15 +31,17 @@ export const editUpgrades: Readonly<Record<number, EditUpgrade>> = {
   10: (edit) => {
     switch (edit['type']) {
       case 'addSought':
-        return { ...edit, sought: overSeveral(edit['sought']) };
+        return [{ ...edit, sought: overSeveral(edit['sought']) }];
       case 'describeSought':
-        return { ...edit, changes: overSeveral(edit['changes']) };
+        return [{ ...edit, changes: overSeveral(edit['changes']) }];
       case 'restore':
-        return Array.isArray(edit['patches']) ? { ...edit, patches: edit['patches'].map(patchOverSeveral) } : edit;
+        return [Array.isArray(edit['patches']) ? { ...edit, patches: edit['patches'].map(patchOverSeveral) } : edit];
       default:
-        return edit;
+        return [edit];
     }
   },
+  // What devices hold, in one register.
+  12: editToHeld,
 };
 
 /**
@@ -49,15 +55,17 @@ export const upgradeEdits = (
   target: number = planVersion,
 ): unknown => {
   if (!Array.isArray(raw)) return raw;
-  const upgraded: unknown[] = [];
-  for (const edit of raw as unknown[]) {
-    let now: Raw | null = isObject(edit) ? edit : null;
-    for (let version = from; now !== null && version < target; version++) {
-      const step = steps[version];
-      if (step) now = step(now);
+  let edits = raw as readonly unknown[];
+  for (let version = from; version < target; version++) {
+    const step = steps[version];
+    if (!step) continue;
+    const next: unknown[] = [];
+    for (const edit of edits) {
+      const now = isObject(edit) ? step(edit) : null;
+      if (now === null) return null;
+      next.push(...now);
     }
-    if (now === null) return null;
-    upgraded.push(now);
+    edits = next;
   }
-  return upgraded;
+  return edits;
 };

@@ -21,7 +21,7 @@ const numbersOf = (schema: z.core.$ZodType, path: string[] = []): { path: string
 
 /** Places and counts that nobody types as a measure, and what was entered: its kind says what that measures. */
 const noMeasure =
-  /(^|\.)(share|x|y|place|version|workingBeam|depthStep|entered\.values\.0|halfInterval95)$|^advice\.weights\.\*$/;
+  /(^|\.)(share|x|y|place|version|workingBeam|depth-display\..*step|entered\.values\.0|halfInterval95|measured\.half95|measured\.standardError)$|^advice\.weights\.\*$/;
 /** What the unit at the end of a name allows it to measure. */
 const measures: readonly [ending: RegExp, quantities: readonly string[]][] = [
   [/Mps$/, ['speed', 'soundSpeed']],

@@ -16,7 +16,7 @@ describe('forAnotherBoat', () => {
 
   it('leaves out what was measured, entered, printed and told of one boat, and keeps its gear and its names', () => {
     const bare = emptyPlan('Grey Gull');
-    const source = { name: 'Wide', tag: 'T 1', selected: 'T 1', temperature: 'none', appearsAfterS: 4 } as const;
+    const source = { name: 'Wide', tag: 'T 1', temperature: 'none', appearsAfterS: 4 } as const;
     const plan: Plan = {
       ...bare,
       practice: true,
@@ -27,14 +27,17 @@ describe('forAnotherBoat', () => {
       calibrations: { ...bare.calibrations, heading: { compass: {} as Plan['calibrations']['heading'][string] } },
       cards: { first: { at, fingerprint: 'a'.repeat(64) } },
       sources: { wide: source },
-      units: { helm: { waterType: 'salt', north: null, sidesRight: 'right', done: {} } },
+      held: { helm: { north: { helm: { asFound: { value: 'true', at, by: null }, asLeft: null } } } },
+      resets: { helm: { first: { at, by: null, why: 'update' } } },
+      chosen: { boat: { north: 'true' }, devices: { helm: { 'shallow-alarm': { helm: 2 } } } },
       feeds: { helm: { depth: { sourceId: 'wide', fallbackId: null } } },
     };
     expect(forAnotherBoat(planShape, plan) as Plan).toEqual({
       ...bare,
       boat: { ...bare.boat, draughtM: 0.5 },
-      sources: { wide: { ...source, tag: '', selected: '' } },
+      sources: { wide: { ...source, tag: '' } },
       feeds: plan.feeds,
+      chosen: { boat: { north: 'true' }, devices: {} },
     });
   });
 });

@@ -44,7 +44,6 @@ describe('a reading of the simulated boat', () => {
           setByC: 0,
           toleranceByC: 0.3,
           lagS: 60,
-          entered: null,
           readings: { r: { referenceC: 9, displayedC: 9, leftOut: false, from: from(simulated) } },
         },
       },
@@ -59,7 +58,6 @@ describe('a reading of the simulated boat', () => {
         toleranceM: 0.1,
         displayResolutionM: 0.1,
         readings: { r: { leadLineM: 9, displayedM: 8.6, leftOut: false, from: from(simulated) } },
-        entered: null,
       },
     },
   });

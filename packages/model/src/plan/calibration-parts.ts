@@ -279,3 +279,14 @@ export const calibrationKindSchema = z.enum(calibrationKinds);
 
 export type CalibrationSettings<K extends CalibrationKind> = z.output<(typeof calibrationParts)[K]['settings']>;
 export type CalibrationReading<K extends CalibrationKind> = z.output<(typeof calibrationParts)[K]['reading']>;
+
+/** What no device takes: it goes on the card or into the plan, and what is noted of it stands with the calibration. */
+export const notedKinds = [
+  'deviation',
+  'range',
+  'tilt',
+  'battery',
+  'noise',
+] as const satisfies readonly CalibrationKind[];
+export type NotedKind = (typeof notedKinds)[number];
+export const isNoted = (kind: CalibrationKind): kind is NotedKind => (notedKinds as readonly string[]).includes(kind);

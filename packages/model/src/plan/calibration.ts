@@ -4,17 +4,18 @@ import {
   type CalibrationKind,
   calibrationParts,
   type CalibrationReading,
+  isNoted,
+  type NotedKind,
 } from './calibration-parts.ts';
 import { instantSchema, lineSchema, recordById } from './id.ts';
 
-/** What was entered on the display, by whom, and whether it was still there after power was off and on again. */
+/** What was noted of a calibration that no device takes: it goes on the card or into the plan. */
 export const enteredCalibrationSchema = z.strictObject({
   /** The figure entered; of a deviation curve its coefficients, A first. */
   values: z.array(z.number().min(-1000).max(1000)).min(1).max(5),
   halfInterval95: z.number().min(0).nullable(),
   at: instantSchema,
   by: lineSchema(80),
-  seenAgainAt: instantSchema.nullable(),
   /** Fingerprint of everything the result depended on, at that moment. */
   fingerprint: z.string().regex(/^[0-9a-f]{64}$/),
   /** The same things themselves, so that it can be said what has changed since. */
@@ -22,12 +23,14 @@ export const enteredCalibrationSchema = z.strictObject({
 });
 export type EnteredCalibration = z.output<typeof enteredCalibrationSchema>;
 
-const made = (parts: { readonly settings: z.ZodObject; readonly reading: z.ZodType }) =>
-  z.strictObject({
+const made = (kind: CalibrationKind) => {
+  const parts: { readonly settings: z.ZodObject; readonly reading: z.ZodType } = calibrationParts[kind];
+  return z.strictObject({
     ...parts.settings.shape,
     readings: recordById(parts.reading, 200),
-    entered: enteredCalibrationSchema.nullable(),
+    ...(isNoted(kind) ? { entered: enteredCalibrationSchema.nullable() } : {}),
   });
+};
 
 /** An object with a part for each kind. */
 const eachKind = <Of extends Readonly<Record<CalibrationKind, unknown>>>(
@@ -40,16 +43,16 @@ type Made<K extends CalibrationKind> = (typeof calibrationParts)[K] extends {
   readonly reading: infer R extends z.ZodType;
 }
   ? z.ZodObject<
-      S & { readings: RecordById<R>; entered: z.ZodNullable<typeof enteredCalibrationSchema> },
+      S & { readings: RecordById<R> } & (K extends NotedKind
+          ? { entered: z.ZodNullable<typeof enteredCalibrationSchema> }
+          : unknown),
       z.core.$strict
     >
   : never;
 
 /** By kind, then by what it is of: a transducer, a piece of equipment, a station or a battery. */
 export const calibrationsSchema = z.strictObject(
-  eachKind<{ [K in CalibrationKind]: RecordById<Made<K>> }>(
-    (kind) => recordById(made(calibrationParts[kind]), 60) as never,
-  ),
+  eachKind<{ [K in CalibrationKind]: RecordById<Made<K>> }>((kind) => recordById(made(kind), 60) as never),
 );
 export type Calibrations = z.output<typeof calibrationsSchema>;
 export type CalibrationOf<K extends CalibrationKind> = Calibrations[K][string];

@@ -2,38 +2,12 @@ import * as z from 'zod';
 import { fieldWords } from '../fields/field-words.ts';
 import { depthPairSchema } from '../readings/depth-pair.ts';
 import { waves } from './calibration-parts.ts';
-import { instantSchema, lineSchema, recordById } from './id.ts';
+import { recordById } from './id.ts';
 import { displayWaters } from './source.ts';
 
 export const depthReferences = ['waterline', 'keel'] as const;
 export const depthReferenceSchema = z.enum(depthReferences);
 export type DepthReference = z.output<typeof depthReferenceSchema>;
-
-/** What was entered on the display, and what it was worked out from. */
-export const enteredOffsetSchema = z.strictObject({
-  offsetM: z
-    .number()
-    .min(-20)
-    .max(20)
-    .register(fieldWords, { label: 'Offset entered', quantity: 'length', signed: true }),
-  standardErrorM: z
-    .number()
-    .min(0)
-    .nullable()
-    .register(fieldWords, { label: 'Its standard error', quantity: 'length' }),
-  at: instantSchema,
-  /** Who entered it; left out where nobody said. */
-  by: lineSchema(80).optional(),
-  /** When it was looked at again after power was off and on; left out or null where nobody did. */
-  seenAgainAt: instantSchema.nullable().optional(),
-  /** Why it was entered although something spoke against it; left out where nothing did. */
-  reason: z.string().min(3, 'Say in a few words why it is entered all the same.').max(300).optional(),
-  /** Fingerprint of everything the result depended on, at that moment. */
-  fingerprint: z.string().regex(/^[0-9a-f]{64}$/),
-  /** The same things themselves, so that it can be said what has changed since. */
-  inputs: z.json(),
-});
-export type EnteredOffset = z.output<typeof enteredOffsetSchema>;
 
 /** The water a set of readings was taken in: it sets the speed of sound they are worked out with. */
 export const readingWaterSchema = z.strictObject({
@@ -91,6 +65,5 @@ export const depthOffsetSchema = z.strictObject({
     .optional()
     .register(fieldWords, { label: 'Face below the water, as used', quantity: 'length' }),
   readings: recordById(depthPairSchema, 400),
-  entered: enteredOffsetSchema.nullable(),
 });
 export type DepthOffset = z.output<typeof depthOffsetSchema>;

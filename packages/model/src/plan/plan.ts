@@ -18,14 +18,15 @@ import { pageSchema } from './page.ts';
 import { powerSchema } from './power.ts';
 import { placedFishSchema, sceneSchema } from './scene.ts';
 import { targetSpeciesSchema } from './target-species.ts';
-import { feedSchema, fedQuantitySchema, sourceSchema, unitSettingsSchema } from './source.ts';
+import { chosenSchema, heldSchema, resetsSchema } from './held.ts';
+import { feedSchema, fedQuantitySchema, sourceSchema, timeToActSchema } from './source.ts';
 import { stationSchema } from './station.ts';
 import { transducerSchema } from './transducer.ts';
 import { waterSchema } from './water.ts';
 import { waySetSchema } from './ways.ts';
 
 /** The version this code writes. Older ones are brought up by `upgradePlan`; newer ones are refused. */
-export const planVersion = 12;
+export const planVersion = 13;
 
 export const printedCardSchema = z.strictObject({
   at: instantSchema,
@@ -82,8 +83,12 @@ export const planShape = z.strictObject({
   sources: recordById(sourceSchema, 180),
   /** By station: where each thing it shows comes from. */
   feeds: recordById(z.partialRecord(fedQuantitySchema, feedSchema), 30),
-  /** By station. Looked at on each boat anew. */
-  units: recordById(unitSettingsSchema, 30).register(ofOneBoat, { begins: {} }),
+  /** By station: 10 s where nothing is said. */
+  timeToActS: recordById(timeToActSchema, 30),
+  /** What is in each device: read off it and keyed into it, on this boat alone. */
+  held: heldSchema.register(ofOneBoat, { begins: {} }),
+  resets: resetsSchema.register(ofOneBoat, { begins: {} }),
+  chosen: chosenSchema,
 });
 
 /** What the simulated boat said stands on practice copies alone: of any other boat it would be a lie. */
@@ -152,5 +157,8 @@ export const emptyPlan = (name: string): Plan => ({
   network: emptyNetwork(),
   sources: {},
   feeds: {},
-  units: {},
+  timeToActS: {},
+  held: {},
+  resets: {},
+  chosen: { boat: {}, devices: {} },
 });

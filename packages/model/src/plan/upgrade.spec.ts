@@ -53,7 +53,7 @@ describe('the plan', () => {
       expect(planSchema.parse(upgradePlan({ ...plan, version })))
         .withContext(`version ${version}`)
         .toEqual(now);
-    expect(planVersion).toBe(12);
+    expect(planVersion).toBe(13);
   });
 
   it('of version 10 has the one ground of a species among its grounds', () => {

@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { planVersion } from './plan.ts';
+import { toHeld } from './upgrade-to-held.ts';
 
 /** Brings a plan of one version to the next. Takes and gives plain JSON: the old schema is gone by then. */
 export type Upgrade = (plan: Record<string, unknown>) => Record<string, unknown>;
@@ -90,6 +91,8 @@ export const upgrades: Readonly<Record<number, Upgrade>> = {
   }),
   // Fields that may be left out; propellers that stand where they were guessed too high are lowered to the better guess.
   11: (plan) => ({ ...plan, equipment: lowered(plan) }),
+  // What devices hold, in one register.
+  12: toHeld,
 };
 
 export class UnreadablePlan extends Error {

@@ -1,13 +1,15 @@
-import { planVersion, revisionSchema, upgradePlan, upgrades, type Edit } from '@grey-keel/model';
-import { fingerprint } from '@grey-keel/core';
+import { planSchema, planVersion, revisionSchema, upgradePlan, upgrades, type Edit } from '@grey-keel/model';
+import { fingerprint, heldBy } from '@grey-keel/core';
+import { edited } from '@grey-keel/core/testing';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { isDeepStrictEqual } from 'node:util';
 import { gunzipSync } from 'node:zlib';
 import { openDatabase, type Database } from '../../database/open-database.ts';
 import { readStored } from '../../database/stored-json.ts';
 import { scratchFolder } from '../../testing/test-server.ts';
 import { BoatStore } from '../boat-store.ts';
-import { replayHistory, type StoredStep } from './replay-history.ts';
+import { editsFor, replayHistory, type StoredStep } from './replay-history.ts';
 
 const beside = (name: string): Buffer => readFileSync(new URL(name, import.meta.url));
 /** By boat: the fingerprint of its plan at each number, as it was made by the program of plan version 12. */
@@ -66,6 +68,28 @@ describe('a database of plan version 12', () => {
     expect((await boats.openAt('forty-nine', named?.number ?? -1))?.boat.notes).toBe('line 29\nand another');
   });
 
+  it('has edits of what devices hold that do the same in the words of today, where no plan is needed to tell', async () => {
+    const done: string[] = [];
+    for (const id of Object.keys(made)) {
+      const [first, steps] = [await firstOf(id), await stepsOf(id)];
+      for (const [i, step] of steps.entries()) {
+        const edits = editsFor(step) as Edit[] | null;
+        const [{ type } = { type: '' }] = step.edits as Edit[];
+        if (!edits || isDeepStrictEqual(edits, editsFor(step, 12))) continue;
+        done.push(type);
+        const before = planSchema.parse(upgradePlan(await replayHistory(first, steps.slice(0, i))));
+        const after = planSchema.parse(upgradePlan(await replayHistory(first, steps.slice(0, i + 1))));
+        const now = edited(before, ...edits);
+        for (const { deviceId, kind, ofId } of edits.filter((edit) => 'ofId' in edit))
+          expect(heldBy(now, deviceId, kind, ofId))
+            .withContext(`${id} ${i} ${type}`)
+            .toEqual(heldBy(after, deviceId, kind, ofId));
+        expect(now.timeToActS).toEqual(after.timeToActS);
+      }
+    }
+    expect([...new Set(done)].sort()).toEqual(['describeUnit', 'enterCalibration', 'seeCalibrationAgain']);
+  });
+
   it('opens where an edit is older than version 12 and its shape is none of today’s', async () => {
     const over = async (number: number) => (await boats.openAt('of-version-ten', number))?.sought['bass']?.over;
     expect([await over(1), await over(2), await over(3), await over(4), await over(5)]).toEqual([
@@ -120,7 +144,7 @@ describe('a database of plan version 12', () => {
     // The next version calls the depth otherwise; its revisions speak of that.
     const next = {
       ...upgrades,
-      12: ({ working, ...plan }: Record<string, unknown>) => ({
+      [planVersion]: ({ working, ...plan }: Record<string, unknown>) => ({
         ...plan,
         depth: { workM: (working as { depthM: number }).depthM },
       }),
@@ -136,10 +160,10 @@ describe('a database of plan version 12', () => {
       const plan = upgradePlan(await replayHistory(first, steps.slice(0, number), next), next, planVersion + 1);
       expect(plan)
         .withContext(`${number}`)
-        .toEqual(jasmine.objectContaining({ depth: { workM: 2 + number }, version: 13 }));
+        .toEqual(jasmine.objectContaining({ depth: { workM: 2 + number }, version: planVersion + 1 }));
     }
     const whole = await replayHistory(first, [...steps, later], next);
-    expect(whole).toEqual(jasmine.objectContaining({ depth: { workM: 12 }, version: 13 }));
+    expect(whole).toEqual(jasmine.objectContaining({ depth: { workM: 12 }, version: planVersion + 1 }));
     expect(whole).not.toEqual(jasmine.objectContaining({ working: jasmine.anything() }));
   });
 

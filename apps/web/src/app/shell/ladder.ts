@@ -5,7 +5,7 @@ import { Popover } from 'primeng/popover';
 import { stageStateList, stateWords } from '../shared/state-words.ts';
 import { stageRegister } from '../stages/stages.ts';
 import { selectStages } from '../state/plan.selectors.ts';
-import { StateSign } from './state-sign.ts';
+import { StateSign } from '../shared/state-sign.ts';
 
 /** The stages as draught marks on a painted hull, each by its own state; below them how many are done, and the next. */
 @Component({

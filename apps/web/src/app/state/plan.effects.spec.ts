@@ -12,6 +12,7 @@ import { OpenPlan } from './open-plan.ts';
 import { boatEvents, outboxEvents } from './plan.actions.ts';
 import { PlanEffects } from './plan.effects.ts';
 import { planFeature } from './plan.reducer.ts';
+import { until } from '../testing/until.ts';
 import { ServerNews } from './server-news.ts';
 
 const rename = (name: string): Edit => ({ type: 'describeBoat', changes: { name } });
@@ -46,10 +47,6 @@ describe('sending', () => {
   let plan: OpenPlan;
   let news: ReturnType<typeof heardNews>;
   const state = () => store.selectSignal(planFeature.selectPlanState)();
-  const until = async (good: () => boolean): Promise<void> => {
-    for (let i = 0; i < 200 && !good(); i++) await new Promise((resolve) => setTimeout(resolve, 10));
-    expect(good()).toBeTrue();
-  };
 
   const eventually = async <T>(look: () => Promise<T>, good: (found: T) => boolean): Promise<void> => {
     let found = await look();

@@ -1,3 +1,4 @@
+import { until } from '../testing/until.ts';
 import { ServerNews } from './server-news.ts';
 
 const news = { boatId: 'hull', number: 5, revisionId: null, removed: false };
@@ -48,7 +49,7 @@ describe('news of the server', () => {
     stream.say('hello');
     stream.say('boat', JSON.stringify(news));
     stream.say('boat', '{"boatId":7}');
-    await heard();
+    await until(() => passed.length > 1);
     expect([told, up()]).toEqual([[news], true]);
     expect(passed).toContain({ type: 'news', news });
     expect(passed).toContain({ type: 'link', up: true });
@@ -62,7 +63,7 @@ describe('news of the server', () => {
     others.postMessage({ type: 'link', up: true });
     others.postMessage({ type: 'tab closes' });
     others.postMessage({ type: 'rubbish' });
-    await heard();
+    await until(() => closed > 0);
     expect([told, up(), closed]).toEqual([[news], true, 1]);
   });
 

@@ -155,6 +155,7 @@ export const preset = definePreset(used, {
         width: '22px',
         height: '22px',
         borderColor: 'var(--faint)',
+        disabledBackground: 'transparent',
         focusRing: ring,
       },
     },

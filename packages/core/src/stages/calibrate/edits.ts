@@ -9,7 +9,6 @@ import {
 import { collection, has } from '../../edits/collection.ts';
 import { batteries, equipment, stations, transducers } from '../../edits/collections.ts';
 import { editRows } from '../../edits/edit-row.ts';
-import { EditRefused } from '../../edits/edit-refused.ts';
 import { newCalibration, newDepthOffset } from '../../edits/new-parts.ts';
 
 const offsetOf = (plan: Plan, transducerId: string): DepthOffset => {
@@ -34,11 +33,6 @@ const calibrationReadings = (kind: CalibrationKind, sensorId: string) =>
     (plan) => calibration(plan, kind, sensorId).readings,
   );
 
-const seenAgain = (entered: { seenAgainAt?: string | null | undefined } | null, place: string, at: string): void => {
-  if (!entered) throw new EditRefused('gone', place, 'Nothing is entered for it any more.');
-  entered.seenAgainAt = at;
-};
-
 export const calibrateEdits = editRows(calibrateEditSchemas, {
   describeDepthOffset: (plan, { transducerId, changes }) => {
     Object.assign(offsetOf(plan, transducerId), changes);
@@ -48,12 +42,6 @@ export const calibrateEdits = editRows(calibrateEditSchemas, {
     readingsOf(transducerId).describe(plan, readingId, changes),
   removeReading: (plan, { transducerId, readingId }) => {
     readingsOf(transducerId).remove(plan, readingId);
-  },
-  enterDepthOffset: (plan, { transducerId, entered }) => {
-    offsetOf(plan, transducerId).entered = entered;
-  },
-  seeOffsetAgain: (plan, { transducerId, at }) => {
-    seenAgain(offsetOf(plan, transducerId).entered, `depthOffsets.${transducerId}.entered`, at);
   },
   describeCalibration: (plan, { of, sensorId, changes }) => {
     Object.assign(calibration(plan, of, sensorId), changes);
@@ -65,10 +53,7 @@ export const calibrateEdits = editRows(calibrateEditSchemas, {
   removeCalibrationReading: (plan, { of, sensorId, readingId }) => {
     calibrationReadings(of, sensorId).remove(plan, readingId);
   },
-  enterCalibration: (plan, { of, sensorId, entered }) => {
+  noteCalibration: (plan, { of, sensorId, entered }) => {
     calibration(plan, of, sensorId).entered = entered;
-  },
-  seeCalibrationAgain: (plan, { of, sensorId, at }) => {
-    seenAgain(calibration(plan, of, sensorId).entered, `calibrations.${of}.${sensorId}.entered`, at);
   },
 });

@@ -19,7 +19,7 @@ import {
   calibrationUncertain,
   sidesMirrored,
 } from './rules/sensors.ts';
-import { heldBy } from '../../plan/held-by.ts';
+import { alarmsHeld } from '../../plan/held-by.ts';
 import { fittedStations } from '../../plan/fitted-stations.ts';
 import { at } from '../../plan/target.ts';
 import type { ToDo } from '../../plan/to-do.ts';
@@ -42,13 +42,13 @@ const sensorsToMeasure = (plan: Plan) =>
 /** From where on an alarm is worth having hangs on what the display shows: it is asked once the offset is entered. */
 const alarmToSet = (plan: Plan): ToDo[] => {
   const fitted = fittedStations(plan);
-  return fitted.length === 0 || fitted.some(({ id }) => heldBy(plan, id, 'alarms').shallowM != null)
+  return fitted.length === 0 || fitted.some(({ id }) => alarmsHeld(plan, id).shallowM != null)
     ? []
     : [
         {
           what: 'set a shallow alarm at one station at least, on Sources',
           stage: 'sources',
-          target: at('units', fitted[0]?.id ?? '', 'alarms', 'shallowM'),
+          target: at('held', fitted[0]?.id ?? '', 'shallow-alarm', fitted[0]?.id ?? ''),
         },
       ];
 };

@@ -1,6 +1,8 @@
 import type { Plan } from '@grey-keel/model';
+import { looksAside } from '../../calibration/calibrated-sensors.ts';
 import { fittedStations } from '../../plan/fitted-stations.ts';
-import { heldBy } from '../../plan/held-by.ts';
+import { heldBy, sidesHeld, typeHeld } from '../../plan/held-by.ts';
+import { setUpIn } from '../../plan/read-at.ts';
 import type { ToDo } from '../../plan/to-do.ts';
 import { chooseTransducer, fitDisplay } from '../../plan/usual-to-dos.ts';
 import { inOrder } from '../../plan/working-water.ts';
@@ -10,6 +12,7 @@ import { at } from '../../plan/target.ts';
 export const sourcesWaitFor = (plan: Plan): ToDo[] => {
   const transducers = inOrder(plan.transducers);
   const fitted = fittedStations(plan);
+  const aside = transducers.some(([, { kind }]) => looksAside.includes(kind));
   return [
     ...(transducers.length ? [] : [chooseTransducer]),
     ...(fitted.length ? [] : [fitDisplay(plan)]),
@@ -17,9 +20,9 @@ export const sourcesWaitFor = (plan: Plan): ToDo[] => {
       const source = plan.sources[id];
       return [
         ...(source?.tag ? [] : [{ what: `read the tag of ${name}`, target: at('sources', id, 'tag') }]),
-        ...(heldBy(plan, '', 'type', id)
+        ...(typeHeld(plan, id)
           ? []
-          : [{ what: `select the type of ${name}`, target: at('sources', id, 'selected') }]),
+          : [{ what: `select the type of ${name}`, target: at('held', setUpIn(plan, id), 'type', id) }]),
         ...(source?.name ? [] : [{ what: `name ${name}`, target: at('sources', id, 'name') }]),
       ];
     }),
@@ -30,16 +33,16 @@ export const sourcesWaitFor = (plan: Plan): ToDo[] => {
           : [{ what: `say where ${name} takes its depth from`, target: at('feeds', id, 'depth') }]),
         ...(heldBy(plan, id, 'sound')
           ? []
-          : [{ what: `look at the water ${name} is set to`, target: at('units', id, 'waterType') }]),
+          : [{ what: `look at the water ${name} is set to`, target: at('held', id, 'sound', id) }]),
         ...(heldBy(plan, id, 'depth-display')
           ? []
-          : [{ what: `say which unit ${name} shows depth in`, target: at('units', id, 'depthUnit') }]),
+          : [{ what: `say which unit ${name} shows depth in`, target: at('held', id, 'depth-display', id) }]),
         ...(heldBy(plan, id, 'north')
           ? []
-          : [{ what: `look at the north ${name} counts from`, target: at('units', id, 'north') }]),
-        ...(heldBy(plan, id, 'sides')
+          : [{ what: `look at the north ${name} counts from`, target: at('held', id, 'north', id) }]),
+        ...(sidesHeld(plan, id) || !aside
           ? []
-          : [{ what: `look whether ${name} draws port on port`, target: at('units', id, 'sidesRight') }]),
+          : [{ what: `look whether ${name} draws port on port`, target: at('held', id, 'sides') }]),
       ];
     }),
   ];

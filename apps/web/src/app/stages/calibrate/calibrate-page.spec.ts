@@ -1,3 +1,5 @@
+import { enteredResult, heldBy } from '@grey-keel/core';
+import { edited, enters } from '@grey-keel/core/testing';
 import { emptyPlan } from '@grey-keel/model';
 import { boatEvents } from '../../state/plan.actions.ts';
 import { withHelm } from '../../testing/plans.ts';
@@ -6,6 +8,7 @@ import { CalibratePage } from './calibrate-page.ts';
 
 describe('the calibration', () => {
   const { store, plan, page, write, press, choose, text, settle } = stageHarness();
+  const entered = () => enteredResult(plan(), 'depth', 'a-wide');
   const record = async (root: HTMLElement, lead: string, shown: string): Promise<void> => {
     const id = root.querySelector('tr[data-reading="new"] input')?.id ?? '';
     await write(root, `#${id}`, lead);
@@ -56,7 +59,7 @@ describe('the calibration', () => {
     expect(text(root, '[data-calibration="depth-a-wide"]')).toContain('fresh');
     expect(text(root, '#result')).toContain('by Installer');
     await press(root, '#seen-again');
-    expect(plan().depthOffsets['a-wide']?.entered?.by).toBe('Installer');
+    expect(entered()?.by).toBe('Installer');
     expect(text(root, '#result')).toContain('Seen again after power off and on');
     store().dispatch(
       boatEvents.edited({
@@ -83,19 +86,16 @@ describe('the calibration', () => {
     expect(text(root, '#result')).toContain('Say what water the display was set to');
     await choose(root, '#reading-set-to-a-wide', 'fresh');
     // Sources learns it too, and both ways to subtract agree in the water the display is set to.
-    expect(plan().units['helm']?.waterType).toBe('fresh');
+    expect(heldBy(plan(), 'helm', 'sound')).toEqual({ waterType: 'fresh' });
     const row = text(root, 'tr[data-reading]').match(/0\.30 m/g);
     expect(row?.length).toBe(2);
     await choose(root, '#reading-set-to-a-wide', 'salt');
-    expect(plan().units['helm']?.waterType).toBe('fresh');
+    expect(heldBy(plan(), 'helm', 'sound')).toEqual({ waterType: 'fresh' });
     expect(text(root, 'tr[data-reading]')).toContain('0.30 m');
   });
 
   it('keeps the water and the setting with the first reading, so that neither changes under it', async () => {
-    const root = await page(CalibratePage, {
-      ...withHelm(),
-      units: { helm: { waterType: 'fresh', north: null, sidesRight: 'not looked at', done: {} } },
-    });
+    const root = await page(CalibratePage, edited(withHelm(), enters('helm', 'sound', { waterType: 'fresh' })));
     await record(root, '5', '4.6');
     expect(plan().depthOffsets['a-wide']).toEqual(
       jasmine.objectContaining({ displaySetTo: 'fresh', takenIn: { temperatureC: 9, salinityPpt: 0 } }),
@@ -119,7 +119,7 @@ describe('the calibration', () => {
     await write(root, '#enter-reason', 'the swell would not lie down');
     expect(button().disabled).toBeFalse();
     await press(root, '#enter-offset');
-    expect(plan().depthOffsets['a-wide']?.entered?.reason).toBe('the swell would not lie down');
+    expect(entered()?.reason).toBe('the swell would not lie down');
   });
 
   it('enters what the display takes, its next step to the safe side', async () => {
@@ -135,7 +135,7 @@ describe('the calibration', () => {
     expect(text(root, 'gk-enter-offset')).toContain('The display takes +0.40');
     if (root.querySelector('#enter-reason')) await write(root, '#enter-reason', 'pool and tape');
     await press(root, '#enter-offset');
-    expect(plan().depthOffsets['a-wide']?.entered?.offsetM).toBe(0.4);
+    expect(entered()?.values).toEqual([0.4]);
   });
 
   it('offers the offset without the reading that stands apart beside the one with it, and leaves it out by a press', async () => {

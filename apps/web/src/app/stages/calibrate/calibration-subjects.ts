@@ -1,8 +1,7 @@
 import {
   calibratedSensors,
   depthGivers,
-  enteredCalibration,
-  enteredOffset,
+  enteredResult,
   kindWord,
   measuredOffset,
   standingOf,
@@ -51,7 +50,7 @@ export const calibrationSubjects = (plan: Plan): ListedSubject[] => [
     word: 'Depth',
     name,
     state: measuredOffset.standing(plan, id).state,
-    value: enteredOffset(plan, id)?.offsetM ?? null,
+    value: enteredResult(plan, 'depth', id)?.values[0] ?? null,
     quantity: 'length',
     signed: true,
   })),
@@ -65,7 +64,7 @@ export const calibrationSubjects = (plan: Plan): ListedSubject[] => [
         word: kindWord(kind),
         name,
         state: standingOf(plan, kind, id).state,
-        value: enteredCalibration(plan, kind, id)?.values[0] ?? null,
+        value: enteredResult(plan, kind, id)?.values[0] ?? null,
         quantity,
         signed: !unsigned.includes(quantity),
       };

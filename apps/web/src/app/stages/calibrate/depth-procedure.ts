@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import { depthOffsetOf, isLetDown, measuredOffset } from '@grey-keel/core';
+import { depthOffsetOf, foundSet, isLetDown, measuredOffset } from '@grey-keel/core';
 import type { DepthOffset } from '@grey-keel/model';
 import { ChoiceButtons } from '../../shared/choice-buttons.ts';
 import { choicesOf } from '../../shared/choice-field.ts';
@@ -124,11 +124,11 @@ export class DepthProcedure {
       : null;
   });
 
-  protected set(changes: Partial<Omit<DepthOffset, 'readings' | 'entered'>>): void {
-    this.open.edits.edit('how depth is calibrated', {
-      type: 'describeDepthOffset',
-      transducerId: this.transducerId(),
-      changes,
-    });
+  protected set(changes: Partial<Omit<DepthOffset, 'readings'>>): void {
+    this.open.edits.edit(
+      'how depth is calibrated',
+      { type: 'describeDepthOffset', transducerId: this.transducerId(), changes },
+      ...foundSet(this.plan(), 'depth', this.transducerId(), changes, new Date().toISOString()),
+    );
   }
 }

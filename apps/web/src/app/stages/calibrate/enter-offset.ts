@@ -1,18 +1,18 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
 import {
   type DepthOffsetAnswer,
-  enteredOffset,
+  enteredResult,
   entryDoubts,
   measuredOffset,
   offsetAtGrounding,
   offsetForDisplay,
 } from '@grey-keel/core';
-import { enteredOffsetSchema } from '@grey-keel/model';
+import { asLeftShape } from '@grey-keel/model';
 import { FigurePipe, SentencePipe } from '../../shared/figure-pipe.ts';
 import { TextField } from '../../shared/text-field.ts';
 import { PressButton } from '../../shared/press-button.ts';
 import { openBoat } from '../open-boat.ts';
-import { EnteredByField } from './entered-by-field.ts';
+import { EnteredByField } from '../entered-by-field.ts';
 
 /** What is entered, and why where something speaks against it. */
 export interface Entering {
@@ -120,7 +120,7 @@ export class EnterOffset {
   private readonly open = openBoat();
   private readonly plan = this.open.plan;
   protected readonly units = this.open.units;
-  protected readonly because = enteredOffsetSchema.shape.reason.unwrap();
+  protected readonly because = asLeftShape.reason.unwrap();
   protected readonly standing = computed(() => measuredOffset.standing(this.plan(), this.transducerId()));
   protected readonly doubts = computed(() => entryDoubts(this.plan(), this.transducerId(), this.answer()));
   protected readonly taken = computed(() => offsetForDisplay(this.plan(), this.transducerId(), this.answer().offsetM));
@@ -137,7 +137,7 @@ export class EnterOffset {
   });
 
   protected isHeld(offsetM: number): boolean {
-    const held = enteredOffset(this.plan(), this.transducerId())?.offsetM;
+    const held = enteredResult(this.plan(), 'depth', this.transducerId())?.values[0];
     return held !== undefined && Math.abs(held - offsetM) < 1e-6;
   }
 }

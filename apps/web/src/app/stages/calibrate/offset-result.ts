@@ -6,10 +6,11 @@ import {
   cautions,
   changeOnEntering,
   depthAtSpeed,
-  type DepthOffsetAnswer,
   depthOffsetOf,
   type DepthOffsetResult,
-  enteredOffset,
+  enteredResult,
+  offsetKeyedIn,
+  setUpIn,
   measuredOffset,
   offsetForDisplay,
   signInWords,
@@ -19,7 +20,7 @@ import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe, SentencePipe } from '../../shared/figure-pipe.ts';
 import { openBoat } from '../open-boat.ts';
 import { type Entering, EnterOffset } from './enter-offset.ts';
-import { EnteredBy } from './entered-by.ts';
+import { EnteredBy } from '../entered-by.ts';
 import type { ReadingRow } from './reading-rows.ts';
 import { SeenAgain } from './seen-again.ts';
 
@@ -112,7 +113,7 @@ const noticeableError = 0.002;
           [transducerId]="transducerId()"
           [answer]="it"
           [without]="without()"
-          (entered)="enter(it, $event)"
+          (entered)="enter($event)"
           (leaveOut)="leaveOut($event)"
         />
       } @else {
@@ -123,14 +124,14 @@ const noticeableError = 0.002;
       }
       @if (entered(); as entered) {
         <p class="small" [class.is-stale]="standing().state === 'stale'">
-          {{ entered.offsetM | figure: 'length' : units() : { signed: true } }} entered
+          {{ entered.values[0] | figure: 'length' : units() : { signed: true } }} entered
           {{ entered.at | date: 'yyyy-MM-dd HH:mm' }}{{ entered.by ? ' by ' + entered.by : ''
           }}{{ entered.reason ? ', because: ' + entered.reason : '' }}.
           @if (standing().state === 'stale') {
             Stale: {{ standing().changed.join(', ') || 'the calculation' }} changed since.
           }
         </p>
-        <gk-seen-again [at]="entered.seenAgainAt ?? null" (seen)="seenAgain($event)" />
+        <gk-seen-again [at]="entered.seenAgainAt" (seen)="seenAgain($event)" />
       }
     </section>
   `,
@@ -147,7 +148,7 @@ export class OffsetResult {
   protected readonly units = this.open.units;
   protected readonly caution = cautions.grounding;
   protected readonly settings = computed(() => depthOffsetOf(this.plan(), this.transducerId()));
-  protected readonly entered = computed(() => enteredOffset(this.plan(), this.transducerId()));
+  protected readonly entered = computed(() => enteredResult(this.plan(), 'depth', this.transducerId()));
   protected readonly standing = computed(() => measuredOffset.standing(this.plan(), this.transducerId()));
   protected readonly answer = computed(() => {
     const result = this.result();
@@ -215,8 +216,10 @@ export class OffsetResult {
 
   protected seenAgain(at: string): void {
     this.open.edits.edit('seen again after power off', {
-      type: 'seeOffsetAgain',
-      transducerId: this.transducerId(),
+      type: 'seeAgain',
+      kind: 'depth-offset',
+      deviceId: setUpIn(this.plan(), this.transducerId()),
+      ofId: this.transducerId(),
       at,
     });
   }
@@ -233,21 +236,12 @@ export class OffsetResult {
     );
   }
 
-  protected enter(answer: DepthOffsetAnswer, { offsetM, reason }: Entering): void {
-    const inputs = measuredOffset.slice(this.plan(), this.transducerId());
-    if (!inputs) return;
-    this.open.edits.edit('enter the depth offset', {
-      type: 'enterDepthOffset',
-      transducerId: this.transducerId(),
-      entered: {
-        offsetM,
-        ...(reason ? { reason } : {}),
-        ...(this.by() ? { by: this.by() } : {}),
-        standardErrorM: answer.standardErrorM,
-        at: new Date().toISOString(),
-        fingerprint: measuredOffset.fingerprint(inputs),
-        inputs: JSON.parse(JSON.stringify(inputs)) as never,
-      },
+  protected enter({ offsetM, reason }: Entering): void {
+    const entry = offsetKeyedIn(this.plan(), this.transducerId(), offsetM, {
+      at: new Date().toISOString(),
+      by: this.by() || null,
+      reason,
     });
+    if (entry) this.open.edits.edit('enter the depth offset', entry);
   }
 }

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import {
   depthOffsetOf,
+  foundSet,
   isLetDown,
   heldBy,
   readAt,
@@ -18,10 +19,12 @@ import {
   type DepthOffset,
   type Edit,
   type ReadingWater,
+  type SettingValue,
 } from '@grey-keel/model';
 import { ChoiceField } from '../../shared/choice-field.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
 import { QuantityField } from '../../shared/quantity-field.ts';
+import { keyingIn } from '../key-in.ts';
 import { openBoat } from '../open-boat.ts';
 
 type SetTo = DisplayWater | 'own figure';
@@ -147,6 +150,7 @@ export class ReadingConditions {
 
   private readonly open = openBoat();
   private readonly plan = this.open.plan;
+  private readonly keyIn = keyingIn();
   protected readonly units = this.open.units;
   protected readonly usualMps = usualMps;
   protected readonly usualWaveS = usualWaveS;
@@ -171,10 +175,11 @@ export class ReadingConditions {
   protected readonly speedMps = computed(() => readingSoundSpeedMps(this.plan(), this.transducerId()));
   protected readonly water = computed(() => readingWater(this.plan(), this.transducerId()));
 
-  protected set(changes: Partial<Omit<DepthOffset, 'readings' | 'entered'>>, ...others: Edit[]): void {
+  protected set(changes: Partial<Omit<DepthOffset, 'readings'>>, ...others: Edit[]): void {
     this.open.edits.edit(
       'how depth is calibrated',
       { type: 'describeDepthOffset', transducerId: this.transducerId(), changes },
+      ...foundSet(this.plan(), 'depth', this.transducerId(), changes, new Date().toISOString()),
       ...others,
     );
   }
@@ -188,7 +193,7 @@ export class ReadingConditions {
   protected setOwn(soundSpeedMps: number): void {
     this.set(
       { displaySetTo: 'own figure', soundSpeedAssumedMps: soundSpeedMps },
-      ...this.alsoInSources({ ownSoundSpeedMps: soundSpeedMps }),
+      ...this.alsoInSources({ soundSpeedMps }),
     );
   }
 
@@ -200,9 +205,9 @@ export class ReadingConditions {
   }
 
   /** It is asked once: where Sources does not know the display's setting yet, it learns it from here. */
-  private alsoInSources(changes: { waterType?: DisplayWater; ownSoundSpeedMps?: number }): Edit[] {
+  private alsoInSources(sound: SettingValue<'sound'>): Edit[] {
     const stationId = readAt(this.plan(), this.transducerId());
     if (stationId === null || heldBy(this.plan(), stationId, 'sound')) return [];
-    return [{ type: 'describeUnit', stationId, changes }];
+    return [this.keyIn(stationId, 'sound', sound)];
   }
 }

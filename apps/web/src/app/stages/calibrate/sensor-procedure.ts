@@ -5,6 +5,7 @@ import {
   calibrationOf,
   correctionIsSet,
   depthGivers,
+  foundSet,
   heldAgainst,
   measurementOf,
   overGround,
@@ -272,11 +273,10 @@ export class SensorProcedure {
   }
 
   protected set(changes: object): void {
-    this.open.edits.edit(`how ${this.words().title.toLowerCase()} is calibrated`, {
-      type: 'describeCalibration',
-      of: this.kind(),
-      sensorId: this.sensorId(),
-      changes,
-    } as unknown as Edit);
+    this.open.edits.edit(
+      `how ${this.words().title.toLowerCase()} is calibrated`,
+      { type: 'describeCalibration', of: this.kind(), sensorId: this.sensorId(), changes } as unknown as Edit,
+      ...foundSet(this.plan(), this.kind(), this.sensorId(), { ...changes }, new Date().toISOString()),
+    );
   }
 }

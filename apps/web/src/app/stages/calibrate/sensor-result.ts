@@ -2,11 +2,12 @@ import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import {
   deviationCard,
-  enteredCalibration,
+  enteredResult,
   enteredInWords,
   alsoEntered,
   entryOf,
   followsFrom,
+  goesInto,
   isHeld,
   kindWord,
   type Measurement,
@@ -15,13 +16,13 @@ import {
   toleranceOf,
   withoutApart,
 } from '@grey-keel/core';
-import type { CalibrationKind, Edit, Figure } from '@grey-keel/model';
+import { type CalibrationKind, type Edit, type Figure, isNoted } from '@grey-keel/model';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe, SentencePipe } from '../../shared/figure-pipe.ts';
 import { PressButton } from '../../shared/press-button.ts';
 import { openBoat } from '../open-boat.ts';
-import { EnteredBy } from './entered-by.ts';
-import { EnteredByField } from './entered-by-field.ts';
+import { EnteredBy } from '../entered-by.ts';
+import { EnteredByField } from '../entered-by-field.ts';
 import { severalOf } from './procedures/procedure.ts';
 import { procedures } from './procedures/procedures.ts';
 import { SeenAgain } from './seen-again.ts';
@@ -186,7 +187,7 @@ export class SensorResult {
   });
   protected readonly several = computed(() => severalOf(this.word()));
   protected readonly curve = computed(() => this.words().picture === 'deviation');
-  protected readonly entered = computed(() => enteredCalibration(this.plan(), this.kind(), this.sensorId()));
+  protected readonly entered = computed(() => enteredResult(this.plan(), this.kind(), this.sensorId()));
   protected readonly standing = computed(() => standingOf(this.plan(), this.kind(), this.sensorId()));
   protected readonly tolerance = computed(() => toleranceOf(this.plan(), this.kind(), this.sensorId()));
   protected readonly known = computed(() => {
@@ -255,30 +256,24 @@ export class SensorResult {
   }
 
   protected enter(): void {
-    const entered = entryOf(this.plan(), this.kind(), this.sensorId(), {
+    const entry = entryOf(this.plan(), this.kind(), this.sensorId(), {
       at: new Date().toISOString(),
       by: this.by(),
     });
     const it = this.known();
-    if (!entered || !it) return;
+    if (!entry || !it) return;
     this.open.edits.edit(
       `enter ${this.kindWord().toLowerCase()}`,
-      {
-        type: 'enterCalibration',
-        of: this.kind(),
-        sensorId: this.sensorId(),
-        entered,
-      },
+      entry,
       ...alsoEntered(this.plan(), this.sensorId(), it),
     );
   }
 
   protected seenAgain(at: string): void {
-    this.open.edits.edit('seen again after power off', {
-      type: 'seeCalibrationAgain',
-      of: this.kind(),
-      sensorId: this.sensorId(),
-      at,
-    });
+    const of = this.kind();
+    if (isNoted(of)) return;
+    const { kind, deviceOf } = goesInto[of];
+    const deviceId = deviceOf(this.plan(), this.sensorId());
+    this.open.edits.edit('seen again after power off', { type: 'seeAgain', kind, deviceId, ofId: this.sensorId(), at });
   }
 }

@@ -1,7 +1,8 @@
+import { keyedIn } from '@grey-keel/core';
 import { HttpTestingController } from '@angular/common/http/testing';
 import { TestBed } from '@angular/core/testing';
-import { depthOffsetOf } from '@grey-keel/core';
-import { aPlan } from '../../testing/plans.ts';
+import { edited } from '@grey-keel/core/testing';
+import { withFit } from '../../testing/plans.ts';
 import { stageHarness } from '../../testing/stage-harness.ts';
 import { HandoverPage } from './handover-page.ts';
 
@@ -18,19 +19,15 @@ describe('the handover', () => {
   });
 
   it('says what is entered on the instruments, when and by whom', async () => {
-    const entered = {
-      offsetM: 0.25,
-      standardErrorM: null,
-      at: '2026-05-01T09:30:00Z',
-      by: 'Installer',
-      fingerprint: 'c'.repeat(64),
-      inputs: null,
+    const measured = {
+      of: 'depth' as const,
+      fingerprint: 'a'.repeat(64),
+      parts: {},
+      half95: 0.02,
+      standardError: 0.01,
     };
-    const bare = aPlan();
-    const root = await page(HandoverPage, {
-      ...bare,
-      depthOffsets: { 'a-wide': { ...depthOffsetOf(bare, 'a-wide'), entered } },
-    });
+    const said = { at: '2026-05-01T09:30:00Z', by: 'Installer', seenAgainAt: null, measured };
+    const root = await page(HandoverPage, edited(withFit(), keyedIn(withFit(), 'depth', 'a-wide', [0.25], said)!));
     expect(text(root, '.entered')).toContain('+0.25 m, 2026-05-01');
     expect(text(root, '.entered')).toContain('by Installer');
   });

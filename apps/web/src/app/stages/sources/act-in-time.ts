@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
-import { asShown, depthDisplayOf, heldBy, inOrder, timeToAct, upToStepM, usualActInS } from '@grey-keel/core';
-import { alarmsSchema } from '@grey-keel/model';
+import { asShown, depthDisplayOf, inOrder, timeToAct, upToStepM, usualActInS } from '@grey-keel/core';
+import { timeToActSchema } from '@grey-keel/model';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe } from '../../shared/figure-pipe.ts';
 import { QuantityField } from '../../shared/quantity-field.ts';
@@ -19,9 +19,9 @@ import { openBoat } from '../open-boat.ts';
         <gk-quantity-field
           [label]="'Time to act, ' + it.name"
           [fieldId]="'alarm-act-' + it.id"
-          [at]="['units', it.id, 'alarms', 'actInS']"
+          [at]="['timeToActS', it.id]"
           [value]="it.actInS"
-          [schema]="shape.actInS"
+          [schema]="schema"
           (changed)="set(it.id, it.name, $event)"
         />
         <div gkWide>
@@ -93,7 +93,7 @@ export class ActInTime {
   private readonly open = openBoat();
   private readonly plan = this.open.plan;
   protected readonly units = this.open.units;
-  protected readonly shape = alarmsSchema.shape;
+  protected readonly schema = timeToActSchema;
 
   protected readonly stations = computed(() => {
     const plan = this.plan();
@@ -102,15 +102,15 @@ export class ActInTime {
         ...row,
         shown: asShown(upToStepM(row.neededM, depthDisplayOf(plan, id)), depthDisplayOf(plan, id)),
       }));
-      return rows.length ? [{ id, name, rows, actInS: heldBy(plan, id, 'alarms').actInS ?? usualActInS }] : [];
+      return rows.length ? [{ id, name, rows, actInS: plan.timeToActS[id] ?? usualActInS }] : [];
     });
   });
 
   protected set(stationId: string, name: string, actInS: number | null): void {
     this.open.edits.edit(name, {
-      type: 'describeUnit',
+      type: 'setTimeToAct',
       stationId,
-      changes: { alarms: { actInS: actInS ?? usualActInS } },
+      actInS,
     });
   }
 }

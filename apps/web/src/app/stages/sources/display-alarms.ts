@@ -1,9 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
-import { heldBy, inOrder, shallowLimits, voltageLimits } from '@grey-keel/core';
-import { alarmsSchema, type Alarms } from '@grey-keel/model';
+import { alarmKinds, type AlarmsHeld, alarmsHeld, inOrder, shallowLimits, voltageLimits } from '@grey-keel/core';
+import { settingValues } from '@grey-keel/model';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { QuantityField } from '../../shared/quantity-field.ts';
 import { Wide } from '../../shared/wide.ts';
+import { keyingIn } from '../key-in.ts';
 import { openBoat } from '../open-boat.ts';
 
 /** The figures each display’s alarms are set to, with the least that is worth having. */
@@ -33,7 +34,7 @@ import { openBoat } from '../open-boat.ts';
                     [label]="alarm.label + ' at ' + it.name"
                     [labelHidden]="true"
                     [fieldId]="'alarm-' + alarm.id + '-' + it.id"
-                    [at]="['units', it.id, 'alarms', alarm.key]"
+                    [at]="['held', it.id, kinds[alarm.key], it.id]"
                     [quantity]="alarm.quantity"
                     [decimals]="1"
                     [value]="it.alarms[alarm.key] ?? null"
@@ -87,7 +88,14 @@ import { openBoat } from '../open-boat.ts';
 })
 export class DisplayAlarms {
   private readonly open = openBoat();
-  protected readonly alarmShape = alarmsSchema.shape;
+  private readonly keyIn = keyingIn();
+  protected readonly kinds = alarmKinds;
+  /** The figure itself: off is an empty field. */
+  protected readonly alarmShape = {
+    shallowM: settingValues['shallow-alarm'].options[0].nullable(),
+    lowVoltageV: settingValues['low-voltage-alarm'].options[0].nullable(),
+    engineTemperatureC: settingValues['engine-alarm'].options[0].nullable(),
+  };
   protected readonly alarmFields = [
     {
       key: 'shallowM',
@@ -120,11 +128,11 @@ export class DisplayAlarms {
         lowVoltageV: voltageLimits(plan, id),
         engineTemperatureC: null,
       };
-      return [{ id, name, alarms: heldBy(plan, id, 'alarms'), limits }];
+      return [{ id, name, alarms: alarmsHeld(plan, id), limits }];
     });
   });
 
-  protected setAlarm(stationId: string, name: string, key: keyof Alarms, value: number | null): void {
-    this.open.edits.edit(name, { type: 'describeUnit', stationId, changes: { alarms: { [key]: value } } });
+  protected setAlarm(stationId: string, name: string, key: keyof AlarmsHeld, value: number | null): void {
+    this.open.edits.edit(name, this.keyIn(stationId, alarmKinds[key], value ?? 'off'));
   }
 }

@@ -1,16 +1,20 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
-import { displayDepthError, heldBy, inOrder, workingWater, type DisplayWater } from '@grey-keel/core';
 import {
-  displayWaters,
-  housekeeping,
-  unitSettingsSchema,
-  type Housekeeping,
-  type UnitSettings,
-} from '@grey-keel/model';
+  displayDepthError,
+  heldBy,
+  inOrder,
+  isSet,
+  looksAside,
+  sidesHeld,
+  workingWater,
+  type DisplayWater,
+} from '@grey-keel/core';
+import { displayWaters, type Edit, type SettingKind, type SettingValue, settingValues } from '@grey-keel/model';
 import { ChoiceField, choicesOf } from '../../shared/choice-field.ts';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { QuantityField } from '../../shared/quantity-field.ts';
 import { TickField } from '../../shared/tick-field.ts';
+import { forgetting, keyingIn } from '../key-in.ts';
 import { openBoat } from '../open-boat.ts';
 import { Fold } from '../../shared/fold.ts';
 import { Wide } from '../../shared/wide.ts';
@@ -24,12 +28,22 @@ const depthShown = (
     ['ft', 1, 'ft, steps 1'],
     ['fathom', 0.1, 'fm, steps 0.1'],
   ] as const
-).map(([depthUnit, depthStep, label]) => ({ value: `${depthUnit} ${depthStep}`, depthUnit, depthStep, label }));
+).map(([unit, step, label]) => ({ value: `${unit} ${step}`, unit, step, label }));
 
 /** What a display uses that nobody has set otherwise. */
 const usualMps = 1500;
 
-const sides = ['not looked at', 'right', 'swapped'] as const;
+const sideChoices = ['not looked at', 'right', 'swapped'] as const;
+
+/** What is seen to once on each display; the alarms have a figure of their own. */
+const seenTo = [
+  { kind: 'nuisance-alarms', value: 'off', label: 'nuisance alarms off' },
+  { kind: 'hiding-menus', value: 'off', label: 'menus that hide off' },
+  { kind: 'unused-pages', value: 'hidden', label: 'unused pages hidden' },
+  { kind: 'brightness', value: 'set', label: 'brightness set' },
+  { kind: 'blank-card', value: 'in', label: 'blank card in' },
+  { kind: 'chart-card', value: 'in', label: 'chart card in' },
+] as const;
 const unset = { value: '' as const, label: 'not looked at' };
 
 /** What each display has set for itself, and what is ticked off on it. */
@@ -62,7 +76,7 @@ const unset = { value: '' as const, label: 'not looked at' };
                   label="Water type"
                   [labelHidden]="true"
                   [fieldId]="'unit-water-' + it.id"
-                  [at]="['units', it.id, 'waterType']"
+                  [at]="['held', it.id, 'sound', it.id]"
                   [value]="it.setTo"
                   [choices]="waters"
                   (changed)="setWater(it.id, it.name, $event)"
@@ -72,10 +86,10 @@ const unset = { value: '' as const, label: 'not looked at' };
                     [label]="'Speed of sound of ' + it.name"
                     [labelHidden]="true"
                     [fieldId]="'unit-own-speed-' + it.id"
-                    [at]="['units', it.id, 'ownSoundSpeedMps']"
+                    [at]="['held', it.id, 'sound', it.id, 'asLeft', 'value', 'soundSpeedMps']"
                     [value]="it.ownMps"
-                    [schema]="unitShape.ownSoundSpeedMps"
-                    (changed)="setUnit(it.id, it.name, { ownSoundSpeedMps: $event })"
+                    [schema]="ownSchema"
+                    (changed)="setOwn(it.id, it.name, $event)"
                   />
                 }
                 <span class="small faint">
@@ -98,7 +112,7 @@ const unset = { value: '' as const, label: 'not looked at' };
                   label="Unit and step of depth"
                   [labelHidden]="true"
                   [fieldId]="'unit-depth-' + it.id"
-                  [at]="['units', it.id, 'depthUnit']"
+                  [at]="['held', it.id, 'depth-display', it.id]"
                   [value]="it.depth"
                   [choices]="depths"
                   (changed)="setDepth(it.id, it.name, $event)"
@@ -109,40 +123,44 @@ const unset = { value: '' as const, label: 'not looked at' };
                   label="North"
                   [labelHidden]="true"
                   [fieldId]="'unit-north-' + it.id"
-                  [at]="['units', it.id, 'north']"
+                  [at]="['held', it.id, 'north', it.id]"
                   [value]="it.north"
                   [choices]="norths"
-                  (changed)="setUnit(it.id, it.name, { north: $event || null })"
+                  (changed)="set(it.id, it.name, 'north', $event || null)"
                 />
               </td>
               <td>
-                <gk-choice-field
-                  label="Sides"
-                  [labelHidden]="true"
-                  [fieldId]="'unit-sides-' + it.id"
-                  [at]="['units', it.id, 'sidesRight']"
-                  [value]="it.sides"
-                  [choices]="sideChoices"
-                  (changed)="setUnit(it.id, it.name, { sidesRight: $event })"
-                />
+                @if (aside().length === 0) {
+                  <span class="small faint">nothing looks aside</span>
+                } @else {
+                  <gk-choice-field
+                    label="Sides"
+                    [labelHidden]="true"
+                    [fieldId]="'unit-sides-' + it.id"
+                    [at]="['held', it.id, 'sides']"
+                    [value]="it.sides"
+                    [choices]="sides"
+                    (changed)="setSides(it.id, it.name, $event)"
+                  />
+                }
               </td>
               <td>
                 <gk-tick-field
                   wordless
                   [label]="'The antenna’s distance is entered at ' + it.name"
                   [fieldId]="'unit-antenna-' + it.id"
-                  [at]="['units', it.id, 'antennaOffsetSet']"
+                  [at]="['held', it.id, 'antenna-offset', it.id]"
                   [value]="it.antenna"
-                  (changed)="setUnit(it.id, it.name, { antennaOffsetSet: $event })"
+                  (changed)="set(it.id, it.name, 'antenna-offset', $event ? 'not noted' : null)"
                 />
               </td>
               <td class="left">
-                <gk-fold [heading]="it.doneCount + ' of ' + items.length + ' done'">
-                  @for (item of items; track item) {
+                <gk-fold [heading]="it.done.length + ' of ' + items.length + ' done'">
+                  @for (item of items; track item.kind) {
                     <gk-tick-field
-                      [label]="item"
-                      [value]="it.done[item] === true"
-                      (changed)="tick(it.id, item, $event)"
+                      [label]="item.label"
+                      [value]="it.done.includes(item.kind)"
+                      (changed)="set(it.id, item.label, item.kind, $event ? item.value : null)"
                     />
                   }
                 </gk-fold>
@@ -180,26 +198,30 @@ const unset = { value: '' as const, label: 'not looked at' };
 export class DisplaySettings {
   private readonly open = openBoat();
   private readonly plan = this.open.plan;
+  private readonly keyIn = keyingIn();
   /** What is ticked off; the alarms have a figure of their own. */
-  protected readonly items = housekeeping.filter((item) => !item.endsWith('alarm'));
+  protected readonly items = seenTo;
   protected readonly waters = [
     unset,
     ...choicesOf(displayWaters),
     { value: 'own figure' as const, label: 'own figure' },
   ];
-  protected readonly unitShape = unitSettingsSchema.shape;
+  protected readonly ownSchema = settingValues.sound.options[1].shape.soundSpeedMps;
   protected readonly depths = [unset, ...depthShown.map(({ value, label }) => ({ value, label }))];
   protected readonly norths = [unset, ...choicesOf(['true', 'magnetic'] as const)];
-  protected readonly sideChoices = choicesOf(sides);
+  protected readonly sides = choicesOf(sideChoices);
   protected readonly water = computed(() => workingWater(this.plan())?.kind ?? 'not described');
 
+  protected readonly aside = computed(() =>
+    Object.entries(this.plan().transducers).flatMap(([id, { kind }]) => (looksAside.includes(kind) ? [id] : [])),
+  );
   protected readonly stations = computed(() => {
     const plan = this.plan();
     return inOrder(plan.stations).flatMap(([id, { name }]) => {
       const display = plan.displays[id];
       if (!display) return [];
       const [sound, depth] = [heldBy(plan, id, 'sound'), heldBy(plan, id, 'depth-display')];
-      const done = heldBy(plan, id, 'housekeeping');
+      const done = seenTo.flatMap(({ kind }) => (isSet(plan, id, kind) ? [kind] : []));
       const ownMps = sound && 'soundSpeedMps' in sound ? sound.soundSpeedMps : null;
       return [
         {
@@ -211,37 +233,44 @@ export class DisplaySettings {
             sound && 'waterType' in sound ? sound.waterType : ownMps === null ? ('' as const) : ('own figure' as const),
           depth: depth ? `${depth.unit} ${depth.step}` : '',
           north: heldBy(plan, id, 'north') ?? ('' as const),
-          sides: heldBy(plan, id, 'sides') ?? ('not looked at' as const),
-          antenna: heldBy(plan, id, 'antenna-offset'),
+          sides: sidesHeld(plan, id) ?? ('not looked at' as const),
+          antenna: isSet(plan, id, 'antenna-offset'),
           done,
-          doneCount: this.items.filter((item) => done[item]).length,
           error: displayDepthError(plan, id, plan.working.depthM)?.step ?? null,
         },
       ];
     });
   });
 
-  protected setUnit(stationId: string, name: string, changes: Partial<UnitSettings>): void {
-    this.open.edits.edit(name, { type: 'describeUnit', stationId, changes });
+  /** Null where nobody looked. */
+  protected set<K extends SettingKind>(
+    stationId: string,
+    name: string,
+    kind: K,
+    value: SettingValue<K> | 'not noted' | null,
+  ): void {
+    this.open.edits.edit(name, value === null ? forgetting(stationId, kind) : this.keyIn(stationId, kind, value));
   }
 
   protected setWater(stationId: string, name: string, setTo: DisplayWater | 'own figure' | ''): void {
-    this.setUnit(
-      stationId,
-      name,
-      setTo === 'own figure'
-        ? { waterType: null, ownSoundSpeedMps: usualMps }
-        : { waterType: setTo || null, ownSoundSpeedMps: null },
-    );
+    if (setTo === 'own figure') return this.setOwn(stationId, name, usualMps);
+    this.set(stationId, name, 'sound', setTo === '' ? null : { waterType: setTo });
+  }
+
+  protected setOwn(stationId: string, name: string, soundSpeedMps: number | null): void {
+    this.set(stationId, name, 'sound', soundSpeedMps === null ? null : { soundSpeedMps });
   }
 
   protected setDepth(stationId: string, name: string, value: string): void {
     const shown = depthShown.find((one) => one.value === value);
-    if (shown) this.setUnit(stationId, name, { depthUnit: shown.depthUnit, depthStep: shown.depthStep });
+    this.set(stationId, name, 'depth-display', shown ? { unit: shown.unit, step: shown.step } : null);
   }
 
-  protected tick(stationId: string, item: Housekeeping, on: boolean): void {
-    const { [item]: _was, ...others } = heldBy(this.plan(), stationId, 'housekeeping');
-    this.setUnit(stationId, item, { done: on ? { ...others, [item]: true } : others });
+  /** Said of all pictures at once; each can be seen by itself on Calibrate. */
+  protected setSides(stationId: string, name: string, sides: (typeof sideChoices)[number]): void {
+    const edits = this.aside().map((id): Edit =>
+      sides === 'not looked at' ? forgetting(stationId, 'sides', id) : this.keyIn(stationId, 'sides', sides, id),
+    );
+    this.open.edits.edit(name, ...edits);
   }
 }

@@ -1,4 +1,4 @@
-import { devicesOf, inOrder, newSource, suggestSourceName } from '@grey-keel/core';
+import { devicesOf, inOrder, newSource, setUpIn, suggestSourceName, typeHeld } from '@grey-keel/core';
 import type { Plan } from '@grey-keel/model';
 import { seriesVariable } from '../../shared/series.ts';
 
@@ -19,5 +19,7 @@ export const namedSources = (plan: Plan) =>
   ].map((one) => ({
     ...one,
     source: plan.sources[one.id] ?? newSource(),
+    deviceId: setUpIn(plan, one.id),
+    selected: typeHeld(plan, one.id) ?? '',
     suggested: suggestSourceName(plan, one.id),
   }));

@@ -4,9 +4,12 @@ import { sourceSchema, temperatureSensors, type Source } from '@grey-keel/model'
 import { ChoiceField, choicesOf } from '../../shared/choice-field.ts';
 import { QuantityField } from '../../shared/quantity-field.ts';
 import { TextField } from '../../shared/text-field.ts';
+import { forgetting, keyingIn } from '../key-in.ts';
 import { openBoat } from '../open-boat.ts';
 import { namedSources } from './named-sources.ts';
 import { PressButton } from '../../shared/press-button.ts';
+
+type Named = Pick<ReturnType<typeof namedSources>[number], 'id' | 'unit' | 'deviceId'>;
 
 /** Tags, types and names of everything a display can list. */
 @Component({
@@ -36,14 +39,14 @@ import { PressButton } from '../../shared/press-button.ts';
               Call it "{{ it.suggested }}"
             </button>
           }
-          @if (it.source.tag && !it.source.selected) {
+          @if (it.source.tag && !it.selected) {
             <button
               type="button"
               pButton
               text
               class="small"
               [id]="'as-on-tag-' + it.id"
-              (click)="set(it.id, it.unit, { selected: it.source.tag })"
+              (click)="select(it, it.source.tag)"
             >
               Select "{{ it.source.tag }}"
             </button>
@@ -60,10 +63,10 @@ import { PressButton } from '../../shared/press-button.ts';
         <gk-text-field
           label="Type selected on the display"
           [fieldId]="'source-selected-' + it.id"
-          [at]="['sources', it.id, 'selected']"
-          [value]="it.source.selected"
-          [schema]="shape.selected"
-          (changed)="set(it.id, it.unit, { selected: $event })"
+          [at]="['held', it.deviceId, 'type', it.id]"
+          [value]="it.selected"
+          [schema]="typeSchema"
+          (changed)="select(it, $event)"
         />
         <gk-text-field
           label="Listed as"
@@ -127,7 +130,10 @@ import { PressButton } from '../../shared/press-button.ts';
 })
 export class SourceNames {
   private readonly open = openBoat();
+  private readonly keyIn = keyingIn();
   protected readonly shape = sourceSchema.shape;
+  /** Empty while none is selected. */
+  protected readonly typeSchema = sourceSchema.shape.tag;
   protected readonly sensors = choicesOf(temperatureSensors);
   protected readonly sources = computed(() => namedSources(this.open.plan()));
 
@@ -135,6 +141,10 @@ export class SourceNames {
 
   protected nameThem(): void {
     this.open.edits.edit('name all sources', ...this.unnamed());
+  }
+
+  protected select({ id, unit, deviceId }: Named, type: string): void {
+    this.open.edits.edit(unit, type === '' ? forgetting(deviceId, 'type', id) : this.keyIn(deviceId, 'type', type, id));
   }
 
   protected set(id: string, unit: string, changes: Partial<Source>): void {

@@ -1,3 +1,4 @@
+import { alarmsHeld, heldBy, heldLine, sidesHeld, typeHeld } from '@grey-keel/core';
 import { aDisplay, fitted } from '@grey-keel/core/testing';
 import { withFit } from '../../testing/plans.ts';
 import { stageHarness } from '../../testing/stage-harness.ts';
@@ -10,7 +11,7 @@ describe('the sources', () => {
     const root = await page(SourcesPage, withFit());
     await write(root, '#source-tag-a-wide', 'Wide 190');
     await press(root, '#as-on-tag-a-wide');
-    expect(plan().sources['a-wide']?.selected).toBe('Wide 190');
+    expect(typeHeld(plan(), 'a-wide')).toBe('Wide 190');
     await press(root, '#name-by-rule-a-wide');
     expect(plan().sources['a-wide']?.name).toBe('Hull port 190 sounder');
     await write(root, '#source-after-a-wide', '90');
@@ -65,20 +66,21 @@ describe('the sources', () => {
   });
 
   it('keep what each display has set, and what has been ticked off', async () => {
-    const root = await page(SourcesPage, withFit());
+    const start = withFit();
+    const aside = { ...start.transducers['b-narrow']!, kind: 'side-scan' as const };
+    const root = await page(SourcesPage, { ...start, transducers: { ...start.transducers, 'c-sides': aside } });
     await choose(root, '#unit-water-helm', 'salt');
     await choose(root, '#unit-north-helm', 'true');
-    await choose(root, '#unit-sides-helm', 'right');
+    await choose(root, '#unit-sides-helm', 'swapped');
     root.querySelector<HTMLInputElement>('gk-fold input')?.click();
-    expect(plan().units['helm']).toEqual({
-      waterType: 'salt',
-      ownSoundSpeedMps: null,
-      north: 'true',
-      sidesRight: 'right',
-      done: { 'nuisance alarms off': true },
-    });
+    expect([heldBy(plan(), 'helm', 'sound'), heldBy(plan(), 'helm', 'north'), sidesHeld(plan(), 'helm')]).toEqual([
+      { waterType: 'salt' },
+      'true',
+      'swapped',
+    ]);
+    expect(heldBy(plan(), 'helm', 'nuisance-alarms')).toBe('off');
     await choose(root, '#unit-north-helm', '');
-    expect(plan().units['helm']?.north).toBeNull();
+    expect(heldLine(plan(), 'helm', 'north')).toBeNull();
   });
 
   it('say from where on an alarm is worth having, and keep the figure it is set to', async () => {
@@ -88,8 +90,8 @@ describe('the sources', () => {
     expect(text(root, '#alarm-voltage-helm-least')).toBe('12.9 V');
     await write(root, '#alarm-voltage-helm', '11');
     await write(root, '#alarm-shallow-helm', '1.5');
-    expect(plan().units['helm']?.alarms).toEqual({ lowVoltageV: 11, shallowM: 1.5 });
+    expect(alarmsHeld(plan(), 'helm')).toEqual({ shallowM: 1.5, lowVoltageV: 11 });
     await write(root, '#alarm-shallow-helm', '');
-    expect(plan().units['helm']?.alarms?.shallowM).toBeNull();
+    expect(alarmsHeld(plan(), 'helm').shallowM).toBeNull();
   });
 });

@@ -21,9 +21,9 @@ export const sourcesStage: WebStage = {
       target: at('sources', id, 'tag'),
     })),
     ...fittedStations(plan).flatMap(({ id, station: { name } }) => [
-      { kind: 'field' as const, name: `Shallow alarm at ${name}`, target: at('units', id, 'alarms', 'shallowM') },
-      { kind: 'field' as const, name: `Water type at ${name}`, target: at('units', id, 'waterType') },
-      { kind: 'field' as const, name: `North at ${name}`, target: at('units', id, 'north') },
+      { kind: 'field' as const, name: `Shallow alarm at ${name}`, target: at('held', id, 'shallow-alarm', id) },
+      { kind: 'field' as const, name: `Water type at ${name}`, target: at('held', id, 'sound', id) },
+      { kind: 'field' as const, name: `North at ${name}`, target: at('held', id, 'north', id) },
       { kind: 'field' as const, name: `Depth at ${name}, where it comes from`, target: at('feeds', id, 'depth') },
     ]),
   ],

@@ -6,7 +6,7 @@ import { figure, type Rule } from '../../../findings/rule.ts';
 import { groundingToleranceM } from '../../../calibration/grounding-tolerance.ts';
 import { heldOffsetM } from '../../../calibration/held-offset.ts';
 import { answerFor, eachGiver } from './offset-answers.ts';
-import { enteredOffset } from '../../../plan/held-by.ts';
+import { enteredResult } from '../../../plan/held-by.ts';
 import { at } from '../../../plan/target.ts';
 
 const errorStep = (heldM: number, offsetM: number) =>
@@ -113,7 +113,7 @@ export const offsetScale: Rule<'calibrate'> = {
     const answer = answerFor(giver);
     const holds = answer && offsetAtGrounding(plan, id, answer);
     if (!answer || !holds || answer.scale === null) return [];
-    const entered = enteredOffset(plan, id);
+    const entered = enteredResult(plan, 'depth', id);
     const usedM = entered ? heldOffsetM(plan, id) : answer.offsetM;
     const error = usedM - holds.value;
     const percent = figure(Math.abs(answer.scale - 1), 'fraction');

@@ -1,6 +1,6 @@
 import { figure, type Rule } from '../../../findings/rule.ts';
 import { answerFor, eachGiver } from './offset-answers.ts';
-import { enteredOffset } from '../../../plan/held-by.ts';
+import { enteredResult } from '../../../plan/held-by.ts';
 import { at } from '../../../plan/target.ts';
 import { measuredOffset } from '../../../calibration/depth-offset-subject.ts';
 
@@ -33,15 +33,15 @@ export const offsetStale: Rule<'calibrate'> = {
   severity: 'check',
   find: eachGiver(({ id, name, plan }) => {
     const standing = measuredOffset.standing(plan, id);
-    const entered = enteredOffset(plan, id);
-    if (standing.state !== 'stale' || !entered) return [];
+    const entered = enteredResult(plan, 'depth', id)?.values[0];
+    if (standing.state !== 'stale' || entered === undefined) return [];
     const changed = standing.changed.join(' and ') || 'the calculation';
     return [
       {
         subject: id,
         title: 'Depth offset is stale',
-        reason: [`${name}: `, figure(entered.offsetM, 'length'), ` was entered; since then ${changed} changed.`],
-        figure: figure(entered.offsetM, 'length'),
+        reason: [`${name}: `, figure(entered, 'length'), ` was entered; since then ${changed} changed.`],
+        figure: figure(entered, 'length'),
         fix: { label: 'Measure again', target: at('depthOffsets', id) },
       },
     ];

@@ -5,7 +5,7 @@ import { calibratedSensors, calibrationRows, kindWord } from '../../../calibrati
 import { isHeld, measurementOf, moreFor, standingOf, toleranceOf } from '../../../calibration/measured-by-kind.ts';
 import { calibrationOf, type Measured } from '../../../calibration/sensor-calibration.ts';
 import { type Found, figure, type Rule } from '../../../findings/rule.ts';
-import { enteredCalibration, heldCalibration } from '../../../plan/held-by.ts';
+import { enteredResult, heldCalibration } from '../../../plan/held-by.ts';
 import { at } from '../../../plan/target.ts';
 import { inOrder } from '../../../plan/working-water.ts';
 
@@ -96,7 +96,7 @@ export const calibrationStale: Rule<'calibrate'> = {
   find: eachSensor((each) => {
     const { plan, kind, sensor, it } = each;
     const standing = standingOf(plan, kind, sensor.id);
-    const entered = enteredCalibration(plan, kind, sensor.id)?.values[0];
+    const entered = enteredResult(plan, kind, sensor.id)?.values[0];
     if (standing.state !== 'stale' || entered === undefined) return [];
     const quantity = it?.enter[0]?.quantity ?? toleranceOf(plan, kind, sensor.id)?.quantity ?? 'count';
     const value = figure(entered, quantity);

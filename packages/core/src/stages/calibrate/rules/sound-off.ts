@@ -35,7 +35,11 @@ export const soundOff: Rule<'calibrate'> = {
           fix:
             stationId === null
               ? { label: 'Say what the display was set to', target: at('depthOffsets', id, 'displaySetTo') }
-              : { label: 'Set its water', stage: 'sources' as const, target: at('units', stationId, 'waterType') },
+              : {
+                  label: 'Set its water',
+                  stage: 'sources' as const,
+                  target: at('held', stationId, 'sound', stationId),
+                },
         };
       });
   },

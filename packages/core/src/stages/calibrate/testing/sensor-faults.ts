@@ -54,7 +54,7 @@ const set = (setDeg: number): Edit => ({
 const entered = (plan: Plan, edits: readonly Edit[], of: CalibrationKind, sensorId: string): Edit[] => {
   const entry = entryOf(edited(plan, ...edits), of, sensorId, { at: '2026-05-01T09:30:00Z', by: 'Installer' });
   if (!entry) throw new Error('There is nothing to enter.');
-  return [...edits, { type: 'enterCalibration', of, sensorId, entered: entry }];
+  return [...edits, entry];
 };
 
 /** One pair of thermometer and display after the other. */
@@ -108,14 +108,9 @@ export const sensorFaults: Readonly<Record<string, Fault>> = {
     // Set by somebody, seen, and entered again from the same runs.
     const again = edited(plan, ...done, set(12));
     const entry = entryOf(again, 'heading', compass, { at: '2026-05-02T09:30:00Z', by: 'Installer' });
-    const wrong = { ...entry!, values: [entry!.values[0]! - 9] };
-    const enter = (it: typeof wrong): Edit => ({
-      type: 'enterCalibration',
-      of: 'heading',
-      sensorId: compass,
-      entered: it,
-    });
-    return { faulty: [...done, set(12), enter(wrong)], nearly: [...done, set(12), enter(entry!)] };
+    if (entry?.type !== 'enterSetting' || entry.kind !== 'heading') throw new Error('There is nothing to enter.');
+    const wrong: Edit = { ...entry, asLeft: { ...entry.asLeft, value: (entry.asLeft.value ?? 0) - 9 } };
+    return { faulty: [...done, set(12), wrong], nearly: [...done, set(12), entry] };
   },
   'sides-mirrored: a side-scan that has port on its right': () => {
     const seen = (shown: 'port' | 'starboard'): Edit[] => [

@@ -79,7 +79,7 @@ export const marksShifted: Rule<'fit'> = {
             fix: {
               label: 'Enter it on the display, then say so',
               stage: 'sources' as const,
-              target: at('units', stationIds[0] ?? '', 'antennaOffsetSet'),
+              target: at('held', stationIds[0] ?? '', 'antenna-offset', stationIds[0] ?? ''),
             },
           },
         ];

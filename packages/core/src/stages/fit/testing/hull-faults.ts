@@ -1,6 +1,7 @@
 import type { Edit } from '@grey-keel/model';
 import { between, equipment, type Fault } from '../../../testing/sound-boat.ts';
-import { piece, transducer, unit } from '../../../testing/fault-edits.ts';
+import { piece, transducer } from '../../../testing/fault-edits.ts';
+import { forgets } from '../../../testing/set-at.ts';
 
 /** Faults of where things stand on the hull, by the rule that has to speak, once, and what is put in where there are several. */
 export const hullFaults: Readonly<Record<string, Fault>> = {
@@ -87,7 +88,7 @@ export const hullFaults: Readonly<Record<string, Fault>> = {
     ];
     // Nobody entered the distance at the helm, and only the sounders are aboard.
     const asIs: Edit[] = [
-      unit({ antennaOffsetSet: false }),
+      forgets('helm', 'antenna-offset'),
       { type: 'removeTransducer', id: 'c-sides' },
       { type: 'removeTransducer', id: 'd-ahead' },
     ];
@@ -97,7 +98,7 @@ export const hullFaults: Readonly<Record<string, Fault>> = {
     const { forwardM, starboardM } = plan.equipment['b-antenna']!;
     const kind = random() < 0.5 ? ('down fan' as const) : ('forward-facing' as const);
     const other = (metres: number): Edit[] => [
-      unit({ antennaOffsetSet: false }),
+      forgets('helm', 'antenna-offset'),
       ...['a-hull', 'b-stern', 'c-sides'].map((id): Edit => ({ type: 'removeTransducer', id })),
       transducer('d-ahead', { kind, forwardM: forwardM + metres, starboardM }),
     ];

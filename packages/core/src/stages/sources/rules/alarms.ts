@@ -1,6 +1,6 @@
 import type { Figure, Plan } from '@grey-keel/model';
 import { type AlarmLimits, shallowLimits, type ShallowLimits, voltageLimits } from '../../../alarms/alarm-limits.ts';
-import { heldBy } from '../../../plan/held-by.ts';
+import { alarmKinds, alarmsHeld } from '../../../plan/held-by.ts';
 import { asShown, depthDisplayOf, upToStepM } from '../../../sources/depth-display.ts';
 import { figure, type Found, type Rule } from '../../../findings/rule.ts';
 import { eachFitted } from '../../../findings/each-fitted.ts';
@@ -53,7 +53,7 @@ const alarmRule = <L extends AlarmLimits>(kind: AlarmKind<L>, fault: AlarmFault)
   severity: fault.severity,
   stage: 'sources',
   find: eachFitted(({ id: stationId, plan, station }): Found[] => {
-    const setTo = heldBy(plan, stationId, 'alarms')[kind.key] ?? null;
+    const setTo = alarmsHeld(plan, stationId)[kind.key] ?? null;
     const limits = kind.limits(plan, stationId);
     if (setTo === null || limits === null) return [];
     const least = kind.upTo(plan, stationId, limits.least);
@@ -74,8 +74,7 @@ const alarmRule = <L extends AlarmLimits>(kind: AlarmKind<L>, fault: AlarmFault)
         working: limits.working,
         fix: {
           label: 'Set it to what is needed',
-          target: at('units', stationId, 'alarms', kind.key),
-          edits: [{ type: 'describeUnit', stationId, changes: { alarms: { [kind.key]: least } } }],
+          target: at('held', stationId, alarmKinds[kind.key], stationId),
         },
       },
     ];

@@ -1,5 +1,5 @@
 import { displayWaters, fedQuantities, type Plan } from '@grey-keel/model';
-import { heldBy } from '../../../plan/held-by.ts';
+import { heldBy, sidesHeld } from '../../../plan/held-by.ts';
 import { inOrder, soundSpeedDownTo, workingWater } from '../../../plan/working-water.ts';
 import { soundOfType } from '../../../sources/display-sound.ts';
 import { poorRank } from '../../../sources/feeds.ts';
@@ -69,8 +69,7 @@ export const waterType: Rule<'sources'> = {
         working: [now.step],
         fix: {
           label: `Set it to ${best.type}`,
-          target: at('units', stationId, 'waterType'),
-          edits: [{ type: 'describeUnit', stationId, changes: { waterType: best.type, ownSoundSpeedMps: null } }],
+          target: at('held', stationId, 'sound', stationId),
         },
       },
     ];
@@ -106,8 +105,7 @@ export const twoNorths: Rule<'sources'> = {
       figure: figure(asideM, 'length'),
       fix: {
         label: `Set it to ${majority}`,
-        target: at('units', id, 'north'),
-        edits: [{ type: 'describeUnit', stationId: id, changes: { north: majority } }],
+        target: at('held', id, 'north', id),
       },
     }));
   },
@@ -118,7 +116,7 @@ export const sidesSwapped: Rule<'sources'> = {
   stage: 'sources',
   severity: 'stop',
   find: eachFitted(({ id: stationId, plan, station }): Found[] =>
-    heldBy(plan, stationId, 'sides') !== 'swapped'
+    sidesHeld(plan, stationId) !== 'swapped'
       ? []
       : [
           {
@@ -132,7 +130,7 @@ export const sidesSwapped: Rule<'sources'> = {
             figure: figure(plan.working.depthM, 'length'),
             fix: {
               label: 'Turn the unit or set its flag, then look again',
-              target: at('units', stationId, 'sidesRight'),
+              target: at('held', stationId, 'sides'),
             },
           },
         ],

@@ -2,7 +2,8 @@ import type { Edit, Plan, Target } from '@grey-keel/model';
 import { inOrder } from '../../../plan/working-water.ts';
 import { isFactoryName, suggestSourceName } from '../../../sources/source-names.ts';
 import { figure, type Found, type Rule } from '../../../findings/rule.ts';
-import { heldBy } from '../../../plan/held-by.ts';
+import { typeHeld } from '../../../plan/held-by.ts';
+import { setUpIn } from '../../../plan/read-at.ts';
 import { at } from '../../../plan/target.ts';
 
 export const thingName = (plan: Plan, id: string): string =>
@@ -73,7 +74,7 @@ export const typeWrong: Rule<'sources'> = {
   severity: 'stop',
   find: (plan) =>
     inOrder(plan.sources)
-      .map(([id, { tag }]) => ({ id, tag, selected: heldBy(plan, '', 'type', id) ?? '' }))
+      .map(([id, { tag }]) => ({ id, tag, selected: typeHeld(plan, id) ?? '' }))
       .filter(({ tag, selected }) => tag !== '' && selected !== '' && plain(tag) !== plain(selected))
       .map(({ id, tag, selected }) => ({
         subject: id,
@@ -86,8 +87,7 @@ export const typeWrong: Rule<'sources'> = {
         figure: figure(Object.keys(plan.displays).length, 'count'),
         fix: {
           label: `Select "${tag}"`,
-          target: at('sources', id, 'selected'),
-          edits: [{ type: 'describeSource', id, changes: { selected: tag } }],
+          target: at('held', setUpIn(plan, id), 'type', id),
         },
       })),
 };

@@ -5,7 +5,7 @@ import { groundingDepthM } from '../../../calibration/aground.ts';
 import { eachFitted } from '../../../findings/each-fitted.ts';
 import { figure, type Found, type Rule } from '../../../findings/rule.ts';
 import { fittedStations } from '../../../plan/fitted-stations.ts';
-import { heldBy } from '../../../plan/held-by.ts';
+import { alarmsHeld } from '../../../plan/held-by.ts';
 import { at } from '../../../plan/target.ts';
 import { waySpeed, waysAfloat } from '../../../plan/way-speeds.ts';
 import { workingWater } from '../../../plan/working-water.ts';
@@ -38,7 +38,7 @@ export const noShallowAlarm: Rule<'sources'> = {
     const shallowestM = workingWater(plan)?.shallowestM ?? null;
     if (!first || depthGivers(plan).length === 0 || needsM === null || shallowestM === null || speedMps <= fastMps)
       return [];
-    if (fitted.some(({ id }) => heldBy(plan, id, 'alarms').shallowM != null)) return [];
+    if (fitted.some(({ id }) => alarmsHeld(plan, id).shallowM != null)) return [];
     const slopeDeg = Math.abs(plan.scene.slopeDeg) || usualSlopeDeg;
     const reachM = needsM + speedMps * usualActInS * Math.tan(slopeDeg * radian);
     if (shallowestM > reachM) return [];
@@ -59,14 +59,7 @@ export const noShallowAlarm: Rule<'sources'> = {
         figure: figure(speedMps, 'speed'),
         fix: {
           label: can ? 'Set one' : 'Set one at a station',
-          target: at('units', (can ?? first).id, 'alarms', 'shallowM'),
-          ...(can
-            ? {
-                edits: [
-                  { type: 'describeUnit' as const, stationId: can.id, changes: { alarms: { shallowM: can.shallowM } } },
-                ],
-              }
-            : {}),
+          target: at('held', (can ?? first).id, 'shallow-alarm', (can ?? first).id),
         },
       },
     ];
@@ -94,7 +87,7 @@ export const noTimeToAct: Rule<'sources'> = {
         ],
         figure: figure(Math.max(0, left.leftS), 'wait'),
         working: [left.working],
-        fix: { label: 'Set it deeper, or run slower', target: at('units', id, 'alarms', 'shallowM') },
+        fix: { label: 'Set it deeper, or run slower', target: at('held', id, 'shallow-alarm', id) },
       },
     ];
   }),

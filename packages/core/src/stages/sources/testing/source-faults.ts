@@ -1,18 +1,19 @@
 import type { Edit } from '@grey-keel/model';
 import { aPage } from '../../../testing/sample-plan.ts';
 import type { Fault } from '../../../testing/sound-boat.ts';
-import { depthFrom, helm, house, load, named, screenA, unit } from '../../../testing/fault-edits.ts';
+import { depthFrom, helm, house, load, named, screenA } from '../../../testing/fault-edits.ts';
+import { calls, enters, forgets, selects } from '../../../testing/set-at.ts';
 
 /** Faults of names, feeds, settings and alarms, by the rule that has to speak, once, and what is put in where there are several. */
 export const sourceFaults: Readonly<Record<string, Fault>> = {
-  'type-wrong': () => ({
-    faulty: [named('b-stern', { selected: 'Type c-sides' })],
-    nearly: [named('b-stern', { selected: ' TYPE b-stern ' })],
+  'type-wrong': (plan) => ({
+    faulty: [selects(plan, 'b-stern', 'Type c-sides')],
+    nearly: [selects(plan, 'b-stern', ' TYPE b-stern ')],
   }),
   'feed-gone': () => ({ faulty: [depthFrom('gone')], nearly: [depthFrom('b-stern')] }),
   'sides-swapped': () => ({
-    faulty: [unit({ sidesRight: 'swapped' })],
-    nearly: [unit({ sidesRight: 'not looked at' })],
+    faulty: [enters('helm', 'sides', 'swapped', 'c-sides')],
+    nearly: [forgets('helm', 'sides', 'c-sides')],
   }),
   'source-twice': (plan) => {
     const name = plan.sources['a-hull']!.name;
@@ -31,7 +32,8 @@ export const sourceFaults: Readonly<Record<string, Fault>> = {
   }),
   // Half a per cent of the depth is noticed: 1443.6 m/s is the water's own.
   'water-type': (_, random) => {
-    const own = (share: number): Edit => unit({ ownSoundSpeedMps: 1443.6 * (1 + (random() < 0.5 ? share : -share)) });
+    const own = (share: number): Edit =>
+      enters('helm', 'sound', { soundSpeedMps: 1443.6 * (1 + (random() < 0.5 ? share : -share)) });
     return { faulty: [own(0.0055)], nearly: [own(0.0043)] };
   },
   'fallback-reference': (_, random) => {
@@ -59,13 +61,9 @@ export const sourceFaults: Readonly<Record<string, Fault>> = {
       return { faulty: [...both, passing('bow', 'units', 'sources')], nearly: [...both, passing('bow', 'units')] };
     }
     if (kind < 0.7) {
-      const calls = (shallowM: number): Edit => ({
-        type: 'describeUnit',
-        stationId: 'bow',
-        changes: { alarms: { shallowM } },
-      });
+      const set = (shallowM: number): Edit => enters('bow', 'shallow-alarm', shallowM);
       const both = [passing('helm', 'alarms'), passing('bow', 'alarms')];
-      return { faulty: [...both, calls(1.6)], nearly: [...both, calls(1.5)] };
+      return { faulty: [...both, set(1.6)], nearly: [...both, set(1.5)] };
     }
     // The page at the helm has its sounder on automatic.
     const shows = (rangeM: number | null): Edit => ({
@@ -81,19 +79,19 @@ export const sourceFaults: Readonly<Record<string, Fault>> = {
   },
   // Half a metre of draught, a tolerance of a tenth, and half a metre to act in.
   'alarm-shallow-late': () => ({
-    faulty: [unit({ alarms: { shallowM: 1.09 } })],
-    nearly: [unit({ alarms: { shallowM: 1.1 } })],
+    faulty: calls('helm', { shallowM: 1.09 }),
+    nearly: calls('helm', { shallowM: 1.1 }),
   }),
   'alarm-shallow-always': () => ({
-    faulty: [unit({ alarms: { shallowM: 4 } })],
-    nearly: [unit({ alarms: { shallowM: 3.99 } })],
+    faulty: calls('helm', { shallowM: 4 }),
+    nearly: calls('helm', { shallowM: 3.99 }),
   }),
   'alarm-voltage-late': (plan, random) => {
-    const calls = (lowVoltageV: number): Edit => unit({ alarms: { lowVoltageV } });
+    const set = (lowVoltageV: number): Edit => enters('helm', 'low-voltage-alarm', lowVoltageV);
     const alone: Edit = { type: 'describeCircuit', id: 'b-bow', changes: { batteryId: null } };
     if (random() < 0.5) {
       const requirements = [alone, load(plan, { lowestV: 13 })];
-      return { faulty: [...requirements, calls(13.4)], nearly: [...requirements, calls(13.5)] };
+      return { faulty: [...requirements, set(13.4)], nearly: [...requirements, set(13.5)] };
     }
     // Only the bow's screen says what it bears, at the end of a wire that loses 0.25 V.
     const screen = plan.power.circuits['b-bow']!.loads['screen']!;
@@ -106,27 +104,27 @@ export const sourceFaults: Readonly<Record<string, Fault>> = {
         changes: { gauge: '2.5 mm2', temperatureC: 20, oneWayLengthM: 250 / (2 * 7.586 * screenA(plan)) },
       },
     ];
-    return { faulty: [...far, calls(13.4)], nearly: [...far, calls(13.5)] };
+    return { faulty: [...far, set(13.4)], nearly: [...far, set(13.5)] };
   },
   'alarm-voltage-late: the battery has given what it bears': (plan) => {
     // Half of lead-acid is 12.2 V, a fifth of lithium 12.9 V; a wire and a battery that lose nothing.
     const spent = plan.power.batteries['house']?.chemistry === 'lithium' ? 12.9 : 12.2;
-    const calls = (lowVoltageV: number): Edit[] => [
+    const set = (lowVoltageV: number): Edit[] => [
       house({ internalOhm: 0 }),
       helm({ gauge: '50 mm2', oneWayLengthM: 0.1 }),
-      unit({ alarms: { lowVoltageV } }),
+      ...calls('helm', { lowVoltageV }),
     ];
-    return { faulty: calls(spent - 0.1), nearly: calls(spent) };
+    return { faulty: set(spent - 0.1), nearly: set(spent) };
   },
   'alarm-voltage-always': (plan) => {
     const full = plan.power.batteries['house']?.chemistry === 'lithium' ? 13.4 : 12.7;
     // A wire that loses next to nothing, from a battery that gives what it holds.
-    const calls = (lowVoltageV: number): Edit[] => [
+    const set = (lowVoltageV: number): Edit[] => [
       house({ internalOhm: 0 }),
       helm({ gauge: '50 mm2', oneWayLengthM: 0.1 }),
-      unit({ alarms: { lowVoltageV } }),
+      ...calls('helm', { lowVoltageV }),
     ];
-    return { faulty: calls(full), nearly: calls(full - 0.01) };
+    return { faulty: set(full), nearly: set(full - 0.01) };
   },
-  'two-norths': () => ({ faulty: [unit({ north: 'magnetic' })], nearly: [unit({ north: null })] }),
+  'two-norths': () => ({ faulty: [enters('helm', 'north', 'magnetic')], nearly: [forgets('helm', 'north')] }),
 };

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { enteredCalibrationSchema } from '@grey-keel/model';
-import { TextField } from '../../shared/text-field.ts';
+import { TextField } from '../shared/text-field.ts';
 import { EnteredBy } from './entered-by.ts';
 
 /** Who enters what was found on the display. */
