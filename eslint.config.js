@@ -102,13 +102,11 @@ const noEnums = {
   message: 'Write a union of words, or take the type from a schema.',
 };
 
-/** Where what a device holds is stored is known to its reader and its edits alone. */
+/** Where what a device holds is stored is known to its reader, its edits and the list of its lines alone. */
 const askHeldBy = [
-  'MemberExpression[property.name="units"][object.name=/^(plan|draft)$/]',
-  'MemberExpression[property.name="units"] > CallExpression.object[callee.property.name="plan"]',
-  'MemberExpression[property.name="entered"][object.type=/^(MemberExpression|ChainExpression|CallExpression)$/]:not([object.callee.property.name="answer"]):not([object.property.name=/^(helm|question|shape)$/])',
-  'VariableDeclarator[init.callee.name=/^(depthOffsetOf|calibrationOf)$/] > ObjectPattern > Property[key.name="entered"]',
-  'MemberExpression[property.name="selected"][object.name="source"]',
+  'MemberExpression[property.name=/^(held|resets)$/][object.name=/^(plan|draft)$/]',
+  'MemberExpression[property.name=/^(held|resets)$/] > CallExpression.object[callee.property.name="plan"]',
+  'VariableDeclarator[init.name=/^(plan|draft)$/] > ObjectPattern > Property[key.name=/^(held|resets)$/]',
 ].map((selector) => ({ selector, message: 'Ask heldBy: where what a device holds is stored is its business alone.' }));
 
 /** What a pure package may not reach for. */
@@ -203,7 +201,12 @@ export default tseslint.config(
     rules: { 'no-restricted-syntax': ['error', wholeZod, noEnums, ...retiredWords, ...askHeldBy] },
   },
   {
-    files: ['packages/core/src/plan/held-by.ts', 'packages/core/src/stages/*/edits.ts', 'packages/model/src/**/*.ts'],
+    files: [
+      'packages/core/src/plan/held-by.ts',
+      'packages/core/src/edits/*.ts',
+      'packages/core/src/job/entered-lines.ts',
+      'packages/model/src/**/*.ts',
+    ],
     ignores: ['**/*.spec.ts', '**/testing/**'],
     rules: { 'no-restricted-syntax': ['error', wholeZod, noEnums, ...retiredWords] },
   },

@@ -235,6 +235,7 @@ export { fittedStations, type FittedStation } from './plan/fitted-stations.ts';
 export { alarmsInWords } from './handover/alarm-words.ts';
 export { soundInWords } from './handover/sound-words.ts';
 export { cardCautions, cautions } from './handover/cautions.ts';
+export { type CardCorrections, correctionInWords, deviationInWords } from './handover/card-corrections.ts';
 export {
   cardFingerprint,
   cardOf,

@@ -1,6 +1,8 @@
 import {
   agroundInWords,
   cardCautions,
+  correctionInWords,
+  deviationInWords,
   enteredAboard,
   formatFigure,
   formatSentence,
@@ -81,6 +83,38 @@ export const agroundLines = (card: Card, units: UnitChoice, fontSize = 10): Cont
       ? [words(`${name}: ${formatSentence(agroundInWords(offset.aground), units)}`, { bold: true, fontSize })]
       : [],
   );
+
+/** Courses of a deviation table beside each other, and below each other. */
+const coursesAcross = 6;
+
+/** What no display takes and is corrected by hand: lines, and of each compass what to steer. */
+export const correctionLines = ({ corrections }: Card, units: UnitChoice, fontSize = 9): Content[] => {
+  if (!corrections) return [];
+  const late = ({ state }: { readonly state: string }): string => (state === 'stale' ? ' OUT OF DATE.' : '');
+  const degrees = (deg: number): string => `${String(deg).padStart(3, '0')}\u00b0`;
+  return [
+    ...corrections.lines.map((line) =>
+      words(`${formatSentence(correctionInWords(line), units)}${late(line)}`, { fontSize, margin: [0, 2, 0, 0] }),
+    ),
+    ...corrections.deviations.flatMap((table): Content[] => {
+      const down = table.courses.length / coursesAcross;
+      return [
+        words(`${deviationInWords(table)}.${late(table)}`, { fontSize, bold: true, margin: [0, 4, 0, 2] }),
+        {
+          layout: 'lightHorizontalLines',
+          table: {
+            body: Array.from({ length: down }, (_, row) =>
+              Array.from({ length: coursesAcross }, (__, column): TableCell => {
+                const { magneticDeg = 0, compassDeg = 0 } = table.courses[column * down + row] ?? {};
+                return words(`${degrees(magneticDeg)}: ${degrees(compassDeg)}`, { fontSize, margin: [0, 0, 10, 0] });
+              }),
+            ),
+          },
+        },
+      ];
+    }),
+  ];
+};
 
 /** What was entered on which instrument, when and by whom. */
 export const enteredLines = (plan: Plan, units: UnitChoice): Content[] => {

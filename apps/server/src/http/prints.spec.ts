@@ -1,5 +1,6 @@
 import { unitSets } from '@grey-keel/core';
-import type { Bundle, OpenedBoat } from '@grey-keel/model';
+import { edited } from '@grey-keel/core/testing';
+import type { Bundle, Edit, OpenedBoat } from '@grey-keel/model';
 import { pdfSheets, type PrintedSheet } from '../testing/pdf-text.ts';
 import { demoServer } from '../testing/demo-server.ts';
 
@@ -132,6 +133,43 @@ describe('sheets over HTTP', () => {
       expect(cards[0]).toContain(unspaced('Its alarm sounds at 1.5 m of water as it shows it and 12.9 V.'));
       expect(cards[0]).toContain(unspaced('Set to fresh water, 1443.5 m/s: right at 32.00 m.'));
     }
+  });
+
+  it('prints what is corrected by hand on card and report: a scale of ranges, and what to steer by the compass', async () => {
+    const bundle = await bundleOf('sable-wren');
+    const [compass = ''] =
+      Object.entries(bundle.plan.equipment).find(([, { kind }]) => kind === 'heading sensor') ?? [];
+    const notes = (of: 'range' | 'deviation', sensorId: string, ...values: number[]): Edit => ({
+      type: 'noteCalibration',
+      of,
+      sensorId,
+      entered: {
+        values,
+        halfInterval95: null,
+        at: '2026-05-01T10:00:00Z',
+        by: 'J. Reed',
+        fingerprint: 'a'.repeat(64),
+        inputs: {},
+      },
+    });
+    const plan = edited(bundle.plan, notes('range', 'c-sides', 1.05), notes('deviation', compass, 0, 8));
+    await send('PUT', '/bundles/by-hand', { ...bundle, plan });
+    for (const [paper, sheet, sheets] of [
+      ['A4', 'card', 3],
+      ['LETTER', 'card', 3],
+      ['A4', 'report', 1],
+    ] as const) {
+      const pages = await printed('by-hand', { ...unitSets.metric, paper }, sheet);
+      expect(pages.length).withContext(`${paper} ${sheet}`).toBe(sheets);
+      for (const part of [
+        '21.00 m off over the ground',
+        'steer by compass',
+        '090\u00b0: 082\u00b0',
+        '270\u00b0: 278\u00b0',
+      ])
+        for (const page of pages) expect(page).withContext(`${paper} ${sheet}`).toContain(unspaced(part));
+    }
+    await send('DELETE', '/boats/by-hand');
   });
 
   it('keeps script tags as the text they are, in the plan and in the PDF', async () => {

@@ -72,18 +72,38 @@ const compute = ({ readings, heldAgainst }: DeviationInputs): Measurement => {
 const halfOfCurve = ([a = 0, b = 0, c = 0, d = 0, e = 0]: readonly number[]): number =>
   Math.sqrt(a ** 2 + (b ** 2 + c ** 2 + d ** 2 + e ** 2) / 2);
 
+/** Deviation at a compass heading in degrees, east positive, from the coefficients A to E. */
+const deviationAt = ([a = 0, b = 0, c = 0, d = 0, e = 0]: readonly number[], compassDeg: number): number => {
+  const theta = (compassDeg * Math.PI) / 180;
+  return a + b * Math.sin(theta) + c * Math.cos(theta) + d * Math.sin(2 * theta) + e * Math.cos(2 * theta);
+};
+
 /** Deviation at every 15° by compass, from the coefficients A to E. */
 export const deviationCard = (
-  [a = 0, b = 0, c = 0, d = 0, e = 0]: readonly number[],
+  coefficients: readonly number[],
   everyDeg = 15,
 ): { readonly compassDeg: number; readonly deviationDeg: number }[] =>
-  Array.from({ length: 360 / everyDeg }, (_, i) => {
-    const theta = (i * everyDeg * Math.PI) / 180;
-    return {
-      compassDeg: i * everyDeg,
-      deviationDeg: a + b * Math.sin(theta) + c * Math.cos(theta) + d * Math.sin(2 * theta) + e * Math.cos(2 * theta),
-    };
-  });
+  Array.from({ length: 360 / everyDeg }, (_, i) => ({
+    compassDeg: i * everyDeg,
+    deviationDeg: deviationAt(coefficients, i * everyDeg),
+  }));
+
+/** Halvings of the arc a compass heading is sought in: far below a thousandth of a degree. */
+const halvings = 40;
+
+/**
+ * What a compass shows when the boat heads a magnetic course, 0 to below 360°: the heading that with its own deviation makes
+ * the course. Sought by halving, which finds it for a curve of any steepness (deviation is taken to stay under 90°).
+ */
+export const compassToSteer = (coefficients: readonly number[], magneticDeg: number): number => {
+  let [low, high] = [magneticDeg - 90, magneticDeg + 90];
+  for (let i = 0; i < halvings; i++) {
+    const middle = (low + high) / 2;
+    if (middle + deviationAt(coefficients, middle) < magneticDeg) low = middle;
+    else high = middle;
+  }
+  return ((((low + high) / 2) % 360) + 360) % 360;
+};
 
 /** Each compass's deviation curve. */
 export const deviationCalibration = defineCalibration({

@@ -12,6 +12,7 @@ import { type FittedStation, fittedStations } from '../plan/fitted-stations.ts';
 import { displayDepthError } from '../sources/display-depth-error.ts';
 import { depthOffsetOf, measuredOffset } from '../calibration/depth-offset-subject.ts';
 import { defineResult } from '../plan/define-result.ts';
+import { type CardCorrections, cardCorrections } from './card-corrections.ts';
 
 /** Goes up when the card shows other things from the same plan. */
 const cardVersion = 4;
@@ -81,6 +82,8 @@ export interface Card {
     readonly farthestM: number;
     readonly working: readonly WorkingStep[];
   } | null;
+  /** Left out while none is entered: a card from before there were any is still right. */
+  readonly corrections?: CardCorrections;
 }
 
 const withoutWorking = ({ working: _working, ...aground }: Aground): Omit<Aground, 'working'> => aground;
@@ -142,6 +145,7 @@ export const cardOf = (plan: Plan): Card => {
   const sound = water && soundSpeedDownTo(water, depthM);
   const name = (id: string): string => plan.transducers[id]?.name ?? id;
   const { ring } = section;
+  const corrections = cardCorrections(plan);
   const givers = new Set(depthGivers(plan).map(({ id }) => id));
   return {
     boat: { name: plan.boat.name, lengthM: plan.boat.lengthM, draughtM: plan.boat.draughtM },
@@ -177,6 +181,7 @@ export const cardOf = (plan: Plan): Card => {
             working: ring.answer.working,
           }
         : null,
+    ...(corrections ? { corrections } : {}),
   };
 };
 
@@ -198,6 +203,7 @@ export const printedCard = defineResult({
     transducers: 'the transducers',
     stations: 'the stations',
     ring: 'the ring',
+    corrections: 'what is corrected by hand',
   },
 });
 

@@ -2,8 +2,5 @@ import type { StageViews } from '../stage-views.ts';
 
 export const briefViews: StageViews = {
   tabs: [],
-  pictures: [
-    { name: 'brief', theme: 'shop', press: [] },
-    { name: 'find', theme: 'shop', press: ['button[aria-label^=Find]'] },
-  ],
+  pictures: [{ name: 'brief', theme: 'shop', press: [] }],
 };

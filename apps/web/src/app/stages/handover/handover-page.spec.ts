@@ -1,4 +1,4 @@
-import { keyedIn } from '@grey-keel/core';
+import { heldBy, keyedIn } from '@grey-keel/core';
 import { HttpTestingController } from '@angular/common/http/testing';
 import { TestBed } from '@angular/core/testing';
 import { edited } from '@grey-keel/core/testing';
@@ -70,5 +70,46 @@ describe('the handover', () => {
     await settle();
     expect(text(root, '[role="alert"]')).toContain('does not answer');
     expect(Object.keys(plan().cards).length).toBe(0);
+  });
+
+  it('lists what each device should hold, and a line is entered, seen again, asked for after a reset and taken back', async () => {
+    const root = await page(
+      HandoverPage,
+      edited(withFit(), { type: 'chooseSetting', kind: 'north', line: null, value: 'true' }),
+    );
+    await press(root, '[data-tab="entered"]');
+    const standing = () => root.querySelector('[data-line="north helm"]')?.getAttribute('data-standing');
+    const north = () => heldBy(plan(), 'helm', 'north');
+    expect([standing(), north()]).toEqual(['to enter', null]);
+    await press(root, '#entered-north-helm');
+    expect([standing(), north()]).toEqual(['entered', 'true']);
+    await press(root, '#seen-north-helm');
+    expect(standing()).toBe('seen');
+    await new Promise((resolve) => setTimeout(resolve, 2));
+    await press(root, 'gk-fold .p-accordionheader');
+    await press(root, '#device-update');
+    expect(standing()).toBe('look again');
+    await press(root, '#seen-north-helm');
+    expect(standing()).toBe('seen');
+    await press(root, '#entered-north-helm');
+    expect([standing(), north()]).toEqual(['to enter', null]);
+  });
+
+  it('says on the card what is corrected by hand: what to steer by the compass', async () => {
+    const entered = { values: [0, 8], halfInterval95: null, at: '2026-05-01T09:30:00Z', by: 'Installer' };
+    const noted = { ...entered, fingerprint: 'a'.repeat(64), inputs: {} };
+    const compass = { name: 'Compass', kind: 'heading sensor' as const, forwardM: 3, starboardM: 0, aboveKeelM: 1 };
+    const equipment = { compass: { ...compass, propellerDiameterM: null } };
+    const root = await page(
+      HandoverPage,
+      edited(
+        { ...withFit(), equipment },
+        { type: 'noteCalibration', of: 'deviation', sensorId: 'compass', entered: noted },
+      ),
+    );
+    const cells = [...root.querySelectorAll('[data-correction="deviation"] th, [data-correction="deviation"] td')];
+    expect(cells.length).toBe(48);
+    expect(cells.map(({ textContent }) => textContent).join(' ')).toContain('090° 082°');
+    expect(text(root, '[data-correction="deviation"]')).toContain('out of date');
   });
 });

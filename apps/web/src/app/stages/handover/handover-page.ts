@@ -22,6 +22,7 @@ import { openBoat } from '../open-boat.ts';
 import { type Paper, Printing } from '../printing.ts';
 import { stageRegister } from '../stages.ts';
 import { CardSection } from './card-section.ts';
+import { CardCorrectionLines } from './card-corrections.ts';
 import { EnteredView } from './entered-view.ts';
 import { PapersList } from './papers-list.ts';
 import { type HandoverTab, handoverTabs } from './views.ts';
@@ -37,6 +38,7 @@ import { PressButton } from '../../shared/press-button.ts';
   selector: 'gk-handover-page',
   imports: [
     CardSection,
+    CardCorrectionLines,
     ChoiceButtons,
     ComputedNumber,
     DatePipe,
@@ -209,6 +211,9 @@ import { PressButton } from '../../shared/press-button.ts';
                 />
                 from {{ ring.narrow }}: move that far to have it straight below. A strong mark in both is nearly below.
               </p>
+            }
+            @if (it.corrections; as corrections) {
+              <gk-card-corrections [of]="corrections" [units]="units()" />
             }
             @if (entered().length) {
               <section aria-labelledby="entered-title">
