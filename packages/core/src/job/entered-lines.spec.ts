@@ -2,8 +2,9 @@ import type { Edit, Plan, SettingKind } from '@grey-keel/model';
 import fc from 'fast-check';
 import { enteredAboard } from '../handover/entered-aboard.ts';
 import { cardOf } from '../handover/card.ts';
+import { keyedIn } from '../calibration/keyed-in.ts';
 import { setUpIn } from '../plan/read-at.ts';
-import { alarmsHeld, heldBy, sidesHeld, typeHeld } from '../plan/held-by.ts';
+import { alarmsHeld, enteredResult, heldBy, sidesHeld, typeHeld } from '../plan/held-by.ts';
 import { heldOffsetM } from '../calibration/held-offset.ts';
 import { displayDepthError } from '../sources/display-depth-error.ts';
 import { edited, seeded } from '../testing/sample-plan.ts';
@@ -170,6 +171,39 @@ describe('what devices hold', () => {
     const done = entered(plan, line);
     expect(lineIn(entered(done, lineIn(done, line)), line).wanted).toEqual(line.wanted);
     expect(findings(done).map(({ id }) => id)).toEqual(findings(plan).map(({ id }) => id));
+  });
+
+  it('is the later of what was found and what was entered, and what was found where both are of one moment', () => {
+    const [first, second] = ['2026-05-01T08:00:00Z', '2026-05-02T08:00:00Z'];
+    const north = (foundAt: string | null, leftAt: string) =>
+      heldBy(
+        edited(
+          soundBoat(seeded(7)),
+          enters('helm', 'north', 'true', 'helm', leftAt),
+          finds('helm', 'north', 'magnetic', 'helm', foundAt),
+        ),
+        'helm',
+        'north',
+      );
+    expect([north(first, second), north(second, first), north(first, first), north(null, first)]).toEqual([
+      'true',
+      'magnetic',
+      'magnetic',
+      'true',
+    ]);
+  });
+
+  it('is the result of the procedure that was entered, no other’s, and swapped where one side is', () => {
+    const boat = soundBoat(seeded(7));
+    const [one = '', other = ''] = Object.keys(boat.transducers);
+    const of = setUpIn(boat, one);
+    const measured = { of: 'step' as const, fingerprint: 'a'.repeat(64), parts: {}, half95: 0.1, standardError: null };
+    const said = { at: later.at, by: null, seenAgainAt: null, measured };
+    const keyed = edited(boat, keyedIn(boat, 'step', one, [0.4], said)!);
+    expect([enteredResult(keyed, 'step', one)?.values, enteredResult(keyed, 'depth', one)]).toEqual([[0.4], null]);
+    expect(heldBy(keyed, of, 'depth-offset', one)?.offsetM).toBe(0.4);
+    const sides = edited(boat, enters('helm', 'sides', 'swapped', one), enters('helm', 'sides', 'right', other));
+    expect(sidesHeld(sides, 'helm')).toBe('swapped');
   });
 
   it('is wanted as it is once that is chosen: north for the boat, an alarm for its display, and no more than that', () => {
