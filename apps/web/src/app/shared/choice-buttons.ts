@@ -26,7 +26,11 @@ import type { Choice } from './choice-field.ts';
   styles: `
     :host {
       display: grid;
+      grid-template-columns: minmax(0, 1fr);
       justify-items: start;
+    }
+    :host ::ng-deep .p-selectbutton {
+      flex-wrap: wrap;
     }
   `,
 })
