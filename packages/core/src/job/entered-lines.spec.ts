@@ -2,6 +2,7 @@ import type { Edit, Plan, SettingKind } from '@grey-keel/model';
 import fc from 'fast-check';
 import { enteredAboard } from '../handover/entered-aboard.ts';
 import { cardOf } from '../handover/card.ts';
+import { measurementOf } from '../calibration/measured-by-kind.ts';
 import { keyedIn } from '../calibration/keyed-in.ts';
 import { setUpIn } from '../plan/read-at.ts';
 import { alarmsHeld, enteredResult, heldBy, sidesHeld, typeHeld } from '../plan/held-by.ts';
@@ -204,6 +205,23 @@ describe('what devices hold', () => {
     expect(heldBy(keyed, of, 'depth-offset', one)?.offsetM).toBe(0.4);
     const sides = edited(boat, enters('helm', 'sides', 'swapped', one), enters('helm', 'sides', 'right', other));
     expect(sidesHeld(sides, 'helm')).toBe('swapped');
+  });
+
+  it('rests on what was measured only where that is the value entered: a type of water is no measured speed', () => {
+    const sampled = edited(soundBoat(seeded(7)), {
+      type: 'recordCalibration',
+      of: 'sound speed',
+      sensorId: 'helm',
+      readingId: 'one',
+      reading: { depthM: 0, temperatureC: 5, salinityPpt: 0, leftOut: false },
+    } as Edit);
+    expect(measurementOf(sampled, 'sound speed', 'helm')?.known).toBeTrue();
+    const line = linesOf(sampled, 'helm').find(({ kind }) => kind === 'sound')!;
+    const edit = entryOfLine(sampled, line, later) as { readonly asLeft?: { readonly measured?: unknown } };
+    expect(edit.asLeft).toEqual(
+      jasmine.objectContaining({ value: jasmine.objectContaining({ waterType: jasmine.any(String) }) }),
+    );
+    expect(edit.asLeft?.measured).toBeUndefined();
   });
 
   it('is wanted as it is once that is chosen: north for the boat, an alarm for its display, and no more than that', () => {
