@@ -16,7 +16,7 @@ describe('what turned out to be set while readings were taken', () => {
         kind: 'depth-offset',
         deviceId: 'helm',
         ofId: 'a-wide',
-      } as never),
+      }),
     );
     expect((edit as { readonly asFound?: object }).asFound).toEqual(
       jasmine.objectContaining({ value: jasmine.objectContaining({ offsetM: 0.3 }), at, by: null }),

@@ -1,6 +1,6 @@
 import type { Plan, Quantity, SettingValue } from '@grey-keel/model';
 import { defineSetting, type Setting, type Wanted } from '../plan/define-setting.ts';
-import { goesInto, type HeldCalibrationKind } from '../plan/held-by.ts';
+import { goesInto, type HeldCalibrationKind, heldLine } from '../plan/held-by.ts';
 import { setUpIn } from '../plan/read-at.ts';
 import { inOrder } from '../plan/working-water.ts';
 import { depthGivers } from '../sources/depth-givers.ts';
@@ -42,6 +42,7 @@ export const depthOffsetSetting = defineSetting({
   ],
 });
 
+/** Of what is set up in a display, and of what else somebody looked at on it. */
 export const sidesSetting = defineSetting({
   kind: 'sides',
   group: 'Offsets',
@@ -49,7 +50,9 @@ export const sidesSetting = defineSetting({
   of: (plan, deviceId) =>
     plan.displays[deviceId]
       ? inOrder(plan.transducers).flatMap(([id, { kind }]) =>
-          looksAside.includes(kind) && setUpIn(plan, id) === deviceId ? [id] : [],
+          looksAside.includes(kind) && (setUpIn(plan, id) === deviceId || heldLine(plan, deviceId, 'sides', id))
+            ? [id]
+            : [],
         )
       : [],
   measured: 'sides',

@@ -214,7 +214,7 @@ describe('what devices hold', () => {
       sensorId: 'helm',
       readingId: 'one',
       reading: { depthM: 0, temperatureC: 5, salinityPpt: 0, leftOut: false },
-    } as Edit);
+    });
     expect(measurementOf(sampled, 'sound speed', 'helm')?.known).toBeTrue();
     const line = linesOf(sampled, 'helm').find(({ kind }) => kind === 'sound')!;
     const edit = entryOfLine(sampled, line, later) as { readonly asLeft?: { readonly measured?: unknown } };
