@@ -31,6 +31,12 @@ import type { Choice } from './choice-field.ts';
     }
     :host ::ng-deep .p-selectbutton {
       flex-wrap: wrap;
+      padding: 0 1px 1px 0;
+    }
+    /* Each has its own edge, over its neighbour's: so a line that begins with any of them is closed. */
+    :host ::ng-deep .p-selectbutton .p-togglebutton {
+      margin: 0 -1px -1px 0;
+      border-width: 1px;
     }
   `,
 })

@@ -148,6 +148,10 @@ import { StateSign } from '../shared/state-sign.ts';
         background-image: none;
         border-bottom: 0;
       }
+      /* Beside its name there is no room. */
+      .mark.here {
+        box-shadow: inset 0 -5px 0 var(--water);
+      }
       .number {
         font-size: 18px;
       }
