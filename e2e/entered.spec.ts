@@ -58,6 +58,32 @@ describe('what is entered in a display', () => {
   );
 
   it(
+    'once is seen by every reader: the antenna’s distance from its procedure, and what an offset is counted from',
+    async () => {
+      const { driver } = here.browser;
+      await show('calibrate');
+      await hands.press('[data-calibration="antenna-b-helm-starboard"]');
+      await hands.press('#enter-calibration');
+      await find(driver, '#result [data-standing="entered"]');
+      await show('sources');
+      expect(await (await find(driver, '#unit-antenna-b-helm-starboard')).isSelected()).toBeTrue();
+      await lines();
+      await hands.press('#entered-device .p-togglebutton:nth-of-type(2)');
+      await stands('antenna-offset b-helm-starboard', 'entered');
+      await hands.press('#entered-device .p-togglebutton:nth-of-type(1)');
+      expect(await line('depth-offset a-wide')).toContain('from the waterline');
+      await show('calibrate');
+      await hands.press('[data-calibration="depth-a-wide"]');
+      await hands.press('#offset-reference .p-togglebutton:nth-of-type(2)');
+      await find(driver, '#result [data-standing="differs"]');
+      await lines();
+      await stands('depth-offset a-wide', 'differs');
+      expect(await line('depth-offset a-wide')).toContain('from the keel');
+    },
+    2 * minutes,
+  );
+
+  it(
     'is asked for again once the display was reset, each line until it is seen',
     async () => {
       await lines();

@@ -2,9 +2,12 @@ import {
   answerOf,
   applyEdits,
   candidatesFor,
+  devicesWithSettings,
+  enterLine,
   fillTargetSnr,
   findings,
   footprint,
+  linesOf,
   measuresOf,
   rangeGrid,
   rankTransducers,
@@ -141,6 +144,36 @@ const findingsAfter = ([name, budgetMs, edit]: (typeof afterEdits)[number]): Row
   return [beside('budget', budgetMs), beside('a full run', median(whole))];
 };
 
+/** What lines more cost that no finding is about, up to 130, on a boat on which all that is wanted is entered. */
+const findingsOfLines = (): Row => {
+  const done = { at: '2026-06-01T08:00:00Z', by: 'Installer' };
+  const lines = devicesWithSettings(plan).flatMap(({ id }) => linesOf(plan, id));
+  const entered = applyEdits(
+    plan,
+    lines.flatMap((line) => enterLine(plan, line, done)),
+  );
+  if (!entered.ok) throw new Error('A line of the bench was refused.');
+  const [deviceId = '', kinds] = Object.entries(entered.plan.held)[0] ?? [];
+  const asLeft = { value: 'A name', ...done, seenAgainAt: null };
+  const more = Array.from({ length: 130 - lines.length }, (_, i) => [`name-${i}`, { asFound: null, asLeft }] as const);
+  const name = { ...kinds?.name, ...Object.fromEntries(more) };
+  const many: Plan = { ...entered.plan, held: { ...entered.plan.held, [deviceId]: { ...kinds, name } } };
+  const took = (of: Plan): number => {
+    const copy = anew(of);
+    return microseconds(1, () => void findings(copy)) / 1000;
+  };
+  const dearer = Array.from({ length: 60 }, () => took(many) - took(entered.plan));
+  const value = median(dearer);
+  return {
+    name: 'findings with 130 lines held, dearer by',
+    value,
+    unit: 'ms',
+    baseline: 'budget',
+    baselineValue: 1,
+    ratio: value,
+  };
+};
+
 /** What is computed without a server. */
 export const coreRows = async (): Promise<Row[]> => [
   await row(
@@ -200,4 +233,5 @@ export const coreRows = async (): Promise<Row[]> => [
     () => 3000,
   ),
   ...afterEdits.flatMap(findingsAfter),
+  findingsOfLines(),
 ];

@@ -434,9 +434,9 @@ export const mutants = [
     to: 'value: depthM * (waterMps / usedMps - 1),',
   },
   {
-    file: 'stages/sources/rules/display-settings.ts',
-    from: '.sort((a, b) => Math.abs(a.errorM) - Math.abs(b.errorM));',
-    to: '.sort((a, b) => a.errorM - b.errorM);',
+    file: 'sources/best-water.ts',
+    from: 'Math.abs(a.errorM) - Math.abs(b.errorM)',
+    to: 'a.errorM - b.errorM',
   },
   {
     file: 'power/hours-borne.ts',
@@ -710,7 +710,7 @@ export const mutants = [
   { file: 'plan/held-by.ts', from: "if (sides.includes('swapped')) return 'swapped';", to: '' },
   {
     file: 'edits/go-with-display.ts',
-    from: "(line.asLeft?.at ?? '') > (there.asLeft?.at ?? '')",
+    from: 'saidAt(line) > saidAt(there)',
     to: 'line !== there',
   },
   {
@@ -728,14 +728,26 @@ export const mutants = [
     to: "if (!will) return { standing: foundLast ? 'seen'",
   },
   { file: 'job/entered-lines.ts', from: "if (changed) return { standing: 'changed', because: changed };", to: '' },
-  { file: 'job/entered-lines.ts', from: 'found !== null && alike(found, value)', to: 'found !== null' },
-  { file: 'job/entered-lines.ts', from: "chosenFor === 'boat' ? null :", to: "chosenFor === 'device' ? null :" },
-  { file: 'job/entered-lines.ts', from: "('value' in wanted && alike(wanted.value, value))", to: "'value' in wanted" },
+  {
+    file: 'job/line-edits.ts',
+    from: 'figures && sameValue(goesInto[of].value(figures, plan, ofId), value)',
+    to: 'figures',
+  },
+  { file: 'job/line-edits.ts', from: "chosenFor === 'boat' ? null :", to: "chosenFor === 'device' ? null :" },
+  { file: 'job/line-edits.ts', from: "('value' in wanted && sameValue(wanted.value, value))", to: "'value' in wanted" },
   {
     file: 'handover/card-corrections.ts',
     from: "=== 'stale' ? 'stale' : 'fresh'",
     to: "=== 'stale' ? 'fresh' : 'fresh'",
   },
+  { file: 'job/entered-lines.ts', from: "how.standing !== 'look again' &&", to: '' },
+  { file: 'job/entered-lines.ts', from: 'result.since(plan, ofId, measured)', to: 'result.standing(plan, ofId)' },
+  {
+    file: 'job/line-edits.ts',
+    from: "if (line?.asLeft) return [{ type: 'seeAgain'",
+    to: "if (line) return [{ type: 'seeAgain'",
+  },
+  { file: 'calibration/offset-rows.ts', from: '...(grounding ?', to: '...(grounding && !result ?' },
   { file: 'handover/card-corrections.ts', from: '20 * of.factor', to: '20 / of.factor' },
   { file: 'handover/card-corrections.ts', from: "deg < 0 ? 'bow down'", to: "deg > 0 ? 'bow down'" },
   { file: 'handover/card-corrections.ts', from: 'lines.length + deviations.length > 0', to: 'lines.length >= 0' },
@@ -743,7 +755,7 @@ export const mutants = [
   { file: 'calibration/found-set.ts', from: 'if (!names.some((name) => name in changes)) return [];', to: '' },
   {
     file: 'calibration/found-set.ts',
-    from: 'found === null || alike(heldBy(plan, deviceId, kind, id), found)',
+    from: 'found === null || sameValue(heldBy(plan, deviceId, kind, id), found)',
     to: 'found === null',
   },
   {

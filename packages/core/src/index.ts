@@ -221,12 +221,13 @@ export { networkRules } from './stages/fit/rules/network.ts';
 export {
   devicesWithSettings,
   type EnteredLine,
-  entryOfLine,
-  keepAsItIs,
   isDone,
+  lineOfProcedure,
   linesOf,
   type LineStanding,
 } from './job/entered-lines.ts';
+export { enterLine, keepAsItIs, seeLine, takeBackLine } from './job/line-edits.ts';
+export { seenToOnce } from './sources/display-rows.ts';
 export { looksAside } from './calibration/calibrated-sensors.ts';
 export { foundSet } from './calibration/found-set.ts';
 export { keyedIn, offsetKeyedIn } from './calibration/keyed-in.ts';

@@ -1,6 +1,6 @@
 import type { CalibrationKind, Plan, Quantity, Sentence } from '@grey-keel/model';
 import { enteredResult } from '../plan/held-by.ts';
-import { defineResult, type Result, type ResultParts } from '../plan/define-result.ts';
+import { defineResult, type Noted, type Result, type ResultParts, type ResultStanding } from '../plan/define-result.ts';
 import type { CalibratedSensor } from './calibrated-sensors.ts';
 import type { Measured, Measurement } from './sensor-calibration.ts';
 
@@ -35,6 +35,7 @@ export interface CalibrationRow<K extends CalibrationKind = CalibrationKind> ext
     readonly slice: (plan: Plan, id: string) => WithReadings | null;
     readonly fingerprint: (of: never) => string;
     readonly parts: (of: never) => Record<string, string>;
+    readonly since: (plan: Plan, id: string, then: Noted | null) => ResultStanding;
     readonly compute: (of: never) => Measurement;
   };
 }

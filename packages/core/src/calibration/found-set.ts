@@ -1,8 +1,7 @@
 import { type Edit, isNoted, type Plan } from '@grey-keel/model';
 import { goesInto, heldBy, type MeasuredKind } from '../plan/held-by.ts';
+import { sameValue } from '../plan/same-value.ts';
 import { settingsFor } from '../plan/settings-for.ts';
-
-const alike = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 
 /**
  * What turned out to be set in a device while readings were taken, as the edits that note it: none where that is what it
@@ -27,7 +26,7 @@ export const foundSet = (
   const { kind, deviceOf, value } = goesInto[of];
   const deviceId = deviceOf(plan, id);
   const found = value(figures, plan, id);
-  return found === null || alike(heldBy(plan, deviceId, kind, id), found)
+  return found === null || sameValue(heldBy(plan, deviceId, kind, id), found)
     ? []
     : [{ type: 'readAsFound', kind, deviceId, ofId: id, asFound: { value: found, at, by: null } } as Edit];
 };

@@ -10,6 +10,7 @@ import { itsOwn } from '../sources/display-rows.ts';
 import { looksAside } from './calibrated-sensors.ts';
 import { calibrationRows, kindWord } from './calibration-rows.ts';
 import { depthOffsetOf, measuredOffset } from './depth-offset-subject.ts';
+import { offsetAtGrounding } from './offset-at-grounding.ts';
 import { toleranceOf } from './measured-by-kind.ts';
 
 /** The transducers whose depth a display shows, or that are read on it. */
@@ -30,10 +31,16 @@ export const depthOffsetSetting = defineSetting({
     const offsetM = offsetForDisplay(plan, ofId, result.answer.offsetM, deviceId);
     return { value: { offsetM, reference: depthOffsetOf(plan, ofId).reference } };
   },
-  // Within a step of the display nothing else could be keyed in.
-  bears: (held, wanted, plan, deviceId) => {
+  // Within a step of the display nothing else could be keyed in; where none holds at every depth, the one at grounding will do.
+  bears: (held, wanted, plan, deviceId, ofId) => {
     const { step, metresPerUnit } = depthDisplayOf(plan, deviceId);
-    return held.reference === wanted.reference && Math.abs(held.offsetM - wanted.offsetM) < step * metresPerUnit - 1e-9;
+    const result = measuredOffset.of(plan, ofId);
+    const grounding = result?.known ? offsetAtGrounding(plan, ofId, result.answer) : null;
+    const right = [wanted.offsetM, ...(grounding ? [offsetForDisplay(plan, ofId, grounding.value, deviceId)] : [])];
+    return (
+      held.reference === wanted.reference &&
+      right.some((offsetM) => Math.abs(held.offsetM - offsetM) < step * metresPerUnit - 1e-9)
+    );
   },
   inWords: ({ offsetM, reference }) => [
     offsetM > 0 ? '+' : '',

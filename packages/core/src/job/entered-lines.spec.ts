@@ -8,11 +8,12 @@ import { setUpIn } from '../plan/read-at.ts';
 import { alarmsHeld, enteredResult, heldBy, sidesHeld, typeHeld } from '../plan/held-by.ts';
 import { heldOffsetM } from '../calibration/held-offset.ts';
 import { displayDepthError } from '../sources/display-depth-error.ts';
-import { edited, seeded } from '../testing/sample-plan.ts';
+import { aDisplay, aPlan, edited, pair, seeded, withEntered } from '../testing/sample-plan.ts';
 import { enters, finds, forgets } from '../testing/set-at.ts';
 import { soundBoat } from '../testing/sound-boat.ts';
-import { devicesWithSettings, type EnteredLine, entryOfLine, isDone, keepAsItIs, linesOf } from './entered-lines.ts';
+import { devicesWithSettings, type EnteredLine, isDone, linesOf } from './entered-lines.ts';
 import { findings } from './findings.ts';
+import { enterLine, keepAsItIs, seeLine, takeBackLine } from './line-edits.ts';
 
 const later = { at: '2026-06-01T10:00:00Z', by: 'Installer' };
 const allLines = (plan: Plan): EnteredLine[] => devicesWithSettings(plan).flatMap(({ id }) => linesOf(plan, id));
@@ -20,8 +21,7 @@ const keyOf = ({ deviceId, kind, ofId }: EnteredLine): string => `${deviceId} ${
 const lineIn = (plan: Plan, one: EnteredLine): EnteredLine =>
   linesOf(plan, one.deviceId).find((other) => keyOf(other) === keyOf(one))!;
 const entered = (plan: Plan, line: EnteredLine): Plan => {
-  const edit = entryOfLine(plan, line, later);
-  return edit ? edited(plan, edit) : plan;
+  return edited(plan, ...enterLine(plan, line, later));
 };
 
 /** Boats of any size with north chosen and every name given, so that all is wanted that can be. */
@@ -217,11 +217,46 @@ describe('what devices hold', () => {
     });
     expect(measurementOf(sampled, 'sound speed', 'helm')?.known).toBeTrue();
     const line = linesOf(sampled, 'helm').find(({ kind }) => kind === 'sound')!;
-    const edit = entryOfLine(sampled, line, later) as { readonly asLeft?: { readonly measured?: unknown } };
-    expect(edit.asLeft).toEqual(
+    const [edit] = enterLine(sampled, line, later) as { readonly asLeft: { readonly measured?: unknown } }[];
+    expect(edit?.asLeft).toEqual(
       jasmine.objectContaining({ value: jasmine.objectContaining({ waterType: jasmine.any(String) }) }),
     );
-    expect(edit.asLeft?.measured).toBeUndefined();
+    expect(edit?.asLeft.measured).toBeUndefined();
+  });
+
+  it('of a depth on two displays is judged by what was entered in each: an old entry in one makes no new one stale', () => {
+    const feed = { sourceId: 'a-wide', fallbackId: null };
+    const boat = edited(
+      withEntered(aPlan(), 'a-wide'),
+      { type: 'addStation', id: 'zbow', station: { name: 'Bow', viewingDistanceM: 1, posture: 'standing' } },
+      { type: 'fitDisplay', stationId: 'zbow', display: aDisplay() },
+      { type: 'feed', stationId: 'helm', quantity: 'depth', feed },
+      { type: 'feed', stationId: 'zbow', quantity: 'depth', feed },
+    );
+    const of = (plan: Plan, deviceId: string) => linesOf(plan, deviceId).find(({ kind }) => kind === 'depth-offset')!;
+    const read = pair(30, 29.7);
+    const moved = edited(boat, { type: 'recordReading', transducerId: 'a-wide', readingId: 'late', reading: read });
+    const [helm, bow] = [of(moved, 'helm'), of(moved, 'zbow')];
+    expect([helm.deviceId, setUpIn(moved, 'a-wide')]).toEqual(['helm', 'helm']);
+    const now = entered(moved, bow);
+    expect([of(now, 'helm').standing, of(now, 'zbow').standing]).toEqual(['changed', 'entered']);
+    expect(of(now, 'helm').because.length).toBeGreaterThan(0);
+  });
+
+  it('is seen once it was looked at, read again where it was never entered, and taken back to what was found', () => {
+    const boat = edited(soundBoat(seeded(7)), forgets('helm', 'north'), finds('helm', 'north', 'true', 'helm', null));
+    const line = (plan: Plan) => linesOf(plan, 'helm').find(({ kind }) => kind === 'north')!;
+    expect(line(boat).seen).toBeFalse();
+    const again = edited(boat, ...seeLine(line(boat), later));
+    expect([line(again).seen, line(again).line?.asFound?.at, line(again).line?.asLeft]).toEqual([true, later.at, null]);
+    const keyed = edited(again, enters('helm', 'north', 'magnetic', 'helm', '2026-06-02T10:00:00Z'));
+    expect(line(keyed).seen).toBeFalse();
+    const looked = edited(keyed, ...seeLine(line(keyed), { at: '2026-06-03T10:00:00Z', by: null }));
+    expect([line(looked).seen, heldBy(looked, 'helm', 'north')]).toEqual([true, 'magnetic']);
+    const reset = { at: '2026-06-04T10:00:00Z', by: null, why: 'reset' as const };
+    expect(line(edited(looked, { type: 'resetDevice', deviceId: 'helm', id: 'r', reset })).seen).toBeFalse();
+    expect(heldBy(edited(looked, ...takeBackLine(line(looked))), 'helm', 'north')).toBe('true');
+    expect(seeLine(line(edited(soundBoat(seeded(7)), forgets('helm', 'north'))), later)).toEqual([]);
   });
 
   it('is wanted as it is once that is chosen: north for the boat, an alarm for its display, and no more than that', () => {

@@ -8,7 +8,7 @@ import { applyEdits, replayEdits } from './apply-edits.ts';
 import { dangling } from '../edits/holds.ts';
 import { setUpKinds } from '../edits/go-with-display.ts';
 import { offsetHeldM } from '../plan/held-by.ts';
-import { enters } from '../testing/set-at.ts';
+import { enters, finds } from '../testing/set-at.ts';
 import { settings } from './settings.ts';
 
 const restore = (...patches: Patch[]): Edit => ({ type: 'restore', patches });
@@ -112,6 +112,8 @@ describe('what edits keep true', () => {
         } as Edit),
       ),
     ).toEqual([0.3, false]);
+    const found = finds('a-wide', 'depth-offset', offset(0.2), 'a-wide', '2026-05-03T08:00:00Z');
+    expect(now(edited(later, found))).toEqual([0.2, false]);
     // A line the transducer holds itself stays, and one of each kind that its display takes goes.
     const all = edited(
       bare,

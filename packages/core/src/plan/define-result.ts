@@ -16,7 +16,7 @@ export interface Result {
 }
 
 /** What a result rested on when it was noted: as a whole, and by its parts, as short hashes or in full. */
-interface Noted {
+export interface Noted {
   readonly fingerprint: string;
   readonly parts?: Readonly<Record<string, string>> | undefined;
   readonly inputs?: unknown;
@@ -80,13 +80,15 @@ export const defineResult = <S extends object, A>({
       .filter((part) => part in words && canonicalize(before[part]) !== canonicalize(current[part]))
       .map((part) => words[part as keyof S]);
   };
-  const standing = remembered((plan, key): ResultStanding => {
-    const [now, then] = [sliceOf(plan, key), noted(plan, key)];
+  /** How something that was noted stands to what it would be now. */
+  const since = (plan: Plan, key: string, then: Noted | null): ResultStanding => {
+    const now = sliceOf(plan, key);
     if (!now || !then) return { state: 'missing', changed: [] };
     if (fingerprintOf(now) === then.fingerprint) return { state: 'fresh', changed: [] };
     const { inputs, parts = {} } = then;
     if (inputs !== undefined) return { state: 'stale', changed: changedSince(inputs, now) };
     return { state: 'stale', changed: Object.keys(parts).length ? changedBetween(parts, now) : [] };
-  });
-  return { keys, slice: sliceOf, of: answers, compute, fingerprint: fingerprintOf, parts: partsOf, standing };
+  };
+  const standing = remembered((plan, key): ResultStanding => since(plan, key, noted(plan, key)));
+  return { keys, slice: sliceOf, of: answers, compute, fingerprint: fingerprintOf, parts: partsOf, since, standing };
 };

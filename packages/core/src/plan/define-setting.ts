@@ -18,7 +18,13 @@ export interface Setting<K extends SettingKind = SettingKind> {
   readonly of: (plan: Plan, deviceId: string) => readonly string[];
   readonly wanted: (plan: Plan, deviceId: string, ofId: string) => Wanted<K>;
   /** Whether what is held will do: by the device's own step, a tolerance, how a text is written. Alike where left out. */
-  readonly bears?: (held: SettingValue<K>, wanted: SettingValue<K>, plan: Plan, deviceId: string) => boolean;
+  readonly bears?: (
+    held: SettingValue<K>,
+    wanted: SettingValue<K>,
+    plan: Plan,
+    deviceId: string,
+    ofId: string,
+  ) => boolean;
   readonly inWords: (value: SettingValue<K>) => Sentence;
   /** Where it is the user's choice: whether one stands for the whole boat, or each device has its own. */
   readonly chosenFor?: 'boat' | 'device';

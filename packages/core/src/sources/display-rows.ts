@@ -1,8 +1,9 @@
-import { displayWaters, type Plan, type SettingKind, type SettingValue } from '@grey-keel/model';
-import { defineSetting, type Setting } from '../plan/define-setting.ts';
+import { type Plan, type SettingKind, type SettingValue } from '@grey-keel/model';
+import { defineSetting } from '../plan/define-setting.ts';
 import { setUpIn } from '../plan/read-at.ts';
 import { inOrder, soundSpeedDownTo, workingWater } from '../plan/working-water.ts';
-import { displaySound, soundOfType } from './display-sound.ts';
+import { bestWater, isNoticed } from './best-water.ts';
+import { displaySound } from './display-sound.ts';
 
 /** A display's own settings are of itself; a sensor has none of these. */
 export const itsOwn = (plan: Plan, deviceId: string): readonly string[] => (plan.displays[deviceId] ? [deviceId] : []);
@@ -14,20 +15,6 @@ export const setUpOn = (plan: Plan, deviceId: string): readonly string[] =>
   );
 
 const notChosen = { reason: 'not chosen yet' } as const;
-
-/** Under this share of the depth, and under this in metres, a wrong speed of sound is lost in what a display shows. */
-export const noticeableShare = 0.005;
-export const noticeableM = 0.05;
-
-/** The water type whose speed of sound errs least at the working depth; null while the water is not described. */
-export const bestWaterType = (plan: Plan): (typeof displayWaters)[number] | null => {
-  const water = workingWater(plan);
-  if (!water) return null;
-  const { depthM } = plan.working;
-  const there = soundSpeedDownTo(water, depthM).soundSpeedMps;
-  const off = (type: (typeof displayWaters)[number]): number => Math.abs(soundOfType(type, water, depthM) - there);
-  return [...displayWaters].sort((a, b) => off(a) - off(b))[0] ?? null;
-};
 
 const plain = (text: string): string => text.trim().toLowerCase().replace(/\s+/g, ' ');
 
@@ -51,8 +38,8 @@ export const soundSetting = defineSetting({
   of: itsOwn,
   measured: 'sound speed',
   wanted: (plan) => {
-    const waterType = bestWaterType(plan);
-    return waterType ? { value: { waterType } } : { reason: 'the water is not described' };
+    const best = bestWater(plan);
+    return best ? { value: { waterType: best.type } } : { reason: 'the water is not described' };
   },
   // Whatever is set will do as long as what it costs is lost in what the display shows.
   bears: (held, _, plan) => {
@@ -61,7 +48,7 @@ export const soundSetting = defineSetting({
     const sound = water && displaySound(held, water, depthM);
     if (!water || !sound) return false;
     const errorM = depthM * (sound.soundSpeedMps / soundSpeedDownTo(water, depthM).soundSpeedMps - 1);
-    return Math.abs(errorM) < Math.max(noticeableM, noticeableShare * depthM);
+    return !isNoticed(errorM, depthM);
   },
   inWords: (value) =>
     'waterType' in value ? [value.waterType] : ['', { value: value.soundSpeedMps, quantity: 'soundSpeed' }],
@@ -103,15 +90,18 @@ export const nameSetting = defineSetting({
 });
 
 type SeenTo = 'nuisance-alarms' | 'hiding-menus' | 'unused-pages' | 'brightness' | 'blank-card' | 'chart-card';
-const seenTo = <K extends SeenTo & SettingKind>(kind: K, word: string, value: SettingValue<K>): Setting<K> =>
-  defineSetting({
+/** With what it is once it has been seen to. */
+const seenTo = <K extends SeenTo & SettingKind>(kind: K, word: string, done: SettingValue<K>) => ({
+  ...defineSetting<K>({
     kind,
     group: 'Seen to once',
     word,
     of: itsOwn,
-    wanted: () => ({ value }),
-    inWords: () => [value as string],
-  });
+    wanted: () => ({ value: done }),
+    inWords: () => [done],
+  }),
+  done,
+});
 
 export const seenToOnce = {
   'nuisance-alarms': seenTo('nuisance-alarms', 'Nuisance alarms', 'off'),

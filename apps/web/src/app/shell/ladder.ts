@@ -150,7 +150,7 @@ import { StateSign } from '../shared/state-sign.ts';
       }
       /* Beside its name there is no room. */
       .mark.here {
-        box-shadow: inset 0 -5px 0 var(--water);
+        box-shadow: inset 0 4px 0 var(--water);
       }
       .number {
         font-size: 18px;

@@ -1,8 +1,8 @@
-import { enteredResult, heldBy } from '@grey-keel/core';
+import { enteredResult, heldBy, setUpIn } from '@grey-keel/core';
 import { edited, enters } from '@grey-keel/core/testing';
 import { emptyPlan } from '@grey-keel/model';
 import { boatEvents } from '../../state/plan.actions.ts';
-import { withHelm } from '../../testing/plans.ts';
+import { withFit, withHelm } from '../../testing/plans.ts';
 import { stageHarness } from '../../testing/stage-harness.ts';
 import { CalibratePage } from './calibrate-page.ts';
 
@@ -50,6 +50,26 @@ describe('the calibration', () => {
     expect(Object.keys(plan().depthOffsets['a-wide']?.readings ?? {}).length).toBe(4);
   });
 
+  it('asks for what is entered again once the display was reset: it is entered, or seen, anew', async () => {
+    const root = await page(CalibratePage, withFit());
+    await choose(root, '#reading-set-to-a-wide', 'fresh');
+    for (const lead of ['5', '9', '12']) await record(root, lead, String(Number(lead) - 0.4));
+    await press(root, '#enter-offset');
+    const button = () => root.querySelector<HTMLButtonElement>('#enter-offset');
+    const standing = () => root.querySelector('#result [data-standing]')?.getAttribute('data-standing');
+    expect([button()?.disabled, standing()]).toEqual([true, 'entered']);
+    const reset = { at: new Date(Date.now() + 60_000).toISOString(), by: null, why: 'reset' as const };
+    store().dispatch(
+      boatEvents.edited({
+        revisionId: crypto.randomUUID(),
+        label: 'x',
+        edits: [{ type: 'resetDevice', deviceId: setUpIn(plan(), 'a-wide'), id: 'r', reset }],
+      }),
+    );
+    await settle();
+    expect([button()?.disabled, standing()]).toEqual([false, 'look again']);
+  });
+
   it('remembers what was entered, and says what changed when it goes stale', async () => {
     const root = await page(CalibratePage);
     await choose(root, '#reading-set-to-a-wide', 'fresh');
@@ -61,6 +81,7 @@ describe('the calibration', () => {
     await press(root, '#seen-again');
     expect(entered()?.by).toBe('Installer');
     expect(text(root, '#result')).toContain('Seen again after power off and on');
+    expect(root.querySelector('#result [data-standing]')?.getAttribute('data-standing')).toBe('seen');
     store().dispatch(
       boatEvents.edited({
         revisionId: crypto.randomUUID(),

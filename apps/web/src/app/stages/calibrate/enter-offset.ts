@@ -3,6 +3,7 @@ import {
   type DepthOffsetAnswer,
   enteredResult,
   entryDoubts,
+  lineOfProcedure,
   measuredOffset,
   offsetAtGrounding,
   offsetForDisplay,
@@ -44,12 +45,12 @@ export interface Without {
         severity="secondary"
         id="enter-grounding"
         (click)="entered.emit({ offsetM: holds, reason: null })"
-        [disabled]="standing().state === 'fresh' && isHeld(holds)"
+        [disabled]="isDone() && isHeld(holds)"
       >
         I have entered {{ holds | figure: 'length' : units() : { signed: true } }}
       </button>
     }
-    @if (standing().state !== 'fresh' && doubts().length) {
+    @if (!isDone() && doubts().length) {
       <ul class="doubts">
         @for (doubt of doubts(); track $index) {
           <li>{{ doubt | sentence: units() }}</li>
@@ -77,7 +78,7 @@ export interface Without {
         severity="secondary"
         id="enter-without"
         (click)="leaveOut.emit(other.readingIds)"
-        [disabled]="standing().state === 'fresh'"
+        [disabled]="isDone()"
       >
         Leave {{ other.words }} out: {{ other.offsetM | figure: 'length' : units() : { signed: true } }}
       </button>
@@ -87,9 +88,9 @@ export interface Without {
       pButton
       id="enter-offset"
       (click)="entered.emit({ offsetM: taken(), reason: doubts().length ? reason() : null })"
-      [disabled]="standing().state === 'fresh' || (doubts().length > 0 && reason() === '')"
+      [disabled]="isDone() || (doubts().length > 0 && reason() === '')"
     >
-      @if (standing().state === 'fresh') {
+      @if (isDone()) {
         Entered
       } @else {
         I have entered {{ taken() | figure: 'length' : units() : { signed: true } }}{{ without() ? ', with it' : '' }}
@@ -121,7 +122,12 @@ export class EnterOffset {
   private readonly plan = this.open.plan;
   protected readonly units = this.open.units;
   protected readonly because = asLeftShape.reason.unwrap();
-  protected readonly standing = computed(() => measuredOffset.standing(this.plan(), this.transducerId()));
+  /** Nothing is to be done: it is entered as it is now, and the display was not reset since. */
+  protected readonly isDone = computed(
+    () =>
+      measuredOffset.standing(this.plan(), this.transducerId()).state === 'fresh' &&
+      lineOfProcedure(this.plan(), 'depth', this.transducerId())?.standing !== 'look again',
+  );
   protected readonly doubts = computed(() => entryDoubts(this.plan(), this.transducerId(), this.answer()));
   protected readonly taken = computed(() => offsetForDisplay(this.plan(), this.transducerId(), this.answer().offsetM));
   /** By more than the figure above it shows. */

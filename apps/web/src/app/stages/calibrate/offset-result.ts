@@ -10,7 +10,6 @@ import {
   type DepthOffsetResult,
   enteredResult,
   offsetKeyedIn,
-  setUpIn,
   measuredOffset,
   offsetForDisplay,
   signInWords,
@@ -22,7 +21,7 @@ import { openBoat } from '../open-boat.ts';
 import { type Entering, EnterOffset } from './enter-offset.ts';
 import { EnteredBy } from '../entered-by.ts';
 import type { ReadingRow } from './reading-rows.ts';
-import { SeenAgain } from './seen-again.ts';
+import { HeldLine } from './held-line.ts';
 
 /** Below this a display's wrong sound speed is lost in its own steps. */
 const noticeableError = 0.002;
@@ -30,7 +29,7 @@ const noticeableError = 0.002;
 /** What the readings give: the offset to enter, what it changes, whether it is sure enough, and the way to enter it. */
 @Component({
   selector: 'gk-offset-result',
-  imports: [ComputedNumber, DatePipe, EnterOffset, FigurePipe, SeenAgain, SentencePipe],
+  imports: [ComputedNumber, DatePipe, EnterOffset, FigurePipe, HeldLine, SentencePipe],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet result" aria-labelledby="result-title" id="result">
@@ -131,8 +130,8 @@ const noticeableError = 0.002;
             Stale: {{ standing().changed.join(', ') || 'the calculation' }} changed since.
           }
         </p>
-        <gk-seen-again [at]="entered.seenAgainAt" (seen)="seenAgain($event)" />
       }
+      <gk-held-line of="depth" [sensorId]="transducerId()" />
     </section>
   `,
   styleUrl: './result.css',
@@ -213,16 +212,6 @@ export class OffsetResult {
   });
   /** The offset only holds once the display works with this water's own speed of sound. */
   protected readonly readsOff = computed(() => Math.abs(this.answer()?.displayDepthError ?? 0) >= noticeableError);
-
-  protected seenAgain(at: string): void {
-    this.open.edits.edit('seen again after power off', {
-      type: 'seeAgain',
-      kind: 'depth-offset',
-      deviceId: setUpIn(this.plan(), this.transducerId()),
-      ofId: this.transducerId(),
-      at,
-    });
-  }
 
   protected leaveOut(readingIds: readonly string[]): void {
     this.open.edits.edit(

@@ -7,16 +7,15 @@ import {
   alsoEntered,
   entryOf,
   followsFrom,
-  goesInto,
-  isHeld,
   kindWord,
+  lineOfProcedure,
   type Measurement,
   moreFor,
   standingOf,
   toleranceOf,
   withoutApart,
 } from '@grey-keel/core';
-import { type CalibrationKind, type Edit, type Figure, isNoted } from '@grey-keel/model';
+import { type CalibrationKind, type Edit, type Figure } from '@grey-keel/model';
 import { ComputedNumber } from '../../shared/computed-number.ts';
 import { FigurePipe, SentencePipe } from '../../shared/figure-pipe.ts';
 import { PressButton } from '../../shared/press-button.ts';
@@ -25,12 +24,12 @@ import { EnteredBy } from '../entered-by.ts';
 import { EnteredByField } from '../entered-by-field.ts';
 import { severalOf } from './procedures/procedure.ts';
 import { procedures } from './procedures/procedures.ts';
-import { SeenAgain } from './seen-again.ts';
+import { HeldLine } from './held-line.ts';
 
 /** What the readings of a sensor give: the figure to enter, what it changes, how sure it is, and the way to enter it. */
 @Component({
   selector: 'gk-sensor-result',
-  imports: [ComputedNumber, DatePipe, EnteredByField, FigurePipe, PressButton, SeenAgain, SentencePipe],
+  imports: [ComputedNumber, DatePipe, EnteredByField, FigurePipe, PressButton, HeldLine, SentencePipe],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="sheet result" aria-labelledby="result-title" id="result">
@@ -121,14 +120,8 @@ import { SeenAgain } from './seen-again.ts';
             Leave {{ other.readingIds.length === 1 ? 'it' : 'them' }} out: {{ other.says | sentence: units() }}
           </button>
         }
-        <button
-          type="button"
-          pButton
-          id="enter-calibration"
-          [disabled]="standing().state === 'fresh'"
-          (click)="enter()"
-        >
-          {{ standing().state === 'fresh' ? words().done : words().enter }}
+        <button type="button" pButton id="enter-calibration" [disabled]="isDone()" (click)="enter()">
+          {{ isDone() ? words().done : words().enter }}
         </button>
       } @else {
         <p class="is-missing wanting">
@@ -144,10 +137,8 @@ import { SeenAgain } from './seen-again.ts';
             Out of date: {{ standing().changed.join(', ') || 'the calculation' }} changed since.
           }
         </p>
-        @if (keptByDisplay()) {
-          <gk-seen-again [at]="entered.seenAgainAt" (seen)="seenAgain($event)" />
-        }
       }
+      <gk-held-line [of]="kind()" [sensorId]="sensorId()" />
     </section>
   `,
   styleUrl: './result.css',
@@ -198,8 +189,12 @@ export class SensorResult {
     const it = this.measurement();
     return it && !it.known ? it.wanting : '';
   });
-  /** What a display holds through a loss of power; a card and a plan need none. */
-  protected readonly keptByDisplay = computed(() => isHeld(this.kind()));
+  /** Nothing is to be done: it is entered as it is now, and the device was not reset since. */
+  protected readonly isDone = computed(
+    () =>
+      this.standing().state === 'fresh' &&
+      lineOfProcedure(this.plan(), this.kind(), this.sensorId())?.standing !== 'look again',
+  );
   /** The figures to enter, with what each is called where there are several; of a curve its largest deviation. */
   protected readonly shown = computed((): { readonly word: string; readonly figure: Figure }[] => {
     const it = this.known();
@@ -267,13 +262,5 @@ export class SensorResult {
       entry,
       ...alsoEntered(this.plan(), this.sensorId(), it),
     );
-  }
-
-  protected seenAgain(at: string): void {
-    const of = this.kind();
-    if (isNoted(of)) return;
-    const { kind, deviceOf } = goesInto[of];
-    const deviceId = deviceOf(this.plan(), this.sensorId());
-    this.open.edits.edit('seen again after power off', { type: 'seeAgain', kind, deviceId, ofId: this.sensorId(), at });
   }
 }

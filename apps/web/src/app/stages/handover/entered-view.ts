@@ -1,7 +1,16 @@
 import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal } from '@angular/core';
-import { devicesWithSettings, type EnteredLine, entryOfLine, isDone, keepAsItIs, linesOf } from '@grey-keel/core';
-import { type Edit, resetReasons, type StageState } from '@grey-keel/model';
+import {
+  devicesWithSettings,
+  type EnteredLine,
+  enterLine,
+  isDone,
+  keepAsItIs,
+  linesOf,
+  seeLine,
+  takeBackLine,
+} from '@grey-keel/core';
+import { type Edit, resetReasons } from '@grey-keel/model';
 import { ChoiceButtons } from '../../shared/choice-buttons.ts';
 import { SentencePipe } from '../../shared/figure-pipe.ts';
 import { Fold } from '../../shared/fold.ts';
@@ -13,25 +22,8 @@ import { StateSign } from '../../shared/state-sign.ts';
 import { newId } from '../../state/open-plan.ts';
 import { EnteredBy } from '../entered-by.ts';
 import { EnteredByField } from '../entered-by-field.ts';
+import { lineMarks, lineSign } from '../line-sign.ts';
 import { openBoat } from '../open-boat.ts';
-
-/** How a line is marked at its edge: what could mislead, what has to be done, what is done. */
-const marks: Readonly<Record<EnteredLine['standing'], 'bad' | 'check' | 'open' | 'done'>> = {
-  'look again': 'bad',
-  differs: 'bad',
-  changed: 'check',
-  'to enter': 'open',
-  unknown: 'open',
-  'right as found': 'done',
-  entered: 'done',
-  seen: 'done',
-};
-
-/** The sign of each mark: the shapes of the ladder. */
-const signs = { bad: 'stop', check: 'stale', open: 'missing', done: 'fresh' } as const satisfies Record<
-  string,
-  StageState
->;
 
 /** What each device should hold, in the order it is keyed in, and how every line of it stands. */
 @Component({
@@ -53,7 +45,7 @@ const signs = { bad: 'stop', check: 'stale', open: 'missing', done: 'fresh' } as
     @if (device(); as it) {
       <div class="row bar">
         <gk-choice-buttons
-          label="Device, with how many of its lines are done"
+          label="How many lines are done, by device"
           fieldId="entered-device"
           [value]="it.id"
           [choices]="choices()"
@@ -113,7 +105,7 @@ const signs = { bad: 'stop', check: 'stale', open: 'missing', done: 'fresh' } as
                     }
                   </td>
                   <td class="small stands">
-                    <gk-state-sign class="standing" [state]="sign(one.line)" />
+                    <gk-state-sign class="standing" [state]="sign(one.line.standing)" />
                     <strong class="standing">{{ one.line.standing }}</strong>
                     @if (one.line.because.length) {
                       : {{ one.line.because.join(', ') }}
@@ -135,13 +127,13 @@ const signs = { bad: 'stop', check: 'stale', open: 'missing', done: 'fresh' } as
                         }
                       </span>
                     }
-                    @if (keeping(one.line)) {
+                    @if (one.keep; as asItIs) {
                       <button
                         type="button"
                         pButton
                         [text]="true"
                         [id]="'keep-' + one.line.kind + '-' + one.line.ofId"
-                        (click)="keep(one.line)"
+                        (click)="keep(one.line, asItIs)"
                       >
                         Keep it so
                       </button>
@@ -168,8 +160,8 @@ const signs = { bad: 'stop', check: 'stale', open: 'missing', done: 'fresh' } as
                     <gk-tick-field
                       label="seen again"
                       [fieldId]="'seen-' + one.line.kind + '-' + one.line.ofId"
-                      [disabled]="one.line.line === null || one.line.standing === 'seen'"
-                      [value]="one.line.standing === 'seen'"
+                      [disabled]="one.line.line === null || one.line.seen"
+                      [value]="one.line.seen"
                       (changed)="seenAgain(one.line)"
                     />
                   </td>
@@ -190,6 +182,7 @@ export class EnteredView {
   private readonly plan = this.open.plan;
   private readonly by = inject(EnteredBy).name;
   protected readonly units = this.open.units;
+  protected readonly sign = lineSign;
   protected readonly reasons = resetReasons.map((value) => ({
     value,
     label: value === 'replaced' ? 'It was replaced' : value === 'update' ? 'It was updated' : 'It was reset',
@@ -207,12 +200,16 @@ export class EnteredView {
   protected readonly choices = computed(() =>
     this.devices().map(({ id, name, lines }) => ({
       value: id,
-      label: `${name}: ${lines.filter(({ standing }) => isDone(standing)).length}\u00a0of\u00a0${lines.length}`,
+      label: `${lines.filter(({ standing }) => isDone(standing)).length}\u00a0of\u00a0${lines.length}, ${name}`,
     })),
   );
   /** With the place of each line in the whole list. */
   protected readonly groups = computed(() => {
-    const placed = (this.device()?.lines ?? []).map((line, i) => ({ line, place: i + 1 }));
+    const placed = (this.device()?.lines ?? []).map((line, i) => ({
+      line,
+      place: i + 1,
+      keep: this.holdsOther(line) ? keepAsItIs(this.plan(), line) : null,
+    }));
     return [...new Set(placed.map(({ line }) => line.group))].map((name) => ({
       name,
       lines: placed.filter(({ line }) => line.group === name),
@@ -220,11 +217,7 @@ export class EnteredView {
   });
 
   protected mark({ standing }: EnteredLine): string {
-    return marks[standing];
-  }
-
-  protected sign(line: EnteredLine): StageState {
-    return signs[marks[line.standing]];
+    return lineMarks[standing];
   }
 
   /** What is held is said where it is not what is wanted. */
@@ -232,13 +225,8 @@ export class EnteredView {
     return standing === 'differs' || standing === 'to enter' || !('value' in wanted);
   }
 
-  protected keeping(line: EnteredLine): boolean {
-    return keepAsItIs(this.plan(), line) !== null && (this.holdsOther(line) || line.standing === 'unknown');
-  }
-
-  protected keep(line: EnteredLine): void {
-    const edit = keepAsItIs(this.plan(), line);
-    if (edit) this.open.edits.edit(`${line.word.toLowerCase()} as it is`, edit);
+  protected keep({ word }: EnteredLine, edit: Edit): void {
+    this.open.edits.edit(`${word.toLowerCase()} as it is`, edit);
   }
 
   protected reason({ wanted }: EnteredLine): string {
@@ -250,32 +238,16 @@ export class EnteredView {
   }
 
   protected enter(line: EnteredLine, entered: boolean): void {
-    const said = { at: new Date().toISOString(), by: this.by() || null };
-    const edits = entered ? [entryOfLine(this.plan(), line, said)] : this.takenBack(line);
-    this.open.edits.edit(line.word.toLowerCase(), ...edits.flatMap((edit) => edit ?? []));
+    const edits = entered ? enterLine(this.plan(), line, this.now()) : takeBackLine(line);
+    this.open.edits.edit(line.word.toLowerCase(), ...edits);
   }
 
-  /** What was found before stays. */
-  private takenBack({ deviceId, kind, ofId, line }: EnteredLine): Edit[] {
-    const forget: Edit = { type: 'forgetSetting', deviceId, kind, ofId };
-    return line?.asFound
-      ? [forget, { type: 'readAsFound', deviceId, kind, ofId, asFound: line.asFound } as Edit]
-      : [forget];
+  protected seenAgain(line: EnteredLine): void {
+    this.open.edits.edit(`${line.word.toLowerCase()}, seen again`, ...seeLine(line, this.now()));
   }
 
-  /** What was never entered is read again, and is right as found. */
-  protected seenAgain({ deviceId, kind, ofId, line, word }: EnteredLine): void {
-    const at = new Date().toISOString();
-    const edit = line?.asLeft
-      ? { type: 'seeAgain' as const, deviceId, kind, ofId, at }
-      : ({
-          type: 'readAsFound',
-          deviceId,
-          kind,
-          ofId,
-          asFound: { ...line?.asFound, at, by: this.by() || null },
-        } as Edit);
-    this.open.edits.edit(`${word.toLowerCase()}, seen again`, edit);
+  private now(): { at: string; by: string | null } {
+    return { at: new Date().toISOString(), by: this.by() || null };
   }
 
   protected reset(deviceId: string, name: string, why: (typeof resetReasons)[number]): void {
@@ -283,7 +255,7 @@ export class EnteredView {
       type: 'resetDevice',
       deviceId,
       id: newId(),
-      reset: { at: new Date().toISOString(), by: this.by() || null, why },
+      reset: { ...this.now(), why },
     });
   }
 }

@@ -5,6 +5,7 @@ import {
   inOrder,
   isSet,
   looksAside,
+  seenToOnce,
   sidesHeld,
   workingWater,
   type DisplayWater,
@@ -35,15 +36,12 @@ const usualMps = 1500;
 
 const sideChoices = ['not looked at', 'right', 'swapped'] as const;
 
-/** What is seen to once on each display; the alarms have a figure of their own. */
-const seenTo = [
-  { kind: 'nuisance-alarms', value: 'off', label: 'nuisance alarms off' },
-  { kind: 'hiding-menus', value: 'off', label: 'menus that hide off' },
-  { kind: 'unused-pages', value: 'hidden', label: 'unused pages hidden' },
-  { kind: 'brightness', value: 'set', label: 'brightness set' },
-  { kind: 'blank-card', value: 'in', label: 'blank card in' },
-  { kind: 'chart-card', value: 'in', label: 'chart card in' },
-] as const;
+/** What is ticked off on a display, as it is said once it is done. */
+const seenTo = Object.values(seenToOnce).map(({ kind, word, done }) => ({
+  kind,
+  value: done,
+  label: `${word.toLowerCase()} ${done}`,
+}));
 const unset = { value: '' as const, label: 'not looked at' };
 
 /** What each display has set for itself, and what is ticked off on it. */

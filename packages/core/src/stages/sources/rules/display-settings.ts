@@ -1,7 +1,7 @@
-import { displayWaters, fedQuantities, type Plan } from '@grey-keel/model';
+import { fedQuantities, type Plan } from '@grey-keel/model';
 import { heldBy, sidesHeld } from '../../../plan/held-by.ts';
 import { inOrder, soundSpeedDownTo, workingWater } from '../../../plan/working-water.ts';
-import { soundOfType } from '../../../sources/display-sound.ts';
+import { bestWater, isNoticed } from '../../../sources/best-water.ts';
 import { poorRank } from '../../../sources/feeds.ts';
 import { travelConflicts, whatTravels } from '../../../sources/what-travels.ts';
 import { figure, type Found, type Rule } from '../../../findings/rule.ts';
@@ -19,10 +19,6 @@ const depthsOf = (plan: Plan): readonly number[] => {
   return [...new Set(depths)].sort((a, b) => a - b);
 };
 
-/** Under this share of the depth, and under this in metres, a wrong speed of sound is lost in what a display shows. */
-const noticeableShare = 0.005;
-const noticeableM = 0.05;
-
 /**
  * A display's own speed of sound against the water's: every depth is wrong by their ratio. It speaks by the size of the
  * error at the working depth, and offers the setting with the least.
@@ -37,11 +33,9 @@ export const waterType: Rule<'sources'> = {
     const now = displayDepthError(plan, stationId, depthM);
     if (!water || !now) return [];
     const errorM = now.step.value;
-    if (Math.abs(errorM) < Math.max(noticeableM, noticeableShare * depthM)) return [];
+    if (!isNoticed(errorM, depthM)) return [];
     const there = soundSpeedDownTo(water, depthM).soundSpeedMps;
-    const [best] = displayWaters
-      .map((type) => ({ type, errorM: depthM * (soundOfType(type, water, depthM) / there - 1) }))
-      .sort((a, b) => Math.abs(a.errorM) - Math.abs(b.errorM));
+    const best = bestWater(plan);
     if (!best || Math.abs(best.errorM) > Math.abs(errorM) - 1e-9) return [];
     const others = depthsOf(plan)
       .filter((depth) => depth !== depthM)
