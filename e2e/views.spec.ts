@@ -82,6 +82,7 @@ describe('the views', () => {
       await driver.get(`${here.app.address}/boats/nobody/brief`);
       await says(driver, 'main', 'No such boat');
       await show('');
+      await find(driver, '[data-boat="old-marl"] a');
       await here.app.stop('SIGTERM');
       await pointer(driver).press('[data-boat="old-marl"] a');
       await says(driver, 'main', 'does not answer');

@@ -198,4 +198,15 @@ describe('the fleet', () => {
     await press(root, '[role="alert"] button');
     expect(asked()['count']).toBe('50');
   });
+
+  it('keeps the list that is there where it cannot be fetched anew, and says why until it is', async () => {
+    const root = await page(FleetPage);
+    await arrived([line('marl', 'Old Marl')]);
+    store().dispatch(fleetServerEvents.notLoaded({ detail: 'no server' }));
+    await settle();
+    expect(text(root, '[role="alert"]')).toContain('no server');
+    expect(text(root, '[data-boat="marl"]')).toContain('Old Marl');
+    await arrived([line('marl', 'Old Marl')]);
+    expect(root.querySelector('[role="alert"]')).toBeNull();
+  });
 });

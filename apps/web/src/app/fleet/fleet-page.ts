@@ -65,10 +65,10 @@ const settleMs = 400;
             </button>
           </span>
         </div>
+        @if (problem(); as why) {
+          <p role="alert">{{ why }} <button type="button" pButton text (click)="load()">Try again</button></p>
+        }
         @switch (status()) {
-          @case ('failed') {
-            <p role="alert">{{ problem() }} <button type="button" pButton text (click)="load()">Try again</button></p>
-          }
           @case ('ready') {
             @if (all() === 0) {
               <p class="empty">No boat yet. Add one by its name, or import a bundle from another shop.</p>
@@ -133,7 +133,7 @@ const settleMs = 400;
               />
             }
           }
-          @default {
+          @case ('loading') {
             <p role="status">Fetching the fleet.</p>
           }
         }

@@ -20,8 +20,9 @@ export const asking = <S extends Asked>(state: S): S => ({
   status: state.status === 'ready' ? state.status : 'loading',
 });
 
+/** So does it where it cannot be fetched anew, beside why. */
 export const notLoaded = <S extends Asked>(state: S, detail: string): S => ({
   ...state,
-  status: 'failed',
+  status: state.status === 'ready' ? state.status : 'failed',
   problem: detail,
 });

@@ -24,10 +24,10 @@ const derivedOf = (element: Element): string => {
   imports: [InputText, PressButton, TableModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
+    @if (problem(); as why) {
+      <p role="alert">{{ why }} <button type="button" pButton text (click)="load()">Try again</button></p>
+    }
     @switch (status()) {
-      @case ('failed') {
-        <p role="alert">{{ problem() }} <button type="button" pButton text (click)="load()">Try again</button></p>
-      }
       @case ('ready') {
         <p-table
           #table
@@ -103,7 +103,7 @@ const derivedOf = (element: Element): string => {
           </ng-template>
         </p-table>
       }
-      @default {
+      @case ('loading') {
         <p role="status">Fetching the catalogue.</p>
       }
     }

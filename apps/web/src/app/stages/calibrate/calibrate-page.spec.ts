@@ -27,8 +27,10 @@ describe('the calibration', () => {
     expect(text(root, '#result')).toContain('The display will then show 0.40 m more than now: depth from the surface.');
     expect(text(root, '#result')).toContain('0.50 m on the display is aground');
     expect(text(root, '.verdict')).toContain('Within your tolerance');
+    await press(root, '#enter-offset');
+    expect(text(root, '#result')).toContain('The display will show what it shows now: depth from the surface.');
     await choose(root, '#offset-reference', 'keel');
-    expect(text(root, '#result')).toContain('0.10 m less than now: depth below the keel');
+    expect(text(root, '#result')).toContain('0.50 m less than now: depth below the keel');
   });
 
   it('names a slip, says that it is in the mean, and leaves it out on demand', async () => {

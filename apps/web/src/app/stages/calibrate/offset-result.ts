@@ -9,6 +9,7 @@ import {
   depthOffsetOf,
   type DepthOffsetResult,
   enteredResult,
+  heldOffsetM,
   offsetKeyedIn,
   measuredOffset,
   offsetForDisplay,
@@ -191,13 +192,12 @@ export class OffsetResult {
     offsetForDisplay(this.plan(), this.transducerId(), this.answer()?.offsetM ?? 0),
   );
 
-  protected readonly sign = computed(() => {
-    const { offsetSetM, reference } = this.settings();
-    return signInWords({ offsetM: this.taken(), offsetSetM, reference });
-  });
-  protected readonly change = computed(() =>
-    changeOnEntering({ offsetM: this.taken(), offsetSetM: this.settings().offsetSetM }),
+  /** What it holds now: no longer what it held when the readings were taken, once something was entered. */
+  private readonly heldM = computed(() => heldOffsetM(this.plan(), this.transducerId()));
+  protected readonly sign = computed(() =>
+    signInWords({ offsetM: this.taken(), offsetSetM: this.heldM(), reference: this.settings().reference }),
   );
+  protected readonly change = computed(() => changeOnEntering({ offsetM: this.taken(), offsetSetM: this.heldM() }));
   protected readonly aground = computed(() =>
     agroundInWords(agroundWith(this.plan(), this.transducerId(), this.taken())),
   );
