@@ -706,6 +706,10 @@ export const mutants = [
     to: 'equations * n - fitted) / n',
   },
   { file: 'plan/held-by.ts', from: "(asFound.at ?? '') >= (asLeft.at ?? '') ? asFound", to: 'asFound ? asFound' },
+  { file: 'plan/held-by.ts', from: 'asFound?.at === null ? asFound.value', to: 'asFound ? asFound.value' },
+  { file: 'plan/held-by.ts', from: 'Object.keys(measured.parts).length === 0', to: 'true' },
+  { file: 'plan/held-by.ts', from: 'seenAgainAt ||', to: '' },
+  { file: 'plan/held-by.ts', from: 'sameValue(undated, value)', to: 'false' },
   { file: 'plan/held-by.ts', from: 'left.measured?.of !== of', to: 'left.measured === undefined' },
   { file: 'plan/held-by.ts', from: "if (sides.includes('swapped')) return 'swapped';", to: '' },
   {

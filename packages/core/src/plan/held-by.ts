@@ -11,6 +11,7 @@ import {
   type SettingKind,
   type SettingValue,
 } from '@grey-keel/model';
+import { sameValue } from './same-value.ts';
 import { settingsFor } from './settings-for.ts';
 import { setUpIn } from './read-at.ts';
 
@@ -48,6 +49,38 @@ export const heldBy = <K extends SettingKind>(
   kind: K,
   ofId = deviceId,
 ): SettingValue<K> | null => last(heldLine(plan, deviceId, kind, ofId))?.value ?? null;
+
+/** Two records of one line that say different things. */
+export interface RecordsApart {
+  readonly deviceId: string;
+  readonly kind: SettingKind;
+  readonly ofId: string;
+  readonly undated: SettingValue;
+  readonly dated: { readonly at: string; readonly value: SettingValue };
+}
+
+/**
+ * Lines of which two records of before they were one say different things, where nobody looked since: which of the two the
+ * device holds cannot be told, for one of them has no date. An entry of then carries no parts of what it rests on.
+ */
+export const recordsApart = (plan: Plan): RecordsApart[] =>
+  Object.entries(plan.held).flatMap(([deviceId, kinds]) =>
+    Object.entries(kinds).flatMap(([kind, lines]) =>
+      Object.entries(lines as Lines<SettingKind>).flatMap(([ofId, { asFound, asLeft }]) => {
+        const undated = asFound?.at === null ? asFound.value : null;
+        const { at = null, value = null, measured, seenAgainAt } = asLeft ?? {};
+        const isOfThen = measured !== undefined && Object.keys(measured.parts).length === 0;
+        return undated === null ||
+          at === null ||
+          value === null ||
+          !isOfThen ||
+          seenAgainAt ||
+          sameValue(undated, value)
+          ? []
+          : [{ deviceId, kind: kind as SettingKind, ofId, undated, dated: { at, value } }];
+      }),
+    ),
+  );
 
 /** Whether anybody set it, noted to what or not. */
 export const isSet = (plan: Plan, deviceId: string, kind: SettingKind, ofId = deviceId): boolean =>

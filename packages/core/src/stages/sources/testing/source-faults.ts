@@ -2,7 +2,7 @@ import type { Edit } from '@grey-keel/model';
 import { aPage } from '../../../testing/sample-plan.ts';
 import type { Fault } from '../../../testing/sound-boat.ts';
 import { depthFrom, helm, house, load, named, screenA } from '../../../testing/fault-edits.ts';
-import { calls, enters, forgets, selects } from '../../../testing/set-at.ts';
+import { calls, enters, finds, forgets, selects } from '../../../testing/set-at.ts';
 
 /** Faults of names, feeds, settings and alarms, by the rule that has to speak, once, and what is put in where there are several. */
 export const sourceFaults: Readonly<Record<string, Fault>> = {
@@ -125,6 +125,42 @@ export const sourceFaults: Readonly<Record<string, Fault>> = {
       ...calls('helm', { lowVoltageV }),
     ];
     return { faulty: set(full), nearly: set(full - 0.01) };
+  },
+  // As an upgrade leaves them: the one without a date, the other without the parts it rests on.
+  'old-records-apart': (_, random) => {
+    const [then, later] = ['2026-05-01T08:00:00Z', '2026-05-02T08:00:00Z'];
+    const told = (older: Edit, seenAgainAt: string | null = null, parts = {}): Edit[] => [
+      older,
+      {
+        type: 'enterSetting',
+        deviceId: 'helm',
+        kind: 'sides',
+        ofId: 'c-sides',
+        asLeft: {
+          value: 'right',
+          at: then,
+          by: null,
+          seenAgainAt,
+          measured: {
+            of: 'sides',
+            fingerprint: 'a'.repeat(64),
+            half95: null,
+            standardError: null,
+            parts,
+            inputs: null,
+          },
+        },
+      },
+    ];
+    const older = (value: 'right' | 'swapped', at: string | null): Edit => finds('helm', 'sides', value, 'c-sides', at);
+    const swapped = older('swapped', null);
+    const settled = [
+      told(swapped, later),
+      told(swapped, null, { depthM: 'b'.repeat(64) }),
+      told(older('swapped', then)),
+      told(older('right', null)),
+    ];
+    return { faulty: told(swapped), nearly: settled[Math.floor(random() * settled.length)] ?? [] };
   },
   'two-norths': () => ({ faulty: [enters('helm', 'north', 'magnetic')], nearly: [forgets('helm', 'north')] }),
 };
